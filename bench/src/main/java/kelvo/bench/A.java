@@ -1,0 +1,3 @@
+package kelvo.bench;
+
+record A(int b) {}

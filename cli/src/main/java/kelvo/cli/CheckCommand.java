@@ -1,0 +1,55 @@
+package kelvo.cli;
+
+import java.nio.file.Path;
+import java.util.concurrent.Callable;
+import kelvo.data.calendar.ExchangeCalendar;
+import kelvo.data.folder.DataFolder;
+import kelvo.data.scanfile.ScanFile;
+import kelvo.engine.Progress;
+import kelvo.time.Phases;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Parameters;
+
+/** {@code kelvo check FOLDER}: reads everything and prints every problem, line by line. */
+@Command(name = "check", description = "Reads everything and prints every problem, line by line.")
+final class CheckCommand implements Callable<Integer> {
+  @Parameters(index = "0", paramLabel = "FOLDER")
+  Path folder = Path.of(".");
+
+  @Override
+  public Integer call() {
+    DataFolder data = new DataFolder(folder, new ExchangeCalendar());
+    int problems = 0;
+    for (var date : data.sessionDates()) {
+      DataFolder one = new DataFolder(folder, new ExchangeCalendar());
+      var session = one.session(date, Progress.NONE);
+      int fills = one.fills(date).size();
+      one.faults().forEach(fault -> System.out.println(fault.sentence()));
+      problems += one.faults().size();
+      System.err.println(
+          date
+              + ": "
+              + session.securities().size()
+              + " securities, "
+              + session.tape().size()
+              + " events, "
+              + session.catalysts().size()
+              + " news items, "
+              + fills
+              + " fills");
+    }
+    problems += checkScans();
+    System.err.println(problems == 0 ? "No problems found." : problems + " problems found.");
+    return problems == 0 ? 0 : 1;
+  }
+
+  private int checkScans() {
+    try {
+      ScanFile.readAll(folder.resolve("scans"), Phases.USUAL);
+      return 0;
+    } catch (ScanFile.ScanFileException e) {
+      System.out.println(e.getMessage());
+      return 1;
+    }
+  }
+}

@@ -1,0 +1,10 @@
+package kelvo.cli;
+
+/** The data, not the call, is the reason why a command cannot answer. */
+final class DataAtFault extends RuntimeException {
+  private static final long serialVersionUID = 1L;
+
+  DataAtFault(String message) {
+    super(message);
+  }
+}

@@ -1,0 +1,86 @@
+package kelvo.cli;
+
+import java.nio.file.Path;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import kelvo.data.calendar.ExchangeCalendar;
+import kelvo.data.folder.DataFolder;
+import kelvo.data.scanfile.ScanFile;
+import kelvo.engine.Progress;
+import kelvo.market.Session;
+import kelvo.scan.Scan;
+import kelvo.time.DayTime;
+import kelvo.time.Phases;
+import org.jspecify.annotations.Nullable;
+import picocli.CommandLine.Mixin;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+
+/** What the commands on a data folder have in common. */
+final class FolderArguments {
+  @Parameters(index = "0", paramLabel = "FOLDER", description = "a data folder")
+  Path folder = Path.of(".");
+
+  @Option(names = "--date", paramLabel = "D", description = "the session; the newest if not given")
+  @Nullable LocalDate date;
+
+  @Option(
+      names = "--scan",
+      paramLabel = "FILE",
+      description = "a scan file; all of the folder's scans if not given")
+  List<Path> scanFiles = new ArrayList<>();
+
+  @Mixin RowOutput output = new RowOutput();
+
+  private @Nullable DataFolder opened;
+
+  DataFolder data() {
+    DataFolder data = opened;
+    if (data == null) {
+      data = new DataFolder(folder, new ExchangeCalendar());
+      opened = data;
+    }
+    return data;
+  }
+
+  LocalDate date() {
+    if (date != null) {
+      return date;
+    }
+    List<LocalDate> dates = data().sessionDates();
+    if (dates.isEmpty()) {
+      throw new DataAtFault(
+          folder + " has no recorded session; expected a folder sessions/DATE with trades.csv");
+    }
+    return dates.getLast();
+  }
+
+  /** Reads the session and tells every fault on standard error. */
+  Session session() {
+    if (!data().sessionDates().contains(date())) {
+      throw new DataAtFault(
+          folder + " has no session of " + date() + "; there are " + data().sessionDates());
+    }
+    Session session = data().session(date(), Progress.NONE);
+    data().faults().forEach(fault -> System.err.println(fault.sentence()));
+    return session;
+  }
+
+  List<Scan> scans() {
+    if (!scanFiles.isEmpty()) {
+      return scanFiles.stream().map(file -> ScanFile.read(file, Phases.USUAL)).toList();
+    }
+    List<Scan> own = ScanFile.readAll(folder.resolve("scans"), Phases.USUAL);
+    return own.isEmpty() ? ScanFile.shipped(Phases.USUAL) : own;
+  }
+
+  /** 0, or 1 when the data had faults. */
+  int exitCode() {
+    return data().faults().isEmpty() ? 0 : 1;
+  }
+
+  static long moment(@Nullable String text, long otherwise) {
+    return text == null ? otherwise : DayTime.parse(text);
+  }
+}

@@ -1,0 +1,84 @@
+package kelvo.cli;
+
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.concurrent.Callable;
+import kelvo.engine.MarketEngine;
+import kelvo.engine.Program;
+import kelvo.field.Field;
+import kelvo.market.Price;
+import kelvo.market.Session;
+import kelvo.scan.Hit;
+import kelvo.scan.HitFold;
+import kelvo.scan.HitFolding;
+import kelvo.scan.Scan;
+import kelvo.time.DayTime;
+import org.jspecify.annotations.Nullable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
+import picocli.CommandLine.Option;
+
+/** {@code kelvo hits}: plays a session through scans and prints every hit. */
+@Command(name = "hits", description = "Plays a session through scans and prints the hits.")
+final class HitsCommand implements Callable<Integer> {
+  @Mixin FolderArguments arguments = new FolderArguments();
+
+  @Option(names = "--from", paramLabel = "T", description = "first moment; 04:00 if not given")
+  @Nullable String from;
+
+  @Option(names = "--to", paramLabel = "T", description = "last moment; 20:00 if not given")
+  @Nullable String to;
+
+  @Option(names = "--unfolded", description = "one row a firing instead of one a fold")
+  boolean unfolded;
+
+  @Override
+  public Integer call() {
+    long first = FolderArguments.moment(from, DayTime.FIRST);
+    long last = FolderArguments.moment(to, DayTime.LAST);
+    List<Scan> scans = arguments.scans();
+    Session session = arguments.session();
+    List<Hit> hits = new ArrayList<>();
+    new MarketEngine(
+            session,
+            new Program(scans, List.of()),
+            hit -> {
+              if (hit.at() >= first) {
+                hits.add(hit);
+              }
+            })
+        .runTo(last);
+    List<HitFold> folds =
+        unfolded ? hits.stream().map(HitFold::of).toList() : HitFolding.fold(hits, scans);
+    Set<Field> columns = new LinkedHashSet<>();
+    scans.forEach(scan -> columns.addAll(scan.columns()));
+    List<String> names =
+        new ArrayList<>(List.of("time", "symbol", "scan", "trigger", "price", "count"));
+    columns.forEach(c -> names.add(c.words()));
+    arguments.output.print(names, folds.stream().map(fold -> row(fold, columns, session)).toList());
+    return arguments.exitCode();
+  }
+
+  private static List<String> row(HitFold fold, Set<Field> columns, Session session) {
+    Hit hit = fold.first();
+    List<String> row =
+        new ArrayList<>(
+            List.of(
+                DayTime.millis(hit.at()),
+                hit.symbol(),
+                hit.scan(),
+                hit.trigger().words(),
+                Price.exact(hit.price()),
+                Integer.toString(fold.count())));
+    for (Field column : columns) {
+      row.add(
+          switch (column) {
+            case Field.Word word -> word.of(session.security(hit.security()));
+            case Field.Number number -> number.unit().plain(hit.fields().of(number.words()));
+          });
+    }
+    return row;
+  }
+}

@@ -1,0 +1,145 @@
+package kelvo.cli;
+
+import java.util.List;
+import kelvo.field.Unit;
+import kelvo.market.Price;
+import kelvo.review.DayReview;
+import kelvo.review.Outcome;
+import kelvo.review.ReviewedMove;
+import kelvo.review.ReviewedTrade;
+import kelvo.review.ScanTotals;
+import kelvo.time.DayTime;
+import kelvo.trade.Trade;
+
+/** A review as the tables of docs/formats.md. Unknown numbers are empty. */
+final class ReviewTables {
+  static final List<String> TRADE_COLUMNS =
+      List.of(
+          "account",
+          "symbol",
+          "side",
+          "entry_time",
+          "entry_price",
+          "exit_time",
+          "exit_price",
+          "shares",
+          "fees",
+          "result",
+          "verdict",
+          "lateness_s",
+          "chase_pct",
+          "chase_money",
+          "planned",
+          "captured_share",
+          "r");
+  static final List<String> MOVE_COLUMNS =
+      List.of(
+          "symbol",
+          "side",
+          "t0",
+          "p0",
+          "t1",
+          "hits",
+          "scans",
+          "verdict",
+          "ran",
+          "gone_share",
+          "best_5m",
+          "worst_5m",
+          "best_30m",
+          "worst_30m",
+          "best_close",
+          "worst_close");
+  static final List<String> SCAN_COLUMNS =
+      List.of(
+          "scan",
+          "hits",
+          "moves",
+          "ran",
+          "ran_low",
+          "ran_high",
+          "median_gone_share",
+          "median_best_30m",
+          "hits_per_hour",
+          "trades",
+          "net");
+
+  private ReviewTables() {}
+
+  static List<List<String>> trades(DayReview review) {
+    return review.trades().stream().map(ReviewTables::trade).toList();
+  }
+
+  private static List<String> trade(ReviewedTrade reviewed) {
+    Trade trade = reviewed.trade();
+    return List.of(
+        trade.account(),
+        trade.symbol(),
+        trade.side().word(),
+        DayTime.millis(trade.entryAt()),
+        number(trade.entryPrice()),
+        trade.closed() ? DayTime.millis(trade.exitAt()) : "",
+        number(trade.exitPrice()),
+        Long.toString(trade.shares()),
+        Price.exact(trade.fees()),
+        Price.exact(trade.result()),
+        reviewed.verdict().words(),
+        reviewed.move() == null ? "" : number(reviewed.lateness() / (double) DayTime.SECOND),
+        number(reviewed.chasePercent()),
+        number(reviewed.chaseMoney()),
+        reviewed.planned() ? "yes" : "no",
+        number(reviewed.capturedShare()),
+        number(reviewed.r()));
+  }
+
+  static List<List<String>> moves(DayReview review) {
+    return review.moves().stream().map(ReviewTables::move).toList();
+  }
+
+  private static List<String> move(ReviewedMove reviewed) {
+    var move = reviewed.move();
+    Outcome outcome = reviewed.outcome();
+    String ran =
+        outcome.ran() == Outcome.Ran.UNKNOWN ? "" : outcome.ran() == Outcome.Ran.YES ? "yes" : "no";
+    return List.of(
+        move.symbol(),
+        move.side().word(),
+        DayTime.millis(move.start()),
+        Price.exact(move.startPrice()),
+        DayTime.millis(move.end()),
+        Integer.toString(move.hits().size()),
+        String.join("; ", move.scans()),
+        reviewed.verdict().word(),
+        ran,
+        number(outcome.goneShare()),
+        number(outcome.fiveMinutes().best()),
+        number(outcome.fiveMinutes().worst()),
+        number(outcome.halfHour().best()),
+        number(outcome.halfHour().worst()),
+        number(outcome.toClose().best()),
+        number(outcome.toClose().worst()));
+  }
+
+  static List<List<String>> scans(DayReview review) {
+    return review.scans().stream().map(ReviewTables::scan).toList();
+  }
+
+  private static List<String> scan(ScanTotals totals) {
+    return List.of(
+        totals.scan(),
+        Integer.toString(totals.hits()),
+        Integer.toString(totals.moves()),
+        Integer.toString(totals.ran()),
+        number(totals.interval().low()),
+        number(totals.interval().high()),
+        number(totals.medianGone()),
+        number(totals.medianBest()),
+        number(totals.hitsPerHour()),
+        Integer.toString(totals.trades()),
+        number(totals.net()));
+  }
+
+  private static String number(double value) {
+    return Unit.COUNT.plain(value);
+  }
+}

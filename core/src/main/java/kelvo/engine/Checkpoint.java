@@ -1,0 +1,21 @@
+package kelvo.engine;
+
+import kelvo.market.Crossing;
+import kelvo.market.SymbolState;
+
+/**
+ * The engine's whole state between two events, kept so that any later moment can be reached
+ * quickly.
+ *
+ * @param events how many events of the tape had been applied
+ * @param second the last whole second that had been worked
+ * @param hits how many hits there had been
+ */
+record Checkpoint(
+    int events,
+    int second,
+    long clock,
+    int hits,
+    SymbolState[] states,
+    long[] inside,
+    Crossing[] crossings) {}

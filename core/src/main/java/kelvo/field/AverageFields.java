@@ -1,0 +1,155 @@
+package kelvo.field;
+
+import static kelvo.field.Formulas.percentOf;
+
+import java.util.List;
+import kelvo.market.Averages;
+import kelvo.market.Price;
+import kelvo.market.Session;
+import kelvo.market.SymbolState;
+
+/** VWAP, daily and intraday averages, the stack, the average true range. */
+final class AverageFields {
+  private static final String NO_PRINT = "no print has counted yet";
+
+  private AverageFields() {}
+
+  static List<Field> all() {
+    return List.of(
+        line(
+            "vwap",
+            "Volume-weighted average price: anchored at 04:00 before the open, at 09:30 from then on.",
+            NO_PRINT,
+            (s, now) -> s.vwapAt(now).dollars()),
+        distance("vwap", NO_PRINT, session -> (s, now) -> s.vwapAt(now).dollars()),
+        line(
+            "vwap 04:00",
+            "Volume-weighted average price since 04:00.",
+            NO_PRINT,
+            (s, now) -> s.vwapFromFour().dollars()),
+        line(
+            "vwap 09:30",
+            "Volume-weighted average price of regular hours.",
+            NO_PRINT,
+            (s, now) -> s.vwapFromOpen().dollars()),
+        line(
+            "ema 9",
+            "9-bar exponential average of 1-minute closes since 04:00.",
+            "there are fewer than 9 bars",
+            (s, now) -> s.ema9().dollars()),
+        new Field.Number(
+            "stack",
+            Unit.COUNT,
+            Field.Pace.EVENTS,
+            "How many hold of price > ema 10d > ema 50d > ema 200d, 0 to 3; when the first fails, how many hold of the mirror, 0 to -3.",
+            "ema 200d is unknown",
+            AverageFields::stack),
+        ActivityFields.fixed(
+            "atr 14d",
+            Unit.PRICE,
+            "Average true range of 14 sessions, Wilder's smoothing.",
+            "there are fewer than 15 sessions",
+            f ->
+                f.history().size() == 0
+                    ? Double.NaN
+                    : Averages.atr(f.history().bars(), 14)[f.history().size() - 1]));
+  }
+
+  static List<FieldFamily> families() {
+    return List.of(
+        new FieldFamily(
+            "ema Nd",
+            n ->
+                new Field.Number(
+                    "ema " + n + "d",
+                    Unit.PRICE,
+                    Field.Pace.EVENTS,
+                    "Exponential average of "
+                        + n
+                        + " daily closes, today's provisional close included.",
+                    fewer(n),
+                    session -> ema(session, n))),
+        new FieldFamily(
+            "sma Nd",
+            n ->
+                new Field.Number(
+                    "sma " + n + "d",
+                    Unit.PRICE,
+                    Field.Pace.EVENTS,
+                    "Mean of the last " + n + " daily closes, today's provisional close included.",
+                    fewer(n),
+                    session -> sma(session, n))),
+        new FieldFamily(
+            "distance from ema Nd",
+            n -> distance("ema " + n + "d", fewer(n), session -> ema(session, n))),
+        new FieldFamily(
+            "distance from sma Nd",
+            n -> distance("sma " + n + "d", fewer(n), session -> sma(session, n))));
+  }
+
+  private static String fewer(int n) {
+    return "there are fewer than " + n + " sessions";
+  }
+
+  private static Field.Reading ema(Session session, int n) {
+    double[] yesterday = new double[session.securities().size()];
+    for (int i = 0; i < yesterday.length; i++) {
+      double[] closes = session.security(i).history().closes();
+      yesterday[i] = closes.length == 0 ? Double.NaN : Averages.ema(closes, n)[closes.length - 1];
+    }
+    return (state, now) -> Averages.emaStep(yesterday[state.id()], Price.dollars(state.price()), n);
+  }
+
+  private static Field.Reading sma(Session session, int n) {
+    double[] earlier = new double[session.securities().size()];
+    for (int i = 0; i < earlier.length; i++) {
+      double[] closes = session.security(i).history().closes();
+      earlier[i] = closes.length < n ? Double.NaN : 0;
+      for (int k = closes.length - n + 1; k < closes.length && closes.length >= n; k++) {
+        earlier[i] += closes[k];
+      }
+    }
+    return (state, now) -> (earlier[state.id()] + Price.dollars(state.price())) / n;
+  }
+
+  private static Field.Reading stack(Session session) {
+    Field.Reading ten = ema(session, 10);
+    Field.Reading fifty = ema(session, 50);
+    Field.Reading twoHundred = ema(session, 200);
+    return (state, now) ->
+        stack(
+            Price.dollars(state.price()),
+            ten.at(state, now),
+            fifty.at(state, now),
+            twoHundred.at(state, now));
+  }
+
+  private static double stack(double price, double ten, double fifty, double twoHundred) {
+    if (Double.isNaN(twoHundred) || Double.isNaN(price)) {
+      return Double.NaN;
+    }
+    if (price > ten) {
+      return ten <= fifty ? 1 : fifty <= twoHundred ? 2 : 3;
+    }
+    return price >= ten ? 0 : ten >= fifty ? -1 : fifty >= twoHundred ? -2 : -3;
+  }
+
+  private static Field line(String words, String meaning, String unknown, Field.Reading reading) {
+    return new Field.Number(
+        words, Unit.PRICE, Field.Pace.EVENTS, meaning, unknown, session -> reading);
+  }
+
+  private static Field distance(String line, String unknown, Field.Binder binder) {
+    return new Field.Number(
+        "distance from " + line,
+        Unit.PERCENT,
+        Field.Pace.EVENTS,
+        "Price less " + line + ", over " + line + ".",
+        unknown,
+        session -> {
+          Field.Reading reading = binder.bind(session);
+          return (SymbolState s, long now) ->
+              percentOf(Price.dollars(s.price()), reading.at(s, now));
+        });
+  }
+}

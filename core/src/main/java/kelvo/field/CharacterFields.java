@@ -1,0 +1,127 @@
+package kelvo.field;
+
+import java.time.temporal.ChronoUnit;
+import java.util.List;
+import kelvo.market.DailyHistory;
+import kelvo.market.Price;
+import kelvo.market.SecurityFacts;
+import kelvo.market.Session;
+import kelvo.market.TradingState;
+import kelvo.time.DayTime;
+
+/** What a security is: float, kind, venue, splits, halts, and how it went yesterday. */
+final class CharacterFields {
+  private static final String NOT_IN_FILE = "the securities file does not say";
+
+  private CharacterFields() {}
+
+  static List<Field> all() {
+    return List.of(
+        ActivityFields.fixed(
+            "float",
+            Unit.SHARES,
+            "Freely tradable shares, in today's shares.",
+            NOT_IN_FILE,
+            SecurityFacts::floatShares),
+        ActivityFields.fixed(
+            "shares outstanding",
+            Unit.SHARES,
+            "All shares, in today's shares.",
+            NOT_IN_FILE,
+            SecurityFacts::sharesOutstanding),
+        new Field.Number(
+            "float age",
+            Unit.COUNT,
+            Field.Pace.FIXED,
+            "Days since the float figure was taken.",
+            NOT_IN_FILE,
+            CharacterFields::floatAge),
+        new Field.Number(
+            "market cap",
+            Unit.MONEY,
+            Field.Pace.EVENTS,
+            "Price times shares outstanding.",
+            NOT_IN_FILE,
+            CharacterFields::marketCap),
+        ActivityFields.fixed(
+            "split flag",
+            Unit.FLAG,
+            "A split or reverse split is effective today or was within two sessions.",
+            "never",
+            f -> f.recentSplit() == null ? 0 : 1),
+        ActivityFields.fixed(
+            "shortable",
+            Unit.FLAG,
+            "It can be sold short.",
+            NOT_IN_FILE,
+            CharacterFields::shortable),
+        ActivityFields.fixed(
+            "prior-day change %",
+            Unit.PERCENT,
+            "Change of the session before.",
+            "there are fewer than two sessions",
+            CharacterFields::priorDayChange),
+        new Field.Number(
+            "halted",
+            Unit.FLAG,
+            Field.Pace.EVENTS,
+            "Trading is halted or only quoting.",
+            "never",
+            session -> (s, now) -> s.tradingState() == TradingState.TRADING ? 0 : 1),
+        new Field.Number(
+            "minutes since news",
+            Unit.MINUTES,
+            Field.Pace.MINUTES,
+            "Minutes since the newest item that names it.",
+            "no item names it",
+            session ->
+                (s, now) ->
+                    s.newsAt() == Long.MIN_VALUE
+                        ? Double.NaN
+                        : Math.floorDiv(now - s.newsAt(), DayTime.MINUTE)),
+        new Field.Word(
+            "kind",
+            "What it is, from the classification code.",
+            "never",
+            f -> f.security().kind().words()),
+        new Field.Word(
+            "venue", "The primary listing's venue code.", NOT_IN_FILE, f -> f.security().mic()),
+        new Field.Word("sector", "Its broad trade.", NOT_IN_FILE, f -> f.security().sector()),
+        new Field.Word(
+            "industry", "Its narrower trade.", NOT_IN_FILE, f -> f.security().industry()),
+        new Field.Word("country", "Its country.", NOT_IN_FILE, f -> f.security().country()));
+  }
+
+  private static double shortable(SecurityFacts facts) {
+    Boolean shortable = facts.security().shortable();
+    return shortable == null ? Double.NaN : shortable ? 1 : 0;
+  }
+
+  private static Field.Reading floatAge(Session session) {
+    double[] ages =
+        session.securities().stream()
+            .mapToDouble(
+                f -> {
+                  var asOf = f.security().floatAsOf();
+                  return asOf == null
+                      ? Double.NaN
+                      : ChronoUnit.DAYS.between(asOf, session.hours().date());
+                })
+            .toArray();
+    return (state, now) -> ages[state.id()];
+  }
+
+  private static Field.Reading marketCap(Session session) {
+    double[] shares =
+        session.securities().stream().mapToDouble(SecurityFacts::sharesOutstanding).toArray();
+    return (state, now) -> shares[state.id()] * Price.dollars(state.price());
+  }
+
+  private static double priorDayChange(SecurityFacts facts) {
+    DailyHistory history = facts.history();
+    int n = history.size();
+    return n < 2
+        ? Double.NaN
+        : Formulas.percentOf(history.bars().get(n - 1).close(), history.bars().get(n - 2).close());
+  }
+}

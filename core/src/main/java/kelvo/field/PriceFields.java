@@ -1,0 +1,137 @@
+package kelvo.field;
+
+import static kelvo.field.Formulas.percentOf;
+import static kelvo.field.Formulas.ratio;
+
+import java.util.List;
+import java.util.function.ToLongFunction;
+import kelvo.market.Extremes;
+import kelvo.market.Price;
+import kelvo.market.SymbolState;
+
+/** Price, change, gap, highs and lows, spread. */
+final class PriceFields {
+  private static final String NO_CLOSE = "there is no daily bar before the session";
+  private static final String NO_OPEN = "the security has not opened";
+
+  private PriceFields() {}
+
+  static List<Field> all() {
+    return List.of(
+        price(
+            "price",
+            "Latest eligible print since 04:00, regular or extended; before any, the middle of a quote whose spread is at most 5% of it; else the previous close.",
+            "none of the three exists",
+            SymbolState::price),
+        price(
+            "previous close",
+            "Close of the session before, adjusted for a split effective today.",
+            NO_CLOSE,
+            SymbolState::previousClose),
+        price(
+            "open",
+            "The official open; until there is one, the first eligible print of regular hours.",
+            NO_OPEN,
+            SymbolState::open),
+        number(
+            "change",
+            Unit.PRICE,
+            "Price less previous close.",
+            NO_CLOSE,
+            s -> Price.dollars(s.price()) - Price.dollars(s.previousClose())),
+        number(
+            "change %",
+            Unit.PERCENT,
+            "Price less previous close, over previous close.",
+            NO_CLOSE,
+            s -> percentOf(s.price(), s.previousClose())),
+        number(
+            "gap",
+            Unit.PERCENT,
+            "Open less previous close, over previous close; while the open is unknown, the same of the price.",
+            NO_CLOSE,
+            s -> percentOf(s.open() == Price.NONE ? s.price() : s.open(), s.previousClose())),
+        number(
+            "change from open %",
+            Unit.PERCENT,
+            "Price less open, over open.",
+            NO_OPEN,
+            s -> percentOf(s.price(), s.open())),
+        high("day", "regular hours", SymbolState::day),
+        low("day", "regular hours", SymbolState::day),
+        high("premarket", "04:00 to 09:30", SymbolState::premarket),
+        low("premarket", "04:00 to 09:30", SymbolState::premarket),
+        high("session", "the time since 04:00", SymbolState::session),
+        low("session", "the time since 04:00", SymbolState::session),
+        number(
+            "day range %",
+            Unit.PERCENT,
+            "Day high less day low, over day low.",
+            NO_OPEN,
+            s -> percentOf(s.day().high(), s.day().low())),
+        number(
+            "range position",
+            Unit.TIMES,
+            "Where price stands between day low (0) and day high (1).",
+            "the day has no range yet",
+            s -> ratio(s.price() - s.day().low(), s.day().high() - s.day().low())),
+        number(
+            "spread",
+            Unit.PRICE,
+            "Ask less bid.",
+            "the quote is one-sided, locked or crossed",
+            PriceFields::spread),
+        number(
+            "spread %",
+            Unit.PERCENT,
+            "Ask less bid, over the middle of both.",
+            "the quote is one-sided, locked or crossed",
+            s -> 200 * ratio(s.ask() - s.bid(), twoSided(s) ? s.ask() + s.bid() : 0)));
+  }
+
+  private static double spread(SymbolState state) {
+    return twoSided(state) ? Price.dollars(state.ask() - state.bid()) : Double.NaN;
+  }
+
+  private static boolean twoSided(SymbolState state) {
+    return state.bid() > 0 && state.ask() > state.bid();
+  }
+
+  private static Field high(
+      String span, String hours, java.util.function.Function<SymbolState, Extremes> extremes) {
+    return price(
+        span + " high",
+        "Highest eligible print of " + hours + ".",
+        "no such print yet",
+        s -> extremes.apply(s).high());
+  }
+
+  private static Field low(
+      String span, String hours, java.util.function.Function<SymbolState, Extremes> extremes) {
+    return price(
+        span + " low",
+        "Lowest eligible print of " + hours + ".",
+        "no such print yet",
+        s -> extremes.apply(s).low());
+  }
+
+  private static Field price(
+      String words, String meaning, String unknown, ToLongFunction<SymbolState> price) {
+    return number(words, Unit.PRICE, meaning, unknown, s -> Price.dollars(price.applyAsLong(s)));
+  }
+
+  private static Field number(
+      String words,
+      Unit unit,
+      String meaning,
+      String unknown,
+      java.util.function.ToDoubleFunction<SymbolState> value) {
+    return new Field.Number(
+        words,
+        unit,
+        Field.Pace.EVENTS,
+        meaning,
+        unknown,
+        session -> (state, now) -> value.applyAsDouble(state));
+  }
+}

@@ -1,0 +1,74 @@
+package kelvo.field;
+
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.util.Locale;
+
+/** What a field's number counts, and how traders write it. */
+public enum Unit {
+  PRICE("$"),
+  PERCENT("%"),
+  SHARES("shares"),
+  MONEY("$"),
+  COUNT(""),
+  TIMES("x"),
+  MINUTES("min"),
+  FLAG(""),
+  WORD("");
+
+  private final String header;
+
+  Unit(String header) {
+    this.header = header;
+  }
+
+  /** The unit as it stands in a column's header; may be empty. */
+  public String header() {
+    return header;
+  }
+
+  /** The number as shown on screen; empty when unknown. */
+  public String text(double value) {
+    if (Double.isNaN(value)) {
+      return "";
+    }
+    return switch (this) {
+      case PRICE -> fixed(value, Math.abs(value) < 1 ? 4 : 2);
+      case PERCENT -> fixed(value, 1);
+      case SHARES -> large(value);
+      case MONEY -> large(value);
+      case TIMES -> fixed(value, 2);
+      case MINUTES -> fixed(value, 0);
+      case FLAG -> value == 0 ? "no" : "yes";
+      case COUNT, WORD -> value >= 100_000 ? large(value) : fixed(value, 0);
+    };
+  }
+
+  /** The number for files and exports: plain, in the field's unit, at most six decimals. */
+  public String plain(double value) {
+    if (Double.isNaN(value)) {
+      return "";
+    }
+    if (this == FLAG) {
+      return value == 0 ? "no" : "yes";
+    }
+    BigDecimal exact =
+        BigDecimal.valueOf(value).setScale(6, RoundingMode.HALF_UP).stripTrailingZeros();
+    return exact.scale() < 0 ? exact.setScale(0).toPlainString() : exact.toPlainString();
+  }
+
+  private static String large(double value) {
+    double size = Math.abs(value);
+    if (size >= 999_950_000) {
+      return fixed(value / 1e9, 1) + "B";
+    }
+    if (size >= 999_950) {
+      return fixed(value / 1e6, 1) + "M";
+    }
+    return size >= 9_999.5 ? fixed(value / 1e3, 0) + "K" : fixed(value, 0);
+  }
+
+  private static String fixed(double value, int decimals) {
+    return String.format(Locale.ROOT, "%." + decimals + "f", value == 0 ? 0 : value);
+  }
+}

@@ -1,0 +1,79 @@
+package kelvo.market;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+
+/**
+ * The daily bars of one security before a session, oldest first, adjusted for every split effective
+ * up to and including that session, so that they compare with its prices. Immutable.
+ */
+public final class DailyHistory {
+  /** No history at all. */
+  public static final DailyHistory NONE = new DailyHistory(List.of());
+
+  private final List<DailyBar> bars;
+
+  private DailyHistory(List<DailyBar> bars) {
+    this.bars = List.copyOf(bars);
+  }
+
+  /** The bars of {@code asTraded} before {@code session}, adjusted for the security's splits. */
+  public static DailyHistory before(
+      LocalDate session, List<DailyBar> asTraded, List<CorporateAction> splits) {
+    List<DailyBar> kept = new ArrayList<>(asTraded.size());
+    for (DailyBar bar : asTraded) {
+      if (bar.date().isBefore(session)) {
+        double ratio = ratioBetween(bar.date(), session, splits);
+        kept.add(ratio == 1 ? bar : bar.adjusted(ratio));
+      }
+    }
+    kept.sort(Comparator.comparing(DailyBar::date));
+    return new DailyHistory(kept);
+  }
+
+  /** The product of the splits effective after {@code earlier} and up to {@code session}. */
+  public static double ratioBetween(
+      LocalDate earlier, LocalDate session, List<CorporateAction> splits) {
+    double ratio = 1;
+    for (CorporateAction split : splits) {
+      if (split.date().isAfter(earlier) && !split.date().isAfter(session)) {
+        ratio *= split.ratio();
+      }
+    }
+    return ratio;
+  }
+
+  /** All bars, oldest first. */
+  public List<DailyBar> bars() {
+    return bars;
+  }
+
+  /** The number of bars. */
+  public int size() {
+    return bars.size();
+  }
+
+  /** The newest bar; call only when {@link #size} is above 0. */
+  public DailyBar last() {
+    return bars.getLast();
+  }
+
+  /** Closes in dollars, oldest first. */
+  public double[] closes() {
+    return bars.stream().mapToDouble(b -> Price.dollars(b.close())).toArray();
+  }
+
+  /** Mean volume of the last n sessions, shares; unknown (NaN) when there are fewer. */
+  public double averageVolume(int n) {
+    if (n <= 0 || bars.size() < n) {
+      return Double.NaN;
+    }
+    long sum = 0;
+    for (DailyBar bar : bars.subList(bars.size() - n, bars.size())) {
+      sum += bar.volume();
+    }
+    return sum / (double) n;
+  }
+}

@@ -1,0 +1,24 @@
+package kelvo.market;
+
+/** What one event did to a security's state, as bits: what triggers listen to. */
+public final class Effect {
+  public static final int DAY_HIGH = 1;
+  public static final int DAY_LOW = 1 << 1;
+  public static final int PREMARKET_HIGH = 1 << 2;
+  public static final int PREMARKET_LOW = 1 << 3;
+  public static final int SESSION_HIGH = 1 << 4;
+  public static final int SESSION_LOW = 1 << 5;
+  public static final int ROSE_THROUGH_VWAP = 1 << 6;
+  public static final int FELL_THROUGH_VWAP = 1 << 7;
+  public static final int HALTED = 1 << 8;
+  public static final int RESUMED = 1 << 9;
+  public static final int NEWS = 1 << 10;
+
+  /**
+   * The price that rules and levels go by is another. Listened to by level watches, never by
+   * triggers.
+   */
+  public static final int PRICE = 1 << 11;
+
+  private Effect() {}
+}

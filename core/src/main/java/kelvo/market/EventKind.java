@@ -1,0 +1,16 @@
+package kelvo.market;
+
+/** The kinds of recorded events, in the order in which events of the same time are applied. */
+public enum EventKind {
+  STATUS,
+  QUOTE,
+  TRADE,
+  NEWS;
+
+  private static final EventKind[] ALL = values();
+
+  /** The kind with an ordinal. */
+  static EventKind of(int ordinal) {
+    return ALL[ordinal];
+  }
+}

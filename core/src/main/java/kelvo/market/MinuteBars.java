@@ -1,0 +1,91 @@
+package kelvo.market;
+
+import java.util.ArrayList;
+import java.util.List;
+import kelvo.time.DayTime;
+
+/**
+ * The 1-minute bars of one security from 04:00 on, made by playing its own events. Minutes without
+ * a print that counts carry no bar. Owned by one thread.
+ */
+public final class MinuteBars {
+  private final Session session;
+  private final int[] events;
+  private final SymbolState state;
+  private final List<MinuteBar> closed = new ArrayList<>();
+  private int next;
+  private long minute = -1;
+  private long open;
+  private long high;
+  private long low;
+  private long close;
+  private long volume;
+
+  /** No bars yet. */
+  public MinuteBars(Session session, int security) {
+    this.session = session;
+    events = session.tape().eventsOf(security, session.tape().size());
+    state = new SymbolState(security, session.hours(), session.security(security).previousClose());
+  }
+
+  /** Takes the events up to a moment, which must not go back, and returns the bars so far. */
+  public List<MinuteBar> advanceTo(long moment) {
+    EventTape tape = session.tape();
+    while (next < events.length && tape.time(events[next]) <= moment) {
+      take(tape, events[next++]);
+    }
+    List<MinuteBar> bars = new ArrayList<>(closed);
+    if (open != Price.NONE) {
+      bars.add(bar());
+    }
+    return bars;
+  }
+
+  private void take(EventTape tape, int event) {
+    if (tape.kind(event) != EventKind.TRADE) {
+      state.apply(tape, event);
+      return;
+    }
+    long at = tape.time(event);
+    int flags = TapeRules.flags(tape.conditions(event), session.hours().regular(at));
+    boolean counts = (flags & (TapeRules.HIGH_LOW | TapeRules.VOLUME)) != 0;
+    if (counts && at / DayTime.MINUTE > minute) {
+      if (open != Price.NONE) {
+        closed.add(bar());
+      }
+      minute = at / DayTime.MINUTE;
+      open = Price.NONE;
+      volume = 0;
+    }
+    state.apply(tape, event);
+    price(tape.price(event), flags);
+    volume += (flags & TapeRules.VOLUME) != 0 ? tape.shares(event) : 0;
+  }
+
+  private void price(long price, int flags) {
+    if ((flags & TapeRules.HIGH_LOW) == 0) {
+      return;
+    }
+    if (open == Price.NONE) {
+      open = price;
+      high = price;
+      low = price;
+      close = price;
+    }
+    high = Math.max(high, price);
+    low = Math.min(low, price);
+    close = (flags & TapeRules.LAST) != 0 ? price : close;
+  }
+
+  private MinuteBar bar() {
+    return new MinuteBar(
+        minute * DayTime.MINUTE,
+        open,
+        high,
+        low,
+        close,
+        volume,
+        state.vwapAt(minute * DayTime.MINUTE).dollars(),
+        state.ema9().dollars());
+  }
+}

@@ -1,0 +1,88 @@
+package kelvo.market;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalInt;
+import kelvo.news.Catalyst;
+import kelvo.time.Phases;
+import kelvo.time.SessionHours;
+
+/**
+ * One trading date: its hours and phases, the securities with what is known of them beforehand, and
+ * the recorded events. A security is known by its place in the list. Read-only once built, so that
+ * any thread may use it.
+ */
+public final class Session {
+  private final SessionHours hours;
+  private final Phases phases;
+  private final List<SecurityFacts> securities;
+  private final List<Catalyst> catalysts;
+  private final List<KnownEvent> knownEvents;
+  private final EventTape tape;
+  private final Map<String, Integer> numbers = new HashMap<>();
+
+  /** A session; the tape must number securities as the list does. */
+  public Session(
+      SessionHours hours,
+      Phases phases,
+      List<SecurityFacts> securities,
+      List<Catalyst> catalysts,
+      List<KnownEvent> knownEvents,
+      EventTape tape) {
+    if (tape.symbolCount() != securities.size()) {
+      throw new IllegalArgumentException(
+          "the tape has " + tape.symbolCount() + " securities, the list " + securities.size());
+    }
+    this.hours = hours;
+    this.phases = phases;
+    this.securities = List.copyOf(securities);
+    this.catalysts = List.copyOf(catalysts);
+    this.knownEvents = List.copyOf(knownEvents);
+    this.tape = tape;
+    for (int i = 0; i < securities.size(); i++) {
+      numbers.put(securities.get(i).symbol(), i);
+    }
+  }
+
+  /** The date's hours. */
+  public SessionHours hours() {
+    return hours;
+  }
+
+  /** The phases of the day. */
+  public Phases phases() {
+    return phases;
+  }
+
+  /** All securities. */
+  public List<SecurityFacts> securities() {
+    return securities;
+  }
+
+  /** The security with a number. */
+  public SecurityFacts security(int number) {
+    return securities.get(number);
+  }
+
+  /** The number of a symbol. */
+  public OptionalInt numberOf(String symbol) {
+    Integer number = numbers.get(symbol);
+    return number == null ? OptionalInt.empty() : OptionalInt.of(number);
+  }
+
+  /** News items, numbered as on the tape. */
+  public List<Catalyst> catalysts() {
+    return catalysts;
+  }
+
+  /** What is known beforehand to happen today. */
+  public List<KnownEvent> knownEvents() {
+    return knownEvents;
+  }
+
+  /** The recorded events. */
+  public EventTape tape() {
+    return tape;
+  }
+}

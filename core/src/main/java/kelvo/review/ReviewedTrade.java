@@ -1,0 +1,30 @@
+package kelvo.review;
+
+import kelvo.trade.Trade;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A trade with its verdict and measures. Unknown numbers are NaN.
+ *
+ * @param move the move it was on; null when it was off plan
+ * @param lateness nanoseconds from the move's first hit to the entry; 0 off plan
+ * @param chasePercent how far the entry was beyond the first hit's price
+ * @param chaseMoney the same in dollars, times the shares opened
+ * @param planned whether its symbol and side were on the Ten before the entry
+ * @param capturedShare part of the move's best run that the trade took
+ * @param r result over the money at risk to the stop
+ * @param bestPercent best price between entry and exit against the entry
+ * @param worstPercent worst price between entry and exit against the entry
+ */
+public record ReviewedTrade(
+    Trade trade,
+    TradeVerdict verdict,
+    @Nullable Move move,
+    long lateness,
+    double chasePercent,
+    double chaseMoney,
+    boolean planned,
+    double capturedShare,
+    double r,
+    double bestPercent,
+    double worstPercent) {}

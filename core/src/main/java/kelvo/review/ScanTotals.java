@@ -1,0 +1,60 @@
+package kelvo.review;
+
+import java.util.List;
+import kelvo.market.Price;
+import kelvo.scan.Hit;
+import kelvo.scan.Scan;
+import kelvo.time.DayTime;
+
+/**
+ * What a scan brought on one day. Moves and trades count for every scan that hit in them.
+ *
+ * @param hits all firings
+ * @param moves moves with one of its hits
+ * @param known moves of which it is known whether they ran
+ * @param ran moves that ran
+ * @param interval 95% interval of the share that ran
+ * @param medianGone median share of the run that was over at the first hit; NaN when unknown
+ * @param medianBest median best excursion in 30 minutes, per cent; NaN when unknown
+ * @param hitsPerHour over the hours of its window so far
+ * @param trades trades on its moves
+ * @param net their result, dollars
+ */
+public record ScanTotals(
+    String scan,
+    int hits,
+    int moves,
+    int known,
+    int ran,
+    WilsonInterval interval,
+    double medianGone,
+    double medianBest,
+    double hitsPerHour,
+    int trades,
+    double net) {
+  static ScanTotals of(
+      Scan scan, List<Hit> hits, List<ReviewedMove> moves, List<ReviewedTrade> trades, long until) {
+    int count = (int) hits.stream().filter(h -> h.scan().equals(scan.name())).count();
+    List<ReviewedMove> own =
+        moves.stream().filter(m -> m.move().scans().contains(scan.name())).toList();
+    int known = (int) own.stream().filter(m -> m.outcome().ran() != Outcome.Ran.UNKNOWN).count();
+    int ran = (int) own.stream().filter(m -> m.outcome().ran() == Outcome.Ran.YES).count();
+    List<ReviewedTrade> traded =
+        trades.stream()
+            .filter(t -> t.move() != null && t.move().scans().contains(scan.name()))
+            .toList();
+    double hours = (Math.min(until, scan.to()) - scan.from()) / (double) DayTime.HOUR;
+    return new ScanTotals(
+        scan.name(),
+        count,
+        own.size(),
+        known,
+        ran,
+        WilsonInterval.of(ran, known),
+        Median.of(own.stream().mapToDouble(m -> m.outcome().goneShare())),
+        Median.of(own.stream().mapToDouble(m -> m.outcome().halfHour().best())),
+        hours > 0 ? count / hours : Double.NaN,
+        traded.size(),
+        traded.stream().mapToLong(t -> t.trade().result()).sum() / (double) Price.DOLLAR);
+  }
+}

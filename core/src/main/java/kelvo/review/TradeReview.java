@@ -1,0 +1,121 @@
+package kelvo.review;
+
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import kelvo.market.Price;
+import kelvo.market.PricePath;
+import kelvo.scan.Hit;
+import kelvo.time.DayTime;
+import kelvo.trade.Trade;
+import kelvo.watch.DayBook;
+import kelvo.watch.Level;
+import kelvo.watch.LevelKind;
+import org.jspecify.annotations.Nullable;
+
+/** Holds one trade against the moves of its symbol. */
+final class TradeReview {
+  private static final long HALF_HOUR = 30 * DayTime.MINUTE;
+
+  private final Trade trade;
+  private final PricePath path;
+  private final DayBook book;
+  private final ReviewSettings settings;
+  private final int direction;
+
+  TradeReview(Trade trade, PricePath path, DayBook book, ReviewSettings settings) {
+    this.trade = trade;
+    this.path = path;
+    this.book = book;
+    this.settings = settings;
+    direction = trade.side().direction();
+  }
+
+  ReviewedTrade against(List<Move> moves) {
+    Optional<Move> on =
+        moves.stream().filter(this::isOn).max(Comparator.comparingLong(Move::start));
+    return on.isPresent() ? review(on.get()) : review(null);
+  }
+
+  private boolean isOn(Move move) {
+    return move.symbol().equals(trade.symbol())
+        && move.side() == trade.side()
+        && move.start() <= trade.entryAt()
+        && trade.entryAt() <= move.end() + settings.entryAfter();
+  }
+
+  private ReviewedTrade review(@Nullable Move move) {
+    double hitPrice = move == null ? Double.NaN : Price.dollars(move.startPrice());
+    double chase = direction * (trade.entryPrice() - hitPrice);
+    double chasePercent = 100 * chase / hitPrice;
+    return new ReviewedTrade(
+        trade,
+        verdict(move, chasePercent),
+        move,
+        move == null ? 0 : trade.entryAt() - move.start(),
+        chasePercent,
+        chase * trade.shares(),
+        planned(),
+        move == null ? Double.NaN : capturedShare(move),
+        r(),
+        against(direction),
+        against(-direction));
+  }
+
+  private TradeVerdict verdict(@Nullable Move move, double chasePercent) {
+    if (move == null) {
+      return TradeVerdict.OFF_PLAN;
+    }
+    long latestHit =
+        move.hits().stream()
+            .mapToLong(Hit::at)
+            .filter(at -> at <= trade.entryAt())
+            .max()
+            .orElse(move.start());
+    boolean slow = trade.entryAt() - latestHit > settings.lateAfter() && !atPlannedLevel();
+    return chasePercent > settings.lateChasePercent() || slow
+        ? TradeVerdict.LATE
+        : TradeVerdict.ON_A_HIT;
+  }
+
+  private boolean atPlannedLevel() {
+    return book.levelsOn(trade.symbol(), trade.entryAt()).stream()
+        .mapToDouble(l -> Price.dollars(l.price()))
+        .anyMatch(
+            level ->
+                Math.abs(trade.entryPrice() - level) <= level * settings.atLevelPercent() / 100);
+  }
+
+  private boolean planned() {
+    return book.theTen(trade.entryAt()).stream()
+        .anyMatch(d -> d.symbol().equals(trade.symbol()) && d.side() == trade.side());
+  }
+
+  private double capturedShare(Move move) {
+    long until = Math.max(trade.exitAt(), move.start() + HALF_HOUR);
+    long best = path.best(move.start() - 1, until, direction);
+    double run = direction * (best - move.startPrice()) / (double) Price.DOLLAR;
+    return best == Price.NONE || run <= 0
+        ? Double.NaN
+        : direction * (trade.exitPrice() - trade.entryPrice()) / run;
+  }
+
+  private double r() {
+    return book.levelsOn(trade.symbol(), trade.entryAt()).stream()
+        .filter(l -> l.kind() == LevelKind.STOP)
+        .mapToLong(Level::price)
+        .mapToDouble(
+            stop -> trade.peakShares() * Math.abs(trade.entryPrice() - Price.dollars(stop)))
+        .filter(risk -> risk > 0)
+        .map(risk -> trade.result() / (double) Price.DOLLAR / risk)
+        .findFirst()
+        .orElse(Double.NaN);
+  }
+
+  private double against(int way) {
+    long price = path.best(trade.entryAt() - 1, trade.exitAt(), way);
+    return price == Price.NONE
+        ? Double.NaN
+        : 100 * direction * (Price.dollars(price) - trade.entryPrice()) / trade.entryPrice();
+  }
+}

@@ -1,0 +1,67 @@
+package kelvo.review;
+
+import java.util.Comparator;
+import java.util.List;
+import kelvo.market.Price;
+import kelvo.trade.Trade;
+
+/**
+ * Totals over closed trades in order of their exits. Money is in dollars; unknown numbers are NaN.
+ *
+ * @param trades how many closed trades
+ * @param wins results above zero
+ * @param losses results below zero
+ * @param net sum of results
+ * @param fees sum of fees
+ * @param winRate wins over trades
+ * @param profitFactor sum of gains over sum of losses
+ * @param expectancy mean result
+ * @param drawdown largest fall of the cumulated result from its highest point, at least 0
+ */
+public record TradeTotals(
+    int trades,
+    int wins,
+    int losses,
+    double net,
+    double fees,
+    double winRate,
+    double profitFactor,
+    double expectancy,
+    double drawdown) {
+  /** The totals of these trades; open ones are left out. */
+  public static TradeTotals of(List<Trade> trades) {
+    List<Trade> closed =
+        trades.stream()
+            .filter(Trade::closed)
+            .sorted(Comparator.comparingLong(Trade::exitAt))
+            .toList();
+    double gains = 0;
+    double losses = 0;
+    double highest = 0;
+    double drawdown = 0;
+    int wins = 0;
+    int lost = 0;
+    for (Trade trade : closed) {
+      double result = trade.result() / (double) Price.DOLLAR;
+      gains += Math.max(0, result);
+      losses += Math.max(0, -result);
+      wins += result > 0 ? 1 : 0;
+      lost += result < 0 ? 1 : 0;
+      highest = Math.max(highest, gains - losses);
+      drawdown = Math.max(drawdown, highest - (gains - losses));
+    }
+    int n = closed.size();
+    double fees = closed.stream().mapToLong(Trade::fees).sum() / (double) Price.DOLLAR;
+    double none = n == 0 ? Double.NaN : 1;
+    return new TradeTotals(
+        n,
+        wins,
+        lost,
+        gains - losses,
+        fees,
+        none * wins / n,
+        losses == 0 ? Double.NaN : gains / losses,
+        none * (gains - losses) / n,
+        drawdown);
+  }
+}

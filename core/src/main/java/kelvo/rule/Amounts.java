@@ -1,0 +1,67 @@
+package kelvo.rule;
+
+import java.util.OptionalDouble;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import kelvo.field.Unit;
+
+/** Numbers as traders write them: 20M, $1.50, 4%, 5x, 10m. */
+final class Amounts {
+  private static final Pattern AMOUNT =
+      Pattern.compile("(\\$?)(-?(?:\\d+(?:\\.\\d*)?|\\.\\d+))\\s*(k|m|b|h|d|x|%)?(?:\\s+shares)?");
+
+  private Amounts() {}
+
+  static OptionalDouble parse(String text, Unit unit) {
+    if (unit == Unit.FLAG) {
+      return switch (text) {
+        case "yes" -> OptionalDouble.of(1);
+        case "no" -> OptionalDouble.of(0);
+        default -> OptionalDouble.empty();
+      };
+    }
+    Matcher matcher = AMOUNT.matcher(text);
+    if (!matcher.matches()
+        || (!matcher.group(1).isEmpty() && unit != Unit.PRICE && unit != Unit.MONEY)) {
+      return OptionalDouble.empty();
+    }
+    double scale = scale(matcher.group(3) == null ? "" : matcher.group(3), unit);
+    return Double.isNaN(scale)
+        ? OptionalDouble.empty()
+        : OptionalDouble.of(Double.parseDouble(matcher.group(2)) * scale);
+  }
+
+  private static double scale(String suffix, Unit unit) {
+    if (unit == Unit.MINUTES) {
+      return switch (suffix) {
+        case "", "m" -> 1;
+        case "h" -> 60;
+        case "d" -> 1440;
+        default -> Double.NaN;
+      };
+    }
+    return switch (suffix) {
+      case "" -> 1;
+      case "k" -> 1e3;
+      case "m" -> 1e6;
+      case "b" -> 1e9;
+      case "%" -> unit == Unit.PERCENT ? 1 : Double.NaN;
+      case "x" -> unit == Unit.TIMES ? 1 : Double.NaN;
+      default -> Double.NaN;
+    };
+  }
+
+  static String example(Unit unit) {
+    return switch (unit) {
+      case PRICE -> "a price such as $2.50";
+      case PERCENT -> "a per cent such as 4%";
+      case SHARES -> "shares such as 50K or 20M";
+      case MONEY -> "money such as $1M";
+      case COUNT -> "a number such as 100";
+      case TIMES -> "a multiple such as 1.5x";
+      case MINUTES -> "a time such as 10m, 2h or 1d";
+      case FLAG -> "yes or no";
+      case WORD -> "a word";
+    };
+  }
+}

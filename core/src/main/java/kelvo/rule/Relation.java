@@ -1,0 +1,31 @@
+package kelvo.rule;
+
+/** How a field must stand to its bound. */
+public enum Relation {
+  AT_LEAST("at least", ">="),
+  AT_MOST("at most", "<="),
+  ABOVE("above", ">"),
+  BELOW("below", "<"),
+  BETWEEN("between", ""),
+  IS_ONE_OF("is one of", ""),
+  IS_NOT("is not", ""),
+  IS("is", "=");
+
+  private final String words;
+  private final String sign;
+
+  Relation(String words, String sign) {
+    this.words = words;
+    this.sign = sign;
+  }
+
+  /** The relation as written in a sentence. */
+  public String words() {
+    return words;
+  }
+
+  /** The sign that may be typed instead; empty without one. */
+  String sign() {
+    return sign;
+  }
+}

@@ -1,0 +1,126 @@
+package kelvo.rule;
+
+import java.util.List;
+import kelvo.field.Field;
+import kelvo.market.Session;
+import kelvo.market.SymbolState;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A number rule made ready for one session: its field bound and its bounds laid out by phase as
+ * intervals with both ends included. Does not allocate when asked.
+ */
+public final class RuleCheck {
+  private final Rule rule;
+  private final Field.Reading reading;
+  private final Field.@Nullable Reading[] boundReadings;
+  private final double[] factors;
+  private final double[] lows;
+  private final double[] highs;
+  private final boolean[] asks;
+  private final String[] words;
+  private final boolean not;
+
+  /** Prepares a rule on a number field. */
+  public RuleCheck(Rule rule, Session session) {
+    if (!(rule.field() instanceof Field.Number number)) {
+      throw new IllegalArgumentException("not a rule on a number: " + rule.sentence());
+    }
+    this.rule = rule;
+    int phases = session.phases().all().size();
+    reading = number.bind(session);
+    boundReadings = new Field.Reading[phases];
+    factors = new double[phases];
+    lows = new double[phases];
+    highs = new double[phases];
+    asks = new boolean[phases];
+    words = new String[phases];
+    not = rule.relation() == Relation.IS_NOT;
+    List<Rule.Step> steps = rule.steps();
+    for (Rule.Step step : steps) {
+      int from = step.phase().isEmpty() ? 0 : session.phases().indexOf(step.phase()).orElse(0);
+      lay(step.bound(), from, session);
+    }
+  }
+
+  private void lay(Bound bound, int fromPhase, Session session) {
+    Field.Reading other = bound instanceof Bound.Times times ? times.field().bind(session) : null;
+    for (int phase = fromPhase; phase < asks.length; phase++) {
+      asks[phase] = true;
+      boundReadings[phase] = other;
+      words[phase] = bound.words();
+      switch (bound) {
+        case Bound.Amount amount -> interval(phase, amount.value());
+        case Bound.Range range -> {
+          lows[phase] = range.low();
+          highs[phase] = range.high();
+        }
+        case Bound.Times times -> factors[phase] = times.factor();
+        case Bound.Words words ->
+            throw new IllegalArgumentException("a number cannot be a word: " + words.words());
+      }
+    }
+  }
+
+  private void interval(int phase, double value) {
+    lows[phase] = low(value);
+    highs[phase] = high(value);
+  }
+
+  private double low(double value) {
+    return switch (rule.relation()) {
+      case AT_LEAST, IS, IS_NOT -> value;
+      case ABOVE -> Math.nextUp(value);
+      default -> Double.NEGATIVE_INFINITY;
+    };
+  }
+
+  private double high(double value) {
+    return switch (rule.relation()) {
+      case AT_MOST, IS, IS_NOT -> value;
+      case BELOW -> Math.nextDown(value);
+      default -> Double.POSITIVE_INFINITY;
+    };
+  }
+
+  /** Whether the rule holds for a security at a moment in a phase. */
+  public boolean passes(SymbolState state, long now, int phase) {
+    if (!asks[phase]) {
+      return true;
+    }
+    double value = reading.at(state, now);
+    Field.Reading other = boundReadings[phase];
+    if (other == null) {
+      return value >= lows[phase] && value <= highs[phase]
+          ? !not
+          : Double.isNaN(value) ? rule.orUnknown() : not;
+    }
+    double bound = factors[phase] * other.at(state, now);
+    if (Double.isNaN(value) || Double.isNaN(bound)) {
+      return rule.orUnknown();
+    }
+    return (value >= low(bound) && value <= high(bound)) != not;
+  }
+
+  /** The field's value; NaN when unknown. */
+  public double value(SymbolState state, long now) {
+    return reading.at(state, now);
+  }
+
+  /** The bound in force at a moment, as a sentence writes it; empty while the rule asks nothing. */
+  public String boundWords(SymbolState state, long now, int phase) {
+    if (!asks[phase]) {
+      return "";
+    }
+    Field.Reading other = boundReadings[phase];
+    String text = rule.relation().words() + " " + words[phase];
+    return other == null
+        ? text
+        : text + " = " + rule.field().unit().text(factors[phase] * other.at(state, now));
+  }
+
+  /** The rule that this checks. */
+  public Rule rule() {
+    return rule;
+  }
+}

@@ -1,0 +1,196 @@
+package kelvo.rule;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import kelvo.field.Field;
+import kelvo.field.FieldCatalogue;
+import kelvo.time.Phases;
+
+/**
+ * Reads rules from sentences: FIELD RELATION BOUND [PHASE, BOUND PHASE ...] ["or unknown"], such as
+ * "premarket volume at least 50K early, 100K premarket".
+ */
+public final class RuleSentence {
+  private static final Pattern RELATION =
+      Pattern.compile(
+          Arrays.stream(Relation.values())
+              .flatMap(
+                  r ->
+                      r.sign().isEmpty()
+                          ? java.util.stream.Stream.of(r.words())
+                          : java.util.stream.Stream.of(r.words(), r.sign()))
+              .map(Pattern::quote)
+              .collect(Collectors.joining("|", "(?<=\\s)(", ")(?=\\s|$)")));
+  private static final Pattern OR_UNKNOWN = Pattern.compile("\\s+or\\s+unknown\\s*$");
+
+  private final String sentence;
+  private final String text;
+  private final Phases phases;
+
+  private RuleSentence(String sentence, Phases phases) {
+    this.sentence = sentence;
+    this.text = sentence.toLowerCase(Locale.ROOT);
+    this.phases = phases;
+  }
+
+  /**
+   * Reads one rule.
+   *
+   * @throws RuleSyntaxException when the sentence is no rule
+   */
+  public static Rule parse(String sentence, Phases phases) {
+    return new RuleSentence(sentence, phases).rule();
+  }
+
+  private Rule rule() {
+    Matcher relation = RELATION.matcher(text);
+    if (!relation.find()) {
+      throw wrong(
+          text.length(),
+          "expected a relation: at least, at most, above, below, between, is, is not, is one of");
+    }
+    Field field = field(text.substring(0, relation.start()));
+    Matcher unknown = OR_UNKNOWN.matcher(text);
+    int start = relation.end();
+    boolean orUnknown = unknown.find(start);
+    int end = orUnknown ? unknown.start() : text.length();
+    if (text.substring(start, end).isBlank()) {
+      throw wrong(end, "expected a bound after \"" + relation.group() + "\"");
+    }
+    return switch (field) {
+      case Field.Word word -> wordRule(word, relationOf(relation.group()), start, end, orUnknown);
+      case Field.Number number ->
+          numberRule(number, relationOf(relation.group()), start, end, orUnknown);
+    };
+  }
+
+  private Field field(String words) {
+    return FieldCatalogue.find(words)
+        .orElseThrow(
+            () -> wrong(0, "no field is called \"" + words.strip() + "\"" + near(words.strip())));
+  }
+
+  private static String near(String words) {
+    String first = words.split(" ", 2)[0];
+    String like =
+        FieldCatalogue.allWords().stream()
+            .filter(w -> !first.isEmpty() && w.contains(first))
+            .limit(4)
+            .collect(Collectors.joining(", "));
+    return like.isEmpty() ? "" : "; there are: " + like;
+  }
+
+  private static Relation relationOf(String words) {
+    for (Relation relation : Relation.values()) {
+      if (relation.words().equals(words) || relation.sign().equals(words)) {
+        return relation;
+      }
+    }
+    throw new IllegalStateException(words);
+  }
+
+  private Rule wordRule(
+      Field.Word field, Relation relation, int start, int end, boolean orUnknown) {
+    if (relation != Relation.IS && relation != Relation.IS_NOT && relation != Relation.IS_ONE_OF) {
+      throw wrong(start, field.words() + " is a word: expected is, is not or is one of");
+    }
+    List<String> words = new ArrayList<>();
+    for (String word :
+        text.substring(start, end).split(relation == Relation.IS_ONE_OF ? ",|\\sor\\s" : ",")) {
+      words.add(word.strip());
+    }
+    return new Rule(field, relation, List.of(new Rule.Step(new Bound.Words(words), "")), orUnknown);
+  }
+
+  private Rule numberRule(
+      Field.Number field, Relation relation, int start, int end, boolean orUnknown) {
+    if (relation == Relation.IS_ONE_OF) {
+      throw wrong(
+          start,
+          field.words()
+              + " is a number: expected at least, at most, above, below, between, is or is not");
+    }
+    List<Rule.Step> steps = new ArrayList<>();
+    int from = start;
+    while (from <= end) {
+      int comma = text.indexOf(',', from);
+      int to = comma < 0 || comma > end ? end : comma;
+      steps.add(step(field, relation, from, to));
+      from = to + 1;
+    }
+    checkOrder(steps, end);
+    return new Rule(field, relation, steps, orUnknown);
+  }
+
+  private void checkOrder(List<Rule.Step> steps, int end) {
+    for (int i = 0; i < steps.size() && steps.size() > 1; i++) {
+      int phase =
+          phases
+              .indexOf(steps.get(i).phase())
+              .orElseThrow(() -> wrong(end, "expected a phase after each bound: " + phaseNames()));
+      if (i > 0 && phase <= phases.indexOf(steps.get(i - 1).phase()).orElse(-1)) {
+        throw wrong(end, "phases must stand in the day's order: " + phaseNames());
+      }
+    }
+  }
+
+  private String phaseNames() {
+    return phases.all().stream().map(p -> p.name()).collect(Collectors.joining(", "));
+  }
+
+  private Rule.Step step(Field.Number field, Relation relation, int start, int end) {
+    String part = text.substring(start, end);
+    int at = start + part.length() - part.stripLeading().length();
+    String phase = "";
+    for (var candidate : phases.all()) {
+      if (part.strip().endsWith(" " + candidate.name())) {
+        phase = candidate.name();
+      }
+    }
+    String stripped = part.strip();
+    String bound = stripped.substring(0, stripped.length() - phase.length()).strip();
+    return new Rule.Step(bound(field, relation, bound, at), phase);
+  }
+
+  private Bound bound(Field.Number field, Relation relation, String words, int at) {
+    if (relation != Relation.BETWEEN) {
+      return single(field, words, at);
+    }
+    String[] ends = words.split("\\s+and\\s+");
+    if (ends.length != 2) {
+      throw wrong(at, "expected two bounds: between A and B");
+    }
+    try {
+      return new Bound.Range(amount(field, ends[0], at), amount(field, ends[1], at), words);
+    } catch (IllegalArgumentException e) {
+      throw e instanceof RuleSyntaxException ? e : wrong(at, String.valueOf(e.getMessage()));
+    }
+  }
+
+  private Bound single(Field.Number field, String words, int at) {
+    Matcher times = Pattern.compile("(?:([0-9.]+)\\s*x\\s+)?([a-z].*)").matcher(words);
+    if (times.matches()
+        && FieldCatalogue.find(times.group(2)).orElse(null) instanceof Field.Number other) {
+      double factor = times.group(1) == null ? 1 : Double.parseDouble(times.group(1));
+      return new Bound.Times(factor, other, words);
+    }
+    return new Bound.Amount(amount(field, words, at), words);
+  }
+
+  private double amount(Field.Number field, String words, int at) {
+    return Amounts.parse(words.strip(), field.unit())
+        .orElseThrow(
+            () ->
+                wrong(
+                    at, "expected " + Amounts.example(field.unit()) + ", found \"" + words + "\""));
+  }
+
+  private RuleSyntaxException wrong(int position, String expected) {
+    return new RuleSyntaxException(sentence, position, expected);
+  }
+}

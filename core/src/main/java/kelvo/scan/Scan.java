@@ -1,0 +1,61 @@
+package kelvo.scan;
+
+import java.util.List;
+import kelvo.field.Field;
+import kelvo.rule.Rule;
+import kelvo.time.DayTime;
+import kelvo.trigger.Trigger;
+
+/**
+ * A named set of rules over the whole market.
+ *
+ * @param name unique among the scans in use
+ * @param from start of its window, {@link DayTime}
+ * @param to end of its window, excluded
+ * @param rules all of these must hold
+ * @param anyOf of each group at least one must hold
+ * @param triggers what makes a hit while the rules hold; empty means entering the scan
+ * @param fold how long a firing stays open for repeats, nanoseconds
+ * @param side which way it looks
+ * @param limit most matches listed
+ * @param sort orders by moment, earliest first; empty means by symbol
+ * @param columns fields listed beside the symbol
+ */
+public record Scan(
+    String name,
+    long from,
+    long to,
+    List<Rule> rules,
+    List<List<Rule>> anyOf,
+    List<Trigger> triggers,
+    long fold,
+    Side side,
+    int limit,
+    List<SortOrder> sort,
+    List<Field> columns) {
+  /** How long a fold stays open unless the scan says otherwise. */
+  public static final long USUAL_FOLD = 15 * DayTime.MINUTE;
+
+  public Scan {
+    if (name.isBlank()) {
+      throw new IllegalArgumentException("a scan needs a name");
+    }
+    if (from >= to) {
+      throw new IllegalArgumentException("the window of \"" + name + "\" ends before it starts");
+    }
+    if (limit < 1) {
+      throw new IllegalArgumentException(
+          "the limit of \"" + name + "\" must be at least 1, found " + limit);
+    }
+    rules = List.copyOf(rules);
+    anyOf = anyOf.stream().map(List::copyOf).toList();
+    triggers = triggers.isEmpty() ? List.of(Trigger.ENTERS) : List.copyOf(triggers);
+    sort = List.copyOf(sort);
+    columns = List.copyOf(columns);
+  }
+
+  /** Whether a moment lies in its window. */
+  public boolean open(long moment) {
+    return moment >= from && moment < to;
+  }
+}

@@ -1,0 +1,169 @@
+package kelvo.scan;
+
+import java.util.List;
+import kelvo.field.Field;
+import kelvo.market.Session;
+import kelvo.market.SymbolState;
+import kelvo.trigger.Trigger;
+
+/**
+ * Which securities are inside which scans, kept up to date event by event. Scans are bits of a
+ * long. For each security and scan the board remembers the rule that failed last and asks it first:
+ * most securities fail the same rule for a long time. Owned by one thread.
+ */
+public final class ScanBoard {
+  /** The most scans that can run at once. */
+  public static final int MOST = Long.SIZE;
+
+  private final ScanCheck[] checks;
+  private final long[] eligible;
+  private final long[] inside;
+  private final byte[] blockers;
+  private final long[] byTrigger = new long[Trigger.values().length];
+  private final long edges;
+  private final long windowed;
+  private final long timed;
+  private long open;
+
+  /** A board before the first event. */
+  public ScanBoard(List<Scan> scans, Session session) {
+    if (scans.size() > MOST) {
+      throw new IllegalArgumentException(
+          "at most " + MOST + " scans run at once, found " + scans.size());
+    }
+    int securities = session.securities().size();
+    checks = scans.stream().map(scan -> new ScanCheck(scan, session)).toArray(ScanCheck[]::new);
+    eligible = new long[securities];
+    inside = new long[securities];
+    blockers = new byte[securities * checks.length];
+    for (int k = 0; k < checks.length; k++) {
+      for (int i = 0; i < securities; i++) {
+        eligible[i] |= checks[k].eligible(i) ? 1L << k : 0;
+      }
+      for (Trigger trigger : checks[k].scan().triggers()) {
+        byTrigger[trigger.ordinal()] |= 1L << k;
+      }
+    }
+    edges = byTrigger[Trigger.ENTERS.ordinal()] | byTrigger[Trigger.LEAVES.ordinal()];
+    windowed = dependingOn(Field.Pace.WINDOW) & edges;
+    timed = dependingOn(Field.Pace.MINUTES) & edges;
+  }
+
+  private long dependingOn(Field.Pace pace) {
+    long mask = 0;
+    for (int k = 0; k < checks.length; k++) {
+      mask |= checks[k].dependsOn(pace) ? 1L << k : 0;
+    }
+    return mask;
+  }
+
+  /** The scans, in the order of their bits. */
+  public ScanCheck check(int scan) {
+    return checks[scan];
+  }
+
+  /** The number of scans. */
+  public int size() {
+    return checks.length;
+  }
+
+  /** The scans whose entering and leaving is watched. */
+  public long edges() {
+    return edges;
+  }
+
+  /** Those among them whose answer changes when a sliding window runs out. */
+  public long windowed() {
+    return windowed;
+  }
+
+  /** Those among them whose answer changes with the minutes. */
+  public long timed() {
+    return timed;
+  }
+
+  /** The scans that listen to a trigger. */
+  public long listening(Trigger trigger) {
+    return byTrigger[trigger.ordinal()];
+  }
+
+  /**
+   * Opens and closes the windows of a moment. Securities leave a window that closes without a word.
+   *
+   * @return whether a window has opened
+   */
+  public boolean openAt(long moment) {
+    long before = open;
+    open = 0;
+    for (int k = 0; k < checks.length; k++) {
+      open |= checks[k].scan().open(moment) ? 1L << k : 0;
+    }
+    if ((before & ~open) != 0) {
+      for (int i = 0; i < inside.length; i++) {
+        inside[i] &= open;
+      }
+    }
+    return (open & ~before) != 0;
+  }
+
+  /**
+   * Asks the given scans again about a security.
+   *
+   * @return the scans that it entered or left; {@link #isInside} tells which
+   */
+  public long update(SymbolState state, long scans, long now, int phase) {
+    int id = state.id();
+    long todo = scans & open & eligible[id];
+    long before = inside[id];
+    long after = before & ~todo;
+    while (todo != 0) {
+      int k = Long.numberOfTrailingZeros(todo);
+      todo &= todo - 1;
+      if (holds(k, state, now, phase)) {
+        after |= 1L << k;
+      }
+    }
+    inside[id] = after;
+    return before ^ after;
+  }
+
+  /** Those of the given scans whose rules a security fits now, in an open window. */
+  public long fitting(SymbolState state, long scans, long now, int phase) {
+    long todo = scans & open & eligible[state.id()];
+    long fitting = 0;
+    while (todo != 0) {
+      int k = Long.numberOfTrailingZeros(todo);
+      todo &= todo - 1;
+      fitting |= holds(k, state, now, phase) ? 1L << k : 0;
+    }
+    return fitting;
+  }
+
+  private boolean holds(int scan, SymbolState state, long now, int phase) {
+    int place = state.id() * checks.length + scan;
+    ScanCheck check = checks[scan];
+    int blocker = blockers[place] - 1;
+    if (blocker >= 0 && check.fails(blocker, state, now, phase)) {
+      return false;
+    }
+    int failing = check.firstFailing(state, now, phase);
+    blockers[place] = (byte) (failing + 1);
+    return failing < 0;
+  }
+
+  /** Whether a security was inside a scan after the last update. */
+  public boolean isInside(int security, int scan) {
+    return (inside[security] >>> scan & 1) != 0;
+  }
+
+  /** A copy of who is inside what. */
+  public long[] insideCopy() {
+    return inside.clone();
+  }
+
+  /** Takes over who is inside what at a moment. */
+  public void restore(long[] insideThen, long moment) {
+    System.arraycopy(insideThen, 0, inside, 0, inside.length);
+    openAt(moment);
+  }
+}

@@ -1,0 +1,16 @@
+package kelvo.time;
+
+/**
+ * A named part of the trading day.
+ *
+ * @param name the word used in rules and on the day rail
+ * @param start first moment, {@link DayTime}
+ * @param end first moment after it
+ */
+public record Phase(String name, long start, long end) {
+  public Phase {
+    if (start >= end) {
+      throw new IllegalArgumentException("phase " + name + " ends before it starts");
+    }
+  }
+}

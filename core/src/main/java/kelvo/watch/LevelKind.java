@@ -1,0 +1,17 @@
+package kelvo.watch;
+
+import java.util.Locale;
+
+/** What a level stands for. */
+public enum LevelKind {
+  BY_HAND,
+  STOP,
+  TARGET,
+  PREMARKET_HIGH,
+  PRIOR_DAY_HIGH;
+
+  /** The kind in words. */
+  public String words() {
+    return name().toLowerCase(Locale.ROOT).replace('_', ' ');
+  }
+}

@@ -1,0 +1,246 @@
+package kelvo.data.folder;
+
+import de.siegmar.fastcsv.reader.AbstractBaseCsvCallbackHandler;
+import java.time.DateTimeException;
+import java.time.LocalDate;
+import java.time.OffsetDateTime;
+import java.time.ZonedDateTime;
+import java.util.HashMap;
+import java.util.Map;
+import kelvo.market.Price;
+import kelvo.time.DayTime;
+
+/**
+ * The current row of a CSV file. One object serves all rows: fields are read from the characters
+ * where they lie, so that a file of millions of prints makes no garbage.
+ */
+final class CsvRow extends AbstractBaseCsvCallbackHandler<CsvRow> {
+  private static final int MOST_DIGITS = 15;
+
+  private final Map<String, LocalDate> dates = new HashMap<>();
+  private final Map<String, String> words = new HashMap<>();
+  private String[] columns = {};
+  private char[] chars = new char[256];
+  private int[] ends = new int[16];
+  private int fields;
+
+  @Override
+  protected void handleBegin(long startingLineNumber) {
+    fields = 0;
+  }
+
+  @Override
+  protected void handleField(int index, char[] buffer, int offset, int length, boolean quoted) {
+    int start = fields == 0 ? 0 : ends[fields - 1];
+    if (start + length > chars.length) {
+      chars = java.util.Arrays.copyOf(chars, Math.max(chars.length * 2, start + length));
+    }
+    if (fields == ends.length) {
+      ends = java.util.Arrays.copyOf(ends, fields * 2);
+    }
+    System.arraycopy(buffer, offset, chars, start, length);
+    ends[fields++] = start + length;
+  }
+
+  @Override
+  protected CsvRow buildRecord() {
+    return this;
+  }
+
+  /** Takes the names of the columns from this row, which is the header. */
+  void becomeHeader() {
+    columns = new String[fields];
+    for (int i = 0; i < fields; i++) {
+      columns[i] = text(i).strip();
+    }
+  }
+
+  /** The place of a column; -1 when the file has none. */
+  int column(String name) {
+    for (int i = 0; i < columns.length; i++) {
+      if (columns[i].equals(name)) {
+        return i;
+      }
+    }
+    return -1;
+  }
+
+  int columnCount() {
+    return columns.length;
+  }
+
+  int fieldCount() {
+    return fields;
+  }
+
+  long line() {
+    return getStartingLineNumber();
+  }
+
+  /** The whole row as it is quoted in a message. */
+  String whole() {
+    StringBuilder whole = new StringBuilder();
+    for (int i = 0; i < fields; i++) {
+      whole.append(i == 0 ? "" : ",").append(text(i));
+    }
+    return whole.toString();
+  }
+
+  private int start(int field) {
+    return field == 0 ? 0 : ends[field - 1];
+  }
+
+  /** The text of a column; empty when the file has no such column. */
+  String text(int column) {
+    return column < 0 || column >= fields
+        ? ""
+        : new String(chars, start(column), ends[column] - start(column));
+  }
+
+  /** The text of a column, one object for equal texts. For columns with few different words. */
+  String word(int column) {
+    return words.computeIfAbsent(text(column), w -> w);
+  }
+
+  boolean isEmpty(int column) {
+    return column < 0 || column >= fields || ends[column] == start(column);
+  }
+
+  BadField bad(int column, String expected) {
+    return new BadField(
+        column < 0 || column >= columns.length ? "" : columns[column], expected, text(column));
+  }
+
+  /** A price above 0 in {@link Price} units. */
+  long price(int column) {
+    long units = decimal(column, 4, "a price above 0 with at most four decimals");
+    if (units <= 0) {
+      throw bad(column, "a price above 0 with at most four decimals");
+    }
+    return units;
+  }
+
+  /** A price, or {@link Price#NONE} when the field is empty or 0. */
+  long priceOrNone(int column) {
+    return isEmpty(column)
+        ? Price.NONE
+        : decimal(column, 4, "a price with at most four decimals, or nothing");
+  }
+
+  /** Money of either sign in {@link Price} units; 0 when empty. */
+  long money(int column) {
+    return isEmpty(column) ? 0 : decimal(column, 4, "money with at most four decimals");
+  }
+
+  /** A whole number, 0 or above. */
+  long count(int column) {
+    return decimal(column, 0, "a whole number, 0 or above");
+  }
+
+  /** A number; NaN when empty. */
+  double number(int column) {
+    if (isEmpty(column)) {
+      return Double.NaN;
+    }
+    try {
+      return Double.parseDouble(text(column));
+    } catch (NumberFormatException e) {
+      throw bad(column, "a number");
+    }
+  }
+
+  private long decimal(int column, int scale, String expected) {
+    if (column < 0 || column >= fields) {
+      throw bad(column, expected);
+    }
+    int end = ends[column];
+    long value = 0;
+    int decimals = -1;
+    int digits = 0;
+    for (int i = start(column); i < end; i++) {
+      char c = chars[i];
+      if (c >= '0' && c <= '9' && digits < MOST_DIGITS && (decimals < scale || c == '0')) {
+        value = decimals < scale ? value * 10 + (c - '0') : value;
+        digits++;
+        decimals += decimals >= 0 && decimals < scale ? 1 : 0;
+      } else if (c == '.' && decimals < 0 && scale > 0) {
+        decimals = 0;
+      } else {
+        throw bad(column, expected);
+      }
+    }
+    if (digits == 0) {
+      throw bad(column, expected);
+    }
+    for (int i = Math.max(0, decimals); i < scale; i++) {
+      value *= 10;
+    }
+    return value;
+  }
+
+  /** A date such as 2031-03-12. */
+  LocalDate date(int column) {
+    String text = text(column);
+    LocalDate known = dates.get(text);
+    if (known == null) {
+      try {
+        known = LocalDate.parse(text);
+      } catch (DateTimeException e) {
+        throw bad(column, "a date such as 2031-03-12");
+      }
+      dates.put(text, known);
+    }
+    return known;
+  }
+
+  /** A moment of a date: HH:MM:SS with a fraction in New York, or ISO 8601 with an offset. */
+  long time(int column, LocalDate date) {
+    int start = start(column);
+    int end = column < fields && column >= 0 ? ends[column] : start;
+    if (end - start >= 8 && chars[start + 2] == ':' && chars[start + 5] == ':') {
+      return clock(column, start, end);
+    }
+    ZonedDateTime there = zoned(column);
+    if (!there.toLocalDate().equals(date)) {
+      throw bad(column, "a time on " + date);
+    }
+    return there.toLocalTime().toNanoOfDay();
+  }
+
+  /** An ISO 8601 time with an offset, in New York. */
+  ZonedDateTime zoned(int column) {
+    try {
+      return OffsetDateTime.parse(text(column)).atZoneSameInstant(DayTime.NEW_YORK);
+    } catch (DateTimeException e) {
+      throw bad(column, "a time such as 09:30:05.123 or 2031-03-12T09:30:05-04:00");
+    }
+  }
+
+  private long clock(int column, int start, int end) {
+    long seconds =
+        3600L * pair(column, start, 24)
+            + 60L * pair(column, start + 3, 60)
+            + pair(column, start + 6, 60);
+    long nanos = 0;
+    long unit = 100_000_000;
+    for (int i = start + 9; i < end; i++) {
+      int digit = chars[i] - '0';
+      if (chars[start + 8] != '.' || digit < 0 || digit > 9) {
+        throw bad(column, "a time such as 09:30:05.123");
+      }
+      nanos += digit * unit;
+      unit /= 10;
+    }
+    return seconds * DayTime.SECOND + nanos;
+  }
+
+  private int pair(int column, int at, int limit) {
+    int tens = chars[at] - '0';
+    int ones = chars[at + 1] - '0';
+    int value = tens * 10 + ones;
+    if (tens < 0 || tens > 9 || ones < 0 || ones > 9 || value >= limit) {
+      throw bad(column, "a time such as 09:30:05.123");
+    }
+    return value;
+  }
+}

@@ -1,0 +1,290 @@
+package kelvo.data.folder;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.LocalDate;
+import java.time.ZonedDateTime;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Stream;
+import kelvo.data.news.NewsFiles;
+import kelvo.engine.Progress;
+import kelvo.market.CorporateAction;
+import kelvo.market.DailyBar;
+import kelvo.market.DailyHistory;
+import kelvo.market.EventTape;
+import kelvo.market.KnownEvent;
+import kelvo.market.Security;
+import kelvo.market.SecurityFacts;
+import kelvo.market.Session;
+import kelvo.news.Catalyst;
+import kelvo.time.Phases;
+import kelvo.time.TradingCalendar;
+import kelvo.trade.Fill;
+import kelvo.trade.FillSide;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A data folder: securities, corporate actions, daily bars, known events, recorded sessions, news
+ * and fills, as docs/formats.md describes. Every fault is collected and the rest is read. Not
+ * thread-safe.
+ */
+public final class DataFolder {
+  private static final int SPLIT_IS_RECENT = 2;
+  private static final int NEWS_DAYS = 3;
+
+  private final Path root;
+  private final TradingCalendar calendar;
+  private final Faults faults = new Faults();
+
+  /**
+   * A folder.
+   *
+   * @throws IllegalArgumentException when there is no such folder
+   */
+  public DataFolder(Path root, TradingCalendar calendar) {
+    if (!Files.isDirectory(root)) {
+      throw new IllegalArgumentException(
+          "there is no folder " + root + "; name one that holds securities.csv");
+    }
+    this.root = root;
+    this.calendar = calendar;
+  }
+
+  /** The faults found so far. */
+  public List<Fault> faults() {
+    return faults.all();
+  }
+
+  /** The dates of the recorded sessions, oldest first. */
+  public List<LocalDate> sessionDates() {
+    Path sessions = root.resolve("sessions");
+    if (!Files.isDirectory(sessions)) {
+      return List.of();
+    }
+    try (Stream<Path> folders = Files.list(sessions)) {
+      return folders
+          .map(p -> p.getFileName().toString())
+          .filter(name -> name.matches("\\d{4}-\\d{2}-\\d{2}"))
+          .map(LocalDate::parse)
+          .sorted()
+          .toList();
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  /**
+   * Reads a session with all that is known beforehand.
+   *
+   * @param progress hears of the parts as they are done
+   */
+  public Session session(LocalDate date, Progress progress) {
+    List<Security> securities = securities();
+    progress.done(0.02);
+    List<CorporateAction> actions = actions();
+    Map<String, List<DailyBar>> bars = daily();
+    progress.done(0.3);
+    List<SecurityFacts> facts = new ArrayList<>(securities.size());
+    Map<String, Integer> numbers = new HashMap<>();
+    for (Security security : securities) {
+      numbers.put(security.symbol(), facts.size());
+      facts.add(facts(security, actions, bars.getOrDefault(security.symbol(), List.of()), date));
+    }
+    List<Catalyst> catalysts =
+        NewsFiles.read(root.resolve("news"), date, NEWS_DAYS, securities, faults);
+    progress.done(0.35);
+    EventTape tape = new SessionFiles(root, date, numbers, faults).read(catalysts);
+    progress.done(1);
+    return new Session(
+        calendar.hours(date), Phases.USUAL, facts, catalysts, knownEvents(date), tape);
+  }
+
+  private SecurityFacts facts(
+      Security security, List<CorporateAction> actions, List<DailyBar> bars, LocalDate date) {
+    List<CorporateAction> own =
+        actions.stream().filter(a -> a.symbol().equals(security.symbol())).toList();
+    LocalDate asOf = security.floatAsOf();
+    double ratio = asOf == null ? 1 : DailyHistory.ratioBetween(asOf, date, own);
+    return new SecurityFacts(
+        security,
+        DailyHistory.before(date, bars, own),
+        recentSplit(own, date),
+        security.floatShares() * ratio,
+        security.sharesOutstanding() * ratio);
+  }
+
+  private @Nullable CorporateAction recentSplit(List<CorporateAction> own, LocalDate date) {
+    CorporateAction recent = null;
+    for (CorporateAction action : own) {
+      if (calendar.within(action.date(), date, SPLIT_IS_RECENT)
+          && (recent == null || action.date().isAfter(recent.date()))) {
+        recent = action;
+      }
+    }
+    return recent;
+  }
+
+  private List<Security> securities() {
+    List<Security> securities = new ArrayList<>();
+    Set<String> symbols = new HashSet<>();
+    CsvFile.find(root, "securities", faults)
+        .ifPresentOrElse(
+            file ->
+                file.read(
+                    List.of("symbol", "name", "mic", "cfi"),
+                    header ->
+                        SecurityRow.of(
+                            header,
+                            security -> {
+                              if (!symbols.add(security.symbol())) {
+                                throw new IllegalArgumentException(
+                                    "each symbol once; " + security.symbol() + " was there before");
+                              }
+                              securities.add(security);
+                            })),
+            () ->
+                faults.add(
+                    new Fault("securities.csv", 0, "", "the list of securities", "no such file")));
+    return securities;
+  }
+
+  private List<CorporateAction> actions() {
+    List<CorporateAction> actions = new ArrayList<>();
+    CsvFile.find(root, "actions", faults)
+        .ifPresent(
+            file ->
+                file.read(
+                    List.of("symbol", "date", "kind", "ratio"),
+                    header -> {
+                      int symbol = header.column("symbol");
+                      int date = header.column("date");
+                      int kind = header.column("kind");
+                      int ratio = header.column("ratio");
+                      return row -> {
+                        if (!row.text(kind).equals("split")) {
+                          throw row.bad(kind, "split");
+                        }
+                        actions.add(
+                            new CorporateAction(
+                                row.text(symbol), row.date(date), row.number(ratio)));
+                      };
+                    }));
+    return actions;
+  }
+
+  private Map<String, List<DailyBar>> daily() {
+    Map<String, List<DailyBar>> bars = new HashMap<>();
+    CsvFile.find(root, "daily", faults)
+        .ifPresent(
+            file ->
+                file.read(
+                    List.of("symbol", "date", "open", "high", "low", "close", "volume"),
+                    header -> {
+                      int symbol = header.column("symbol");
+                      int date = header.column("date");
+                      int open = header.column("open");
+                      int high = header.column("high");
+                      int low = header.column("low");
+                      int close = header.column("close");
+                      int volume = header.column("volume");
+                      int trades = header.column("trades");
+                      return row ->
+                          bars.computeIfAbsent(row.word(symbol), s -> new ArrayList<>())
+                              .add(
+                                  new DailyBar(
+                                      row.date(date),
+                                      row.price(open),
+                                      row.price(high),
+                                      row.price(low),
+                                      row.price(close),
+                                      row.count(volume),
+                                      row.isEmpty(trades) ? 0 : row.count(trades)));
+                    }));
+    return bars;
+  }
+
+  private List<KnownEvent> knownEvents(LocalDate session) {
+    List<KnownEvent> events = new ArrayList<>();
+    CsvFile.find(root, "calendar", faults)
+        .ifPresent(
+            file ->
+                file.read(
+                    List.of("date", "time", "symbol", "kind", "title"),
+                    header -> {
+                      int date = header.column("date");
+                      int time = header.column("time");
+                      int symbol = header.column("symbol");
+                      int kind = header.column("kind");
+                      int title = header.column("title");
+                      return row -> {
+                        if (row.date(date).equals(session)) {
+                          events.add(
+                              new KnownEvent(
+                                  row.time(time, session),
+                                  row.text(symbol),
+                                  row.text(kind),
+                                  row.text(title)));
+                        }
+                      };
+                    }));
+    return events;
+  }
+
+  /** The fills of one session in the folder's own fills file. */
+  public List<Fill> fills(LocalDate date) {
+    return fills(root, "fills", date, faults);
+  }
+
+  /** The fills of one session in any file of the format; faults go to this folder's list. */
+  public List<Fill> fills(Path file, LocalDate date) {
+    Path folder = file.toAbsolutePath().getParent();
+    String stem = file.getFileName().toString().replaceFirst("\\.csv(\\.gz|\\.zst)?$", "");
+    if (folder == null || !Files.isRegularFile(file)) {
+      throw new IllegalArgumentException("there is no file " + file + "; name a CSV file of fills");
+    }
+    return fills(folder, stem, date, faults);
+  }
+
+  private static List<Fill> fills(Path folder, String stem, LocalDate session, Faults faults) {
+    List<Fill> fills = new ArrayList<>();
+    CsvFile.find(folder, stem, faults)
+        .ifPresent(
+            file ->
+                file.read(
+                    List.of("time", "symbol", "side", "quantity", "price"),
+                    header -> {
+                      int time = header.column("time");
+                      int symbol = header.column("symbol");
+                      int side = header.column("side");
+                      int quantity = header.column("quantity");
+                      int price = header.column("price");
+                      int fee = header.column("fee");
+                      int account = header.column("account");
+                      int order = header.column("order_id");
+                      return row -> {
+                        ZonedDateTime at = row.zoned(time);
+                        Fill fill =
+                            new Fill(
+                                at.toLocalTime().toNanoOfDay(),
+                                row.text(symbol),
+                                FillSide.of(row.text(side)),
+                                row.count(quantity),
+                                row.price(price),
+                                row.money(fee),
+                                row.text(account),
+                                row.text(order));
+                        if (at.toLocalDate().equals(session)) {
+                          fills.add(fill);
+                        }
+                      };
+                    }));
+    return fills;
+  }
+}

@@ -1,0 +1,99 @@
+package kelvo.data.folder;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.stream.IntStream;
+import kelvo.market.EventTape;
+
+/**
+ * The events of one session file in columns, until all files are there and can be merged into one
+ * tape.
+ *
+ * <p>Order: by seq where every file has it; else by time, then kind, then line.
+ */
+final class EventRows {
+  /** Writes one row to the tape. */
+  interface Writer {
+    void write(EventTape tape, EventRows rows, int row);
+  }
+
+  final Writer writer;
+  int size;
+  long[] seqs = new long[1024];
+  long[] times = new long[1024];
+  int[] symbols = new int[1024];
+  long[] firsts = new long[1024];
+  long[] seconds = new long[1024];
+  int[] thirds = new int[1024];
+  int[] fourths = new int[1024];
+  boolean hasSeq = true;
+
+  EventRows(Writer writer) {
+    this.writer = writer;
+  }
+
+  void add(long seq, long at, int symbol, long a, long b, int c, int d) {
+    if (size == times.length) {
+      grow(size * 2);
+    }
+    hasSeq &= seq >= 0;
+    seqs[size] = seq;
+    times[size] = at;
+    symbols[size] = symbol;
+    firsts[size] = a;
+    seconds[size] = b;
+    thirds[size] = c;
+    fourths[size++] = d;
+  }
+
+  private void grow(int capacity) {
+    seqs = Arrays.copyOf(seqs, capacity);
+    times = Arrays.copyOf(times, capacity);
+    symbols = Arrays.copyOf(symbols, capacity);
+    firsts = Arrays.copyOf(firsts, capacity);
+    seconds = Arrays.copyOf(seconds, capacity);
+    thirds = Arrays.copyOf(thirds, capacity);
+    fourths = Arrays.copyOf(fourths, capacity);
+  }
+
+  /** Merges files, given in the order of their kinds, into a tape. */
+  static EventTape merge(List<EventRows> files, int symbolCount) {
+    boolean bySeq = files.stream().allMatch(f -> f.hasSeq);
+    long[][] keys = files.stream().map(f -> bySeq ? f.seqs : f.times).toArray(long[][]::new);
+    int[][] orders = new int[keys.length][];
+    for (int f = 0; f < keys.length; f++) {
+      orders[f] = order(keys[f], files.get(f).size);
+    }
+    EventTape tape = new EventTape(symbolCount);
+    int[] next = new int[keys.length];
+    int total = files.stream().mapToInt(f -> f.size).sum();
+    for (int i = 0; i < total; i++) {
+      int earliest = -1;
+      long least = Long.MAX_VALUE;
+      for (int f = 0; f < next.length; f++) {
+        if (next[f] < orders[f].length && (earliest < 0 || keys[f][orders[f][next[f]]] < least)) {
+          earliest = f;
+          least = keys[f][orders[f][next[f]]];
+        }
+      }
+      EventRows rows = files.get(earliest);
+      rows.writer.write(tape, rows, orders[earliest][next[earliest]++]);
+    }
+    return tape;
+  }
+
+  /** The rows in order of their keys; rows of the same key stay in the order of their lines. */
+  private static int[] order(long[] keys, int size) {
+    int[] order = IntStream.range(0, size).toArray();
+    for (int i = 1; i < size; i++) {
+      if (keys[i] < keys[i - 1]) {
+        return IntStream.range(0, size)
+            .boxed()
+            .sorted((a, b) -> Long.compare(keys[a], keys[b]))
+            .mapToInt(x -> x)
+            .toArray();
+      }
+    }
+    return order;
+  }
+}

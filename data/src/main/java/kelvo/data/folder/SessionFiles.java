@@ -1,0 +1,190 @@
+package kelvo.data.folder;
+
+import java.nio.file.Path;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.CompletableFuture;
+import kelvo.market.EventTape;
+import kelvo.market.SaleCondition;
+import kelvo.market.TradingState;
+import kelvo.news.Catalyst;
+
+/** Reads the files of one session: trades, quotes, status. */
+final class SessionFiles {
+  private final Path folder;
+  private final LocalDate date;
+  private final Map<String, Integer> numbers;
+  private final Faults faults;
+  private final List<String> reasons = new ArrayList<>();
+
+  /**
+   * The files in {@code sessions/DATE}.
+   *
+   * @param numbers the number of each symbol of the securities file
+   */
+  SessionFiles(Path root, LocalDate date, Map<String, Integer> numbers, Faults faults) {
+    this.folder = root;
+    this.date = date;
+    this.numbers = numbers;
+    this.faults = faults;
+  }
+
+  /** Reads all files and merges them with the arrival of news. */
+  EventTape read(List<Catalyst> catalysts) {
+    CompletableFuture<EventRows> quotes = CompletableFuture.supplyAsync(this::quotes);
+    EventRows trades = trades();
+    List<EventRows> files = List.of(status(), quotes.join(), trades, news(catalysts));
+    return EventRows.merge(files.stream().filter(f -> f.size > 0).toList(), numbers.size());
+  }
+
+  private EventRows trades() {
+    EventRows rows =
+        new EventRows(
+            (tape, r, i) ->
+                tape.trade(r.times[i], r.symbols[i], r.firsts[i], r.seconds[i], r.thirds[i]));
+    Map<String, Integer> sets = new HashMap<>();
+    read(
+        "trades",
+        List.of("time", "symbol", "price", "size", "conditions"),
+        header -> {
+          int time = header.column("time");
+          int symbol = header.column("symbol");
+          int price = header.column("price");
+          int size = header.column("size");
+          int conditions = header.column("conditions");
+          int seq = header.column("seq");
+          return row ->
+              rows.add(
+                  seq(row, seq),
+                  row.time(time, date),
+                  number(row, symbol),
+                  row.price(price),
+                  row.count(size),
+                  conditions(row, conditions, sets),
+                  0);
+        });
+    return rows;
+  }
+
+  private EventRows quotes() {
+    EventRows rows =
+        new EventRows(
+            (tape, r, i) ->
+                tape.quote(
+                    r.times[i],
+                    r.symbols[i],
+                    r.firsts[i],
+                    r.thirds[i],
+                    r.seconds[i],
+                    r.fourths[i]));
+    read(
+        "quotes",
+        List.of("time", "symbol", "bid", "bid_size", "ask", "ask_size"),
+        header -> {
+          int time = header.column("time");
+          int symbol = header.column("symbol");
+          int bid = header.column("bid");
+          int bidSize = header.column("bid_size");
+          int ask = header.column("ask");
+          int askSize = header.column("ask_size");
+          int seq = header.column("seq");
+          return row ->
+              rows.add(
+                  seq(row, seq),
+                  row.time(time, date),
+                  number(row, symbol),
+                  row.priceOrNone(bid),
+                  row.priceOrNone(ask),
+                  shares(row, bidSize),
+                  shares(row, askSize));
+        });
+    return rows;
+  }
+
+  private EventRows status() {
+    EventRows rows =
+        new EventRows(
+            (tape, r, i) ->
+                tape.status(
+                    r.times[i],
+                    r.symbols[i],
+                    TradingState.values()[r.thirds[i]],
+                    reasons.get(r.fourths[i])));
+    read(
+        "status",
+        List.of("time", "symbol", "state", "reason"),
+        header -> {
+          int time = header.column("time");
+          int symbol = header.column("symbol");
+          int state = header.column("state");
+          int reason = header.column("reason");
+          int seq = header.column("seq");
+          return row -> {
+            TradingState to = TradingState.of(row.text(state));
+            long at = row.time(time, date);
+            int number = number(row, symbol);
+            reasons.add(row.word(reason));
+            rows.add(seq(row, seq), at, number, 0, 0, to.ordinal(), reasons.size() - 1);
+          };
+        });
+    return rows;
+  }
+
+  private EventRows news(List<Catalyst> catalysts) {
+    EventRows rows =
+        new EventRows((tape, r, i) -> tape.news(r.times[i], r.symbols[i], r.thirds[i]));
+    for (int item = 0; item < catalysts.size(); item++) {
+      for (String symbol : catalysts.get(item).symbols()) {
+        Integer number = numbers.get(symbol);
+        if (number != null) {
+          rows.add(-1, catalysts.get(item).at(), number, 0, 0, item, 0);
+        }
+      }
+    }
+    return rows;
+  }
+
+  private void read(String name, List<String> required, CsvFile.HeaderReader header) {
+    CsvFile.find(folder, "sessions/" + date + "/" + name, faults)
+        .ifPresent(file -> file.read(required, header));
+  }
+
+  private static long seq(CsvRow row, int column) {
+    return column < 0 ? -1 : row.count(column);
+  }
+
+  private static int shares(CsvRow row, int column) {
+    return row.isEmpty(column) ? 0 : (int) Math.min(Integer.MAX_VALUE, row.count(column));
+  }
+
+  private int number(CsvRow row, int column) {
+    Integer number = numbers.get(row.word(column));
+    if (number == null) {
+      throw row.bad(column, "a symbol of the securities file");
+    }
+    return number;
+  }
+
+  private static int conditions(CsvRow row, int column, Map<String, Integer> sets) {
+    String text = row.word(column);
+    Integer known = sets.get(text);
+    if (known == null) {
+      int bits = 0;
+      for (String word : text.isBlank() ? new String[0] : text.strip().split("\\s+")) {
+        bits |=
+            SaleCondition.of(word)
+                .orElseThrow(
+                    () ->
+                        row.bad(
+                            column, "sale conditions such as \"regular\" or \"extended odd_lot\""))
+                .bit();
+      }
+      known = bits;
+      sets.put(text, known);
+    }
+    return known;
+  }
+}

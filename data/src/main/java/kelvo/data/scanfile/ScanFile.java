@@ -1,0 +1,218 @@
+package kelvo.data.scanfile;
+
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Stream;
+import kelvo.field.Field;
+import kelvo.field.FieldCatalogue;
+import kelvo.rule.Rule;
+import kelvo.rule.RuleSentence;
+import kelvo.scan.Scan;
+import kelvo.scan.Side;
+import kelvo.scan.SortOrder;
+import kelvo.time.DayTime;
+import kelvo.time.Phases;
+import kelvo.trigger.Trigger;
+import org.jspecify.annotations.Nullable;
+
+/** Reads scans from JSON files, as docs/formats.md describes. */
+public final class ScanFile {
+  private static final ObjectMapper JSON = new ObjectMapper();
+  private static final int USUAL_LIMIT = 50;
+
+  private final String name;
+  private final JsonNode root;
+  private final Phases phases;
+
+  private ScanFile(String name, JsonNode root, Phases phases) {
+    this.name = name;
+    this.root = root;
+    this.phases = phases;
+  }
+
+  /**
+   * A scan file that cannot be read; the message names the file, the place and what was expected.
+   */
+  public static final class ScanFileException extends RuntimeException {
+    private static final long serialVersionUID = 1L;
+
+    ScanFileException(String message, @Nullable Throwable cause) {
+      super(message, cause);
+    }
+  }
+
+  /**
+   * Reads one file.
+   *
+   * @throws ScanFileException when it holds no scan
+   */
+  public static Scan read(Path file, Phases phases) {
+    String name = String.valueOf(file.getFileName());
+    try {
+      return parse(name, Files.readString(file), phases);
+    } catch (IOException e) {
+      throw new ScanFileException(name + ": cannot be read; check the path " + file, e);
+    }
+  }
+
+  /** Reads a scan from JSON text; {@code name} stands for the file in messages. */
+  public static Scan parse(String name, String json, Phases phases) {
+    try {
+      return new ScanFile(name, JSON.readTree(json), phases).scan();
+    } catch (JsonProcessingException e) {
+      throw new ScanFileException(
+          name
+              + ", line "
+              + e.getLocation().getLineNr()
+              + ": expected JSON; "
+              + e.getOriginalMessage(),
+          e);
+    }
+  }
+
+  /** Reads every .json file of a folder, by name; none when there is no folder. */
+  public static List<Scan> readAll(Path folder, Phases phases) {
+    if (!Files.isDirectory(folder)) {
+      return List.of();
+    }
+    try (Stream<Path> files = Files.list(folder)) {
+      return files
+          .filter(f -> f.toString().endsWith(".json"))
+          .sorted()
+          .map(f -> read(f, phases))
+          .toList();
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  /** The scans that ship with Kelvo, in the order of the day. */
+  public static List<Scan> shipped(Phases phases) {
+    return shippedFiles().stream().map(file -> parse(file, shippedText(file), phases)).toList();
+  }
+
+  /** The names of the shipped scan files. */
+  public static List<String> shippedFiles() {
+    return shippedText("index.txt").lines().filter(line -> !line.isBlank()).toList();
+  }
+
+  /** The text of a shipped scan file. */
+  public static String shippedText(String file) {
+    try (InputStream in = ScanFile.class.getResourceAsStream("/kelvo/data/scans/" + file)) {
+      if (in == null) {
+        throw new IllegalStateException("the scan " + file + " is missing from this build");
+      }
+      return new String(in.readAllBytes(), java.nio.charset.StandardCharsets.UTF_8);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  private Scan scan() {
+    if (root.path("kelvo").asInt() != 1) {
+      throw wrong("kelvo", "1, the version of the format", root.path("kelvo").asText());
+    }
+    List<String> window = texts("window");
+    List<Trigger> triggers = new ArrayList<>();
+    texts("triggers").forEach(t -> triggers.addAll(at("triggers", () -> Trigger.parse(t))));
+    return at(
+        "scan",
+        () ->
+            new Scan(
+                root.path("name").asText(),
+                window.isEmpty()
+                    ? DayTime.FIRST
+                    : at("window", () -> DayTime.parse(window.getFirst())),
+                window.size() < 2 ? DayTime.LAST : at("window", () -> DayTime.parse(window.get(1))),
+                rules("rules", root.path("rules")),
+                anyOf(),
+                triggers,
+                fold(),
+                at("side", () -> Side.of(root.path("side").asText("both"))),
+                root.path("limit").asInt(USUAL_LIMIT),
+                sort(),
+                columns()));
+  }
+
+  private List<Rule> rules(String place, JsonNode sentences) {
+    List<Rule> rules = new ArrayList<>();
+    for (int i = 0; i < sentences.size(); i++) {
+      String sentence = sentences.get(i).asText();
+      rules.add(at(place + " " + (i + 1), () -> RuleSentence.parse(sentence, phases)));
+    }
+    return rules;
+  }
+
+  private List<List<Rule>> anyOf() {
+    List<List<Rule>> groups = new ArrayList<>();
+    root.path("any")
+        .forEach(group -> groups.add(rules("any, group " + (groups.size() + 1) + ", rule", group)));
+    return groups;
+  }
+
+  private long fold() {
+    String text = root.path("fold").asText("15m");
+    if (!text.matches("\\d{1,4}[msh]")) {
+      throw wrong("fold", "a time such as 15m", text);
+    }
+    long n = Long.parseLong(text.substring(0, text.length() - 1));
+    return n
+        * (text.endsWith("h")
+            ? DayTime.HOUR
+            : text.endsWith("m") ? DayTime.MINUTE : DayTime.SECOND);
+  }
+
+  private List<SortOrder> sort() {
+    List<SortOrder> orders = new ArrayList<>();
+    for (String text : texts("sort")) {
+      var matcher =
+          java.util.regex.Pattern.compile("(?:from (\\d\\d:\\d\\d) )?(.+?)(?: (up|down))?")
+              .matcher(text);
+      if (!matcher.matches()) {
+        throw wrong("sort", "such as \"from 10:00 change % down\"", text);
+      }
+      long from = matcher.group(1) == null ? 0 : at("sort", () -> DayTime.parse(matcher.group(1)));
+      orders.add(
+          new SortOrder(
+              from,
+              at("sort", () -> FieldCatalogue.number(matcher.group(2))),
+              !"up".equals(matcher.group(3))));
+    }
+    return orders;
+  }
+
+  private List<Field> columns() {
+    List<Field> columns = new ArrayList<>();
+    for (String words : texts("columns")) {
+      columns.add(FieldCatalogue.find(words).orElseThrow(() -> wrong("columns", "a field", words)));
+    }
+    return columns;
+  }
+
+  private List<String> texts(String key) {
+    List<String> texts = new ArrayList<>();
+    root.path(key).forEach(node -> texts.add(node.asText()));
+    return texts;
+  }
+
+  private <T> T at(String place, java.util.function.Supplier<T> read) {
+    try {
+      return read.get();
+    } catch (IllegalArgumentException e) {
+      throw new ScanFileException(name + ", " + place + ": " + e.getMessage(), e);
+    }
+  }
+
+  private ScanFileException wrong(String place, String expected, String found) {
+    return new ScanFileException(
+        name + ", " + place + ": expected " + expected + ", found \"" + found + "\"", null);
+  }
+}

@@ -1,0 +1,3 @@
+package kelvo.desktop;
+
+record A(int b) {}

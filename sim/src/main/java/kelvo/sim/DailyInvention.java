@@ -1,0 +1,69 @@
+package kelvo.sim;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.SplittableRandom;
+import kelvo.market.DailyBar;
+import kelvo.market.Price;
+import kelvo.time.TradingCalendar;
+
+/** Invents daily bars that end at a security's previous close. */
+final class DailyInvention {
+  private final List<LocalDate> dates = new ArrayList<>();
+  private final long seed;
+
+  DailyInvention(DemoSize size, long seed, TradingCalendar calendar) {
+    this.seed = seed;
+    LocalDate day = size.session();
+    for (int i = 0; i < size.days(); i++) {
+      day = calendar.before(day);
+      dates.addFirst(day);
+    }
+  }
+
+  List<DailyBar> bars(int number, InventedStock stock) {
+    SplittableRandom random = new SplittableRandom(seed * 7_368_787 + number);
+    double[] closes = new double[dates.size()];
+    double trend = stock.story() != null ? 0.0012 : 0.0006 * random.nextGaussian();
+    double close = stock.previousClose();
+    for (int i = closes.length - 1; i >= 0; i--) {
+      closes[i] = close;
+      double shock = random.nextInt(60) == 0 ? 3 : 1;
+      close =
+          Math.max(
+              0.05,
+              close / Math.exp(trend + shock * stock.dailyVolatility() * random.nextGaussian()));
+    }
+    List<DailyBar> bars = new ArrayList<>(closes.length);
+    for (int i = 0; i < closes.length; i++) {
+      bars.add(bar(i, closes, stock, random));
+    }
+    return bars;
+  }
+
+  private DailyBar bar(int i, double[] closes, InventedStock stock, SplittableRandom random) {
+    double before = i == 0 ? closes[i] : closes[i - 1];
+    double open = before * Math.exp(0.3 * stock.dailyVolatility() * random.nextGaussian());
+    double reach = stock.dailyVolatility() * Math.abs(random.nextGaussian()) * 0.6;
+    long top = units(Math.max(open, closes[i]) * (1 + reach));
+    long bottom = units(Math.min(open, closes[i]) * (1 - Math.min(0.5, reach)));
+    double busy =
+        Math.exp(0.35 * random.nextGaussian()) * (1 + 12 * Math.abs(closes[i] / before - 1));
+    long volume = Math.max(100, Math.round(stock.averageVolume() * busy));
+    return new DailyBar(
+        dates.get(i),
+        Math.clamp(units(open), bottom, top),
+        top,
+        bottom,
+        Math.clamp(units(closes[i]), bottom, top),
+        volume,
+        Math.max(1, volume / 170));
+  }
+
+  /** At the tick, above zero. */
+  private static long units(double dollars) {
+    long tick = dollars < 1 ? 1 : 100;
+    return Math.max(tick, Math.round(dollars * Price.DOLLAR / tick) * tick);
+  }
+}
