@@ -14,7 +14,9 @@ import picocli.CommandLine.Command;
       MatchesCommand.class,
       HitsCommand.class,
       ReviewCommand.class,
-      SimCommand.class
+      SimCommand.class,
+      OpenCommand.class,
+      DemoCommand.class
     })
 public final class Kelvo implements Runnable {
   @Override

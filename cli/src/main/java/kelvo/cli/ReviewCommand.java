@@ -7,6 +7,7 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.concurrent.Callable;
 import kelvo.data.ledger.Ledger;
+import kelvo.desktop.shell.OpenedDay;
 import kelvo.engine.Program;
 import kelvo.engine.Progress;
 import kelvo.engine.SessionRun;
@@ -64,7 +65,7 @@ final class ReviewCommand implements Callable<Integer> {
 
   /** What the folder's ledger knows of the day, with these fills. */
   private DayBook book(List<Fill> dayFills) {
-    Path file = arguments.folder.resolve("ledger.sqlite");
+    Path file = arguments.folder.resolve(OpenedDay.LEDGER);
     if (!Files.exists(file)) {
       return DayBook.EMPTY.withFills(dayFills);
     }

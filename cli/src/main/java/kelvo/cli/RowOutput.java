@@ -46,6 +46,7 @@ final class RowOutput {
         CsvWriter csv = CsvWriter.builder().build(writer);
         csv.writeRecord(columns);
         rows.forEach(csv::writeRecord);
+        csv.flush();
       }
       writer.flush();
     } catch (IOException e) {

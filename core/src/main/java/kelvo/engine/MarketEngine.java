@@ -104,7 +104,7 @@ public final class MarketEngine {
       return;
     }
     if (board.windowed() != 0) {
-      scheduleExpiry(state);
+      scheduleExpiry(state, now);
     }
     edges(state, board.edges(), now);
     if ((effect & ~Effect.PRICE) != 0) {
@@ -151,7 +151,7 @@ public final class MarketEngine {
     }
     for (int id = wheel.poll(second); id >= 0; id = wheel.poll(second)) {
       edges(states[id], board.windowed(), moment);
-      scheduleExpiry(states[id]);
+      scheduleExpiry(states[id], moment);
     }
     if (board.timed() != 0) {
       minutesPass(moment);
@@ -168,8 +168,8 @@ public final class MarketEngine {
     }
   }
 
-  private void scheduleExpiry(SymbolState state) {
-    long change = state.lastFiveMinutes().nextChange();
+  private void scheduleExpiry(SymbolState state, long now) {
+    long change = state.lastFiveMinutes().nextChange(now);
     if (change != Long.MAX_VALUE) {
       int due = (int) ((change + DayTime.SECOND - 1) / DayTime.SECOND);
       wheel.schedule(state.id(), Math.max(due, second + 1));
@@ -289,7 +289,7 @@ public final class MarketEngine {
       states[i].copyFrom(checkpoint.states()[i]);
       withNews.set(i, states[i].newsItems() > 0);
       if (board.windowed() != 0) {
-        scheduleExpiry(states[i]);
+        scheduleExpiry(states[i], clock);
       }
     }
   }

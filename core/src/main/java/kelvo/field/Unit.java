@@ -44,6 +44,17 @@ public enum Unit {
     };
   }
 
+  /** A shown number with its unit where that is a sign: $4.20, 12.4%, 1.50x. */
+  public String withSign(String text) {
+    return switch (this) {
+      case PRICE, MONEY -> text.startsWith("-") ? "-$" + text.substring(1) : "$" + text;
+      case PERCENT -> text + "%";
+      case TIMES -> text + "x";
+      case MINUTES -> text + " min";
+      default -> text;
+    };
+  }
+
   /** The number for files and exports: plain, in the field's unit, at most six decimals. */
   public String plain(double value) {
     if (Double.isNaN(value)) {

@@ -25,6 +25,7 @@ public final class SlidingVolume {
 
   /** Adds a print at its own time. */
   void add(long at, long size) {
+    expire(at);
     if (count == times.length) {
       resize(Math.max(FIRST_CAPACITY, count * 2));
     }
@@ -52,8 +53,9 @@ public final class SlidingVolume {
     return count;
   }
 
-  /** When the oldest print leaves the window; Long.MAX_VALUE when it is empty. */
-  public long nextChange() {
+  /** When the oldest print in the window leaves it; Long.MAX_VALUE when it is empty. */
+  public long nextChange(long now) {
+    expire(now);
     return count == 0 ? Long.MAX_VALUE : times[head] + span;
   }
 

@@ -30,15 +30,15 @@ public final class DemoTrader {
 
   private static final List<Order> ORDERS =
       List.of(
-          new Order("09:31:20", "TIDARC", FillSide.BUY, 600),
-          new Order("09:38:05", "TIDARC", FillSide.BUY, 300),
+          new Order("09:02:10", "TIDARC", FillSide.BUY, 600),
+          new Order("09:04:30", "TIDARC", FillSide.BUY, 300),
           new Order("10:02:40", "TIDARC", FillSide.SELL, 500),
           new Order("10:19:10", "TIDARC", FillSide.SELL, 400),
           new Order("10:58:15", "KELPOR", FillSide.BUY, 800),
           new Order("11:31:00", "KELPOR", FillSide.SELL, 800),
           new Order("11:44:30", "MARKTA", FillSide.BUY, 100),
           new Order("12:21:45", "MARKTA", FillSide.SELL, 100),
-          new Order("13:52:10", "GENSED", FillSide.SHORT, 700),
+          new Order("13:38:30", "GENSED", FillSide.SHORT, 700),
           new Order("15:24:00", "GENSED", FillSide.COVER, 700));
 
   private DemoTrader() {}

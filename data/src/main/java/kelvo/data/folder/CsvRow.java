@@ -9,6 +9,7 @@ import java.util.HashMap;
 import java.util.Map;
 import kelvo.market.Price;
 import kelvo.time.DayTime;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The current row of a CSV file. One object serves all rows: fields are read from the characters
@@ -16,9 +17,10 @@ import kelvo.time.DayTime;
  */
 final class CsvRow extends AbstractBaseCsvCallbackHandler<CsvRow> {
   private static final int MOST_DIGITS = 15;
+  private static final int WORD_SLOTS = 1 << 15;
 
   private final Map<String, LocalDate> dates = new HashMap<>();
-  private final Map<String, String> words = new HashMap<>();
+  private final @Nullable String[] words = new @Nullable String[WORD_SLOTS];
   private String[] columns = {};
   private char[] chars = new char[256];
   private int[] ends = new int[16];
@@ -99,7 +101,34 @@ final class CsvRow extends AbstractBaseCsvCallbackHandler<CsvRow> {
 
   /** The text of a column, one object for equal texts. For columns with few different words. */
   String word(int column) {
-    return words.computeIfAbsent(text(column), w -> w);
+    if (isEmpty(column)) {
+      return "";
+    }
+    int start = start(column);
+    int length = ends[column] - start;
+    int hash = 0;
+    for (int i = start; i < start + length; i++) {
+      hash = 31 * hash + chars[i];
+    }
+    int slot = (hash ^ hash >>> 15) & (WORD_SLOTS - 1);
+    String known = words[slot];
+    if (known == null || !sameAs(known, start, length)) {
+      known = text(column);
+      words[slot] = known;
+    }
+    return known;
+  }
+
+  private boolean sameAs(String word, int start, int length) {
+    if (word.length() != length) {
+      return false;
+    }
+    for (int i = 0; i < length; i++) {
+      if (word.charAt(i) != chars[start + i]) {
+        return false;
+      }
+    }
+    return true;
   }
 
   boolean isEmpty(int column) {
@@ -180,7 +209,7 @@ final class CsvRow extends AbstractBaseCsvCallbackHandler<CsvRow> {
 
   /** A date such as 2031-03-12. */
   LocalDate date(int column) {
-    String text = text(column);
+    String text = word(column);
     LocalDate known = dates.get(text);
     if (known == null) {
       try {

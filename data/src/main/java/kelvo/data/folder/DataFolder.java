@@ -12,6 +12,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.concurrent.CompletableFuture;
 import java.util.stream.Stream;
 import kelvo.data.news.NewsFiles;
 import kelvo.engine.Progress;
@@ -86,30 +87,33 @@ public final class DataFolder {
    * @param progress hears of the parts as they are done
    */
   public Session session(LocalDate date, Progress progress) {
+    CompletableFuture<Map<String, List<DailyBar>>> daily =
+        CompletableFuture.supplyAsync(this::daily);
     List<Security> securities = securities();
-    progress.done(0.02);
-    List<CorporateAction> actions = actions();
-    Map<String, List<DailyBar>> bars = daily();
-    progress.done(0.3);
-    List<SecurityFacts> facts = new ArrayList<>(securities.size());
+    Map<String, List<CorporateAction>> actions = actions();
     Map<String, Integer> numbers = new HashMap<>();
-    for (Security security : securities) {
-      numbers.put(security.symbol(), facts.size());
-      facts.add(facts(security, actions, bars.getOrDefault(security.symbol(), List.of()), date));
-    }
+    securities.forEach(security -> numbers.put(security.symbol(), numbers.size()));
     List<Catalyst> catalysts =
         NewsFiles.read(root.resolve("news"), date, NEWS_DAYS, securities, faults);
-    progress.done(0.35);
+    progress.done(0.1);
     EventTape tape = new SessionFiles(root, date, numbers, faults).read(catalysts);
+    progress.done(0.7);
+    Map<String, List<DailyBar>> bars = daily.join();
+    progress.done(0.9);
+    List<SecurityFacts> facts =
+        securities.parallelStream().map(security -> facts(security, actions, bars, date)).toList();
     progress.done(1);
     return new Session(
         calendar.hours(date), Phases.USUAL, facts, catalysts, knownEvents(date), tape);
   }
 
   private SecurityFacts facts(
-      Security security, List<CorporateAction> actions, List<DailyBar> bars, LocalDate date) {
-    List<CorporateAction> own =
-        actions.stream().filter(a -> a.symbol().equals(security.symbol())).toList();
+      Security security,
+      Map<String, List<CorporateAction>> actions,
+      Map<String, List<DailyBar>> daily,
+      LocalDate date) {
+    List<DailyBar> bars = daily.getOrDefault(security.symbol(), List.of());
+    List<CorporateAction> own = actions.getOrDefault(security.symbol(), List.of());
     LocalDate asOf = security.floatAsOf();
     double ratio = asOf == null ? 1 : DailyHistory.ratioBetween(asOf, date, own);
     return new SecurityFacts(
@@ -155,8 +159,8 @@ public final class DataFolder {
     return securities;
   }
 
-  private List<CorporateAction> actions() {
-    List<CorporateAction> actions = new ArrayList<>();
+  private Map<String, List<CorporateAction>> actions() {
+    Map<String, List<CorporateAction>> actions = new HashMap<>();
     CsvFile.find(root, "actions", faults)
         .ifPresent(
             file ->
@@ -171,9 +175,12 @@ public final class DataFolder {
                         if (!row.text(kind).equals("split")) {
                           throw row.bad(kind, "split");
                         }
-                        actions.add(
+                        CorporateAction action =
                             new CorporateAction(
-                                row.text(symbol), row.date(date), row.number(ratio)));
+                                row.text(symbol), row.date(date), row.number(ratio));
+                        actions
+                            .computeIfAbsent(action.symbol(), s -> new ArrayList<>())
+                            .add(action);
                       };
                     }));
     return actions;

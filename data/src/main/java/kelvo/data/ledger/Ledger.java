@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalLong;
 import java.util.concurrent.BlockingQueue;
+import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.atomic.AtomicLong;
 import java.util.concurrent.atomic.AtomicReference;
@@ -36,6 +37,9 @@ public final class Ledger implements AutoCloseable {
 
   private interface Write {
     void on(Handle handle);
+
+    /** Called when its batch is over. */
+    default void afterCommit() {}
   }
 
   private static final Write STOP = handle -> {};
@@ -117,6 +121,7 @@ public final class Ledger implements AutoCloseable {
               + batch.size()
               + " entries are not saved; free some disk space and open the day again.");
     }
+    batch.forEach(Write::afterCommit);
   }
 
   /** How many writes are safe on disk since this ledger was opened. */
@@ -283,6 +288,26 @@ public final class Ledger implements AutoCloseable {
                 .select("select count(*) from hit where day = ?", day.toString())
                 .mapTo(Long.class)
                 .one());
+  }
+
+  /** Waits until all that has been asked for so far is on disk or has failed. */
+  public void awaitSaved() {
+    CountDownLatch done = new CountDownLatch(1);
+    add(
+        new Write() {
+          @Override
+          public void on(Handle handle) {}
+
+          @Override
+          public void afterCommit() {
+            done.countDown();
+          }
+        });
+    try {
+      done.await();
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+    }
   }
 
   /** Waits until all that has been asked for is on disk, then stops the writer. */

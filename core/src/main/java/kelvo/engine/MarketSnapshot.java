@@ -1,0 +1,102 @@
+package kelvo.engine;
+
+import java.util.List;
+import kelvo.market.DailyChart;
+import kelvo.market.Halts;
+import kelvo.market.MinuteBar;
+import kelvo.market.Price;
+import kelvo.market.RecentPrints;
+import kelvo.market.SecurityFacts;
+import kelvo.market.TradingState;
+import kelvo.market.Weather;
+import kelvo.news.Catalyst;
+import kelvo.scan.Hit;
+import kelvo.scan.Matches;
+import kelvo.scan.WhyEmpty;
+import kelvo.watch.Check;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Everything that a window shows at one moment of a session. Immutable.
+ *
+ * @param moment the clock, {@link kelvo.time.DayTime}
+ * @param events how many events have been applied
+ * @param scanName the scan whose matches are listed
+ * @param matches who fits it, at most its limit
+ * @param matching how many fit it in all
+ * @param whyEmpty the answer when nobody does; null otherwise
+ * @param gaps common stocks that gap
+ * @param hits all hits so far, oldest first
+ * @param halts securities that do not trade now
+ * @param weather the market as a whole
+ * @param cards the symbols followed, in the order asked for
+ * @param focus the symbol in focus; null for none
+ */
+public record MarketSnapshot(
+    long moment,
+    int events,
+    String scanName,
+    List<Matches.Row> matches,
+    int matching,
+    @Nullable WhyEmpty whyEmpty,
+    List<Gap> gaps,
+    List<Hit> hits,
+    List<Halted> halts,
+    Weather weather,
+    List<Card> cards,
+    @Nullable Focus focus) {
+  /**
+   * A dot of the gap field.
+   *
+   * @param percent the gap
+   * @param dollarVolume since 04:00, dollars
+   * @param turnover volume over float; NaN when the float is unknown
+   * @param thin whether so little traded that the gap may mean nothing
+   */
+  public record Gap(
+      int security,
+      String symbol,
+      String sector,
+      double percent,
+      double dollarVolume,
+      double turnover,
+      boolean thin) {}
+
+  /** A security that does not trade, since when and why. */
+  public record Halted(String symbol, TradingState state, long since, String reason) {}
+
+  /**
+   * A symbol followed.
+   *
+   * @param price {@link Price} units
+   * @param changePercent from the previous close; NaN when unknown
+   * @param volume since 04:00
+   * @param spark minute closes since 04:00, dollars
+   */
+  public record Card(
+      String symbol, long price, double changePercent, double volume, double[] spark) {}
+
+  /** The symbol in focus with all that its parts show. */
+  public record Focus(
+      int security,
+      SecurityFacts facts,
+      long price,
+      String priceSource,
+      double change,
+      double changePercent,
+      long bid,
+      long ask,
+      List<Fact> known,
+      List<Check> checks,
+      List<MinuteBar> minutes,
+      long premarketHigh,
+      DailyChart daily,
+      RecentPrints prints,
+      List<Catalyst> news,
+      List<Hit> hits,
+      Halts halts,
+      boolean split) {}
+
+  /** A field's words and its value as shown; an empty value is unknown. */
+  public record Fact(String words, String value, String meaning) {}
+}

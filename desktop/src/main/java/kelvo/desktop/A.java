@@ -1,3 +1,0 @@
-package kelvo.desktop;
-
-record A(int b) {}

@@ -1,0 +1,90 @@
+package kelvo.desktop.focus;
+
+import java.util.List;
+import javafx.geometry.HPos;
+import javafx.scene.control.Label;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.ColumnConstraints;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import kelvo.engine.MarketSnapshot;
+import kelvo.watch.Check;
+import org.jspecify.annotations.Nullable;
+
+/** The numbers about a symbol, and the checks of the morning beside them. */
+final class FactsPart extends HBox {
+  private static final int FACT_ROWS = 12;
+
+  private final GridPane facts = new GridPane(8, 1);
+  private final GridPane checks = new GridPane(8, 1);
+
+  FactsPart() {
+    super(20);
+    setAccessibleText("Facts and checks");
+    getStyleClass().add("part");
+    getChildren().addAll(facts, checks);
+    HBox.setHgrow(facts, Priority.ALWAYS);
+    for (int i = 0; i < 2; i++) {
+      ColumnConstraints words = new ColumnConstraints();
+      words.setMinWidth(86);
+      ColumnConstraints value = new ColumnConstraints();
+      value.setHalignment(HPos.RIGHT);
+      value.setMinWidth(54);
+      facts.getColumnConstraints().addAll(words, value);
+    }
+    checks.setMinWidth(206);
+  }
+
+  void show(MarketSnapshot.@Nullable Focus focus) {
+    facts.getChildren().clear();
+    checks.getChildren().clear();
+    if (focus == null) {
+      return;
+    }
+    for (int i = 0; i < focus.known().size(); i++) {
+      fact(focus.known().get(i), i % FACT_ROWS, i / FACT_ROWS * 2);
+    }
+    for (int i = 0; i < focus.checks().size(); i++) {
+      check(focus.checks().get(i), i);
+    }
+  }
+
+  private void fact(MarketSnapshot.Fact fact, int row, int column) {
+    Label words = label(fact.words(), "faded", "small");
+    words.setTooltip(new Tooltip(fact.meaning()));
+    Label value =
+        label(
+            fact.value().isEmpty() ? "unknown" : fact.value(),
+            "small",
+            fact.value().isEmpty() ? "faded" : "strong");
+    facts.add(words, column, row);
+    facts.add(value, column + 1, row);
+  }
+
+  private void check(Check check, int row) {
+    String tone =
+        switch (check.result()) {
+          case PASS -> "tone-up";
+          case WARN -> "tone-catalyst";
+          case FAIL -> "tone-down";
+          case UNKNOWN -> "faded";
+        };
+    String sign =
+        switch (check.result()) {
+          case PASS -> "✓ ";
+          case WARN -> "! ";
+          case FAIL -> "✗ ";
+          case UNKNOWN -> "? ";
+        };
+    checks.add(label(sign + check.result().word(), "small", tone), 0, row);
+    checks.add(label(check.name(), "small", "faded"), 1, row);
+    checks.add(label(check.detail(), "small"), 2, row);
+  }
+
+  private static Label label(String text, String... styles) {
+    Label label = new Label(text);
+    label.getStyleClass().addAll(List.of(styles));
+    return label;
+  }
+}

@@ -1,0 +1,101 @@
+package kelvo.desktop.focus;
+
+import java.util.List;
+import javafx.geometry.Orientation;
+import javafx.scene.Node;
+import javafx.scene.control.SplitPane;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import kelvo.desktop.chart.DailyPriceChart;
+import kelvo.desktop.chart.IntradayChart;
+import kelvo.desktop.shell.Workspace;
+import kelvo.engine.MarketSnapshot;
+import kelvo.trade.Fill;
+
+/**
+ * The one symbol in focus: header, charts, and below them facts with checks, prints, news or the
+ * plan.
+ */
+public final class FocusSide extends BorderPane {
+  private final Workspace workspace;
+  private final FocusHeader header = new FocusHeader();
+  private final IntradayChart minutes = new IntradayChart();
+  private final DailyPriceChart days = new DailyPriceChart();
+  private final FactsPart facts = new FactsPart();
+  private final PrintsPart prints = new PrintsPart();
+  private final NewsPart news = new NewsPart();
+  private final PlanPart plan;
+
+  /** The focus side of a window. */
+  public FocusSide(Workspace workspace) {
+    this.workspace = workspace;
+    plan = new PlanPart(workspace);
+    setTop(header);
+    SplitPane charts = new SplitPane(minutes, days, lower());
+    charts.setOrientation(Orientation.VERTICAL);
+    charts.setDividerPositions(0.42, 0.64);
+    setCenter(charts);
+    workspace.snapshot().addListener((o, was, is) -> show());
+    workspace.book().addListener((o, was, is) -> show());
+    workspace.theme().addListener((o, was, is) -> theme());
+    theme();
+  }
+
+  private Node lower() {
+    BorderPane lower = new BorderPane(facts);
+    lower.getStyleClass().add("card");
+    HBox tabs = new HBox(4);
+    tabs.getStyleClass().add("part");
+    ToggleGroup group = new ToggleGroup();
+    for (Node part : List.of(facts, prints, news, plan)) {
+      ToggleButton button = new ToggleButton(part.getAccessibleText());
+      button.getStyleClass().setAll("toggle-button", "small-button");
+      button.setToggleGroup(group);
+      button.setSelected(part == facts);
+      button.setOnAction(
+          e -> {
+            button.setSelected(true);
+            lower.setCenter(part);
+          });
+      tabs.getChildren().add(button);
+    }
+    lower.setTop(new VBox(tabs));
+    lower.setMinHeight(120);
+    return lower;
+  }
+
+  private void theme() {
+    minutes.theme(workspace.theme().get());
+    days.theme(workspace.theme().get());
+    prints.theme(workspace.theme().get());
+  }
+
+  private void show() {
+    MarketSnapshot shown = workspace.snapshot().get();
+    if (shown == null) {
+      return;
+    }
+    MarketSnapshot.Focus focus = shown.focus();
+    String symbol = focus == null ? "" : focus.facts().symbol();
+    List<Fill> fills =
+        workspace.book().get().fillsUntil(shown.moment()).stream()
+            .filter(f -> f.symbol().equals(symbol))
+            .toList();
+    header.show(focus);
+    minutes.show(
+        focus, workspace.book().get().levelsOn(symbol, shown.moment()), fills, shown.moment());
+    days.show(focus == null ? null : focus.daily());
+    facts.show(focus);
+    prints.show(focus);
+    news.show(focus);
+    plan.show(symbol);
+  }
+
+  /** How many minute bars are drawn. */
+  public int minuteBarsDrawn() {
+    return minutes.barsDrawn();
+  }
+}

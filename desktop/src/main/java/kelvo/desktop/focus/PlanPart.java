@@ -1,0 +1,140 @@
+package kelvo.desktop.focus;
+
+import javafx.collections.FXCollections;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.ChoiceBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import kelvo.desktop.shell.Workspace;
+import kelvo.market.Price;
+import kelvo.scan.Side;
+import kelvo.time.DayTime;
+import kelvo.watch.DayBook;
+import kelvo.watch.Decision;
+import kelvo.watch.Level;
+import kelvo.watch.LevelKind;
+import kelvo.watch.Note;
+
+/** The plan for the symbol: side, bucket, a line of plan, levels that alert, and notes. */
+final class PlanPart extends ScrollPane {
+  private final Workspace workspace;
+  private final Label decision = new Label();
+  private final ChoiceBox<String> side =
+      new ChoiceBox<>(FXCollections.observableArrayList(Side.UP.word(), Side.DOWN.word()));
+  private final ChoiceBox<String> bucket =
+      new ChoiceBox<>(FXCollections.observableArrayList(Decision.BUCKETS));
+  private final TextField plan = new TextField();
+  private final TextField price = new TextField();
+  private final ChoiceBox<String> kind =
+      new ChoiceBox<>(
+          FXCollections.observableArrayList(
+              LevelKind.BY_HAND.words(), LevelKind.STOP.words(), LevelKind.TARGET.words()));
+  private final TextField note = new TextField();
+  private final VBox standing = new VBox(2);
+  private String symbol = "";
+  private DayBook shown = DayBook.EMPTY;
+
+  PlanPart(Workspace workspace) {
+    this.workspace = workspace;
+    setAccessibleText("Plan, levels, notes");
+    setFitToWidth(true);
+    plan.setPromptText("one line of plan");
+    price.setPromptText("price");
+    price.setPrefColumnCount(6);
+    note.setPromptText("a note on this symbol, Enter keeps it");
+    kind.setValue(LevelKind.BY_HAND.words());
+    HBox.setHgrow(plan, Priority.ALWAYS);
+    HBox planLine = line(side, bucket, plan, button("Keep plan", this::keepPlan));
+    HBox levelLine = line(new Label("Level"), price, kind, button("Set level", this::setLevel));
+    VBox all = new VBox(6, decision, planLine, levelLine, note, standing);
+    all.getStyleClass().add("part");
+    setContent(all);
+    plan.setOnAction(e -> keepPlan());
+    price.setOnAction(e -> setLevel());
+    note.setOnAction(e -> keepNote());
+  }
+
+  private static HBox line(javafx.scene.Node... nodes) {
+    HBox line = new HBox(6, nodes);
+    line.setAlignment(Pos.CENTER_LEFT);
+    return line;
+  }
+
+  private static Button button(String text, Runnable action) {
+    Button button = new Button(text);
+    button.getStyleClass().setAll("button", "small-button");
+    button.setOnAction(e -> action.run());
+    return button;
+  }
+
+  private void keepPlan() {
+    workspace.plan(symbol, Side.of(side.getValue()), bucket.getValue(), plan.getText().strip());
+  }
+
+  private void setLevel() {
+    try {
+      LevelKind chosen =
+          java.util.Arrays.stream(LevelKind.values())
+              .filter(k -> k.words().equals(kind.getValue()))
+              .findFirst()
+              .orElse(LevelKind.BY_HAND);
+      workspace.addLevel(Price.parse(price.getText().strip()), chosen);
+      price.clear();
+    } catch (IllegalArgumentException e) {
+      workspace
+          .action()
+          .set("A level needs a price above 0 such as 8.20, found \"" + price.getText() + "\"");
+    }
+  }
+
+  private void keepNote() {
+    if (!note.getText().isBlank()) {
+      workspace.addNote(note.getText().strip());
+      note.clear();
+    }
+  }
+
+  void show(String focused) {
+    DayBook book = workspace.book().get();
+    if (focused.equals(symbol) && book.equals(shown)) {
+      return;
+    }
+    symbol = focused;
+    shown = book;
+    Decision decided = book.decisionOn(focused, workspace.now()).orElse(null);
+    decision.setText(
+        decided == null
+            ? "Not decided yet: K keeps it, D drops it, W only watches."
+            : decided.choice().word() + ": " + decided.reason());
+    if (decided != null) {
+      side.setValue(decided.side().word());
+      bucket.setValue(decided.bucket());
+      plan.setText(decided.plan());
+    } else {
+      side.setValue(Side.UP.word());
+      bucket.setValue(Decision.BUCKETS.getFirst());
+      plan.clear();
+    }
+    standing.getChildren().clear();
+    for (Level level : book.levelsOn(focused, workspace.now())) {
+      Label words =
+          new Label(
+              level.kind().words()
+                  + " "
+                  + Price.text(level.price())
+                  + ", since "
+                  + DayTime.minutes(level.setAt()));
+      standing.getChildren().add(line(words, button("Remove", () -> workspace.removeLevel(level))));
+    }
+    for (Note written : book.notesOn(focused, workspace.now())) {
+      Label words = new Label(DayTime.minutes(written.at()) + "  " + written.text());
+      words.setWrapText(true);
+      standing.getChildren().add(words);
+    }
+  }
+}

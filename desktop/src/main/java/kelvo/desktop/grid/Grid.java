@@ -1,0 +1,253 @@
+package kelvo.desktop.grid;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.function.Consumer;
+import java.util.function.Function;
+import javafx.scene.AccessibleRole;
+import javafx.scene.canvas.Canvas;
+import javafx.scene.control.Tooltip;
+import javafx.scene.input.Clipboard;
+import javafx.scene.input.ClipboardContent;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.layout.Region;
+import javafx.util.Duration;
+import kelvo.desktop.theme.Theme;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A list of rows painted on a canvas, for lists that change many times a second. Walks by keyboard,
+ * copies as tab-separated text, and holds its order still while the pointer is on it: what would
+ * have moved waits and is counted.
+ */
+public final class Grid<R> extends Region {
+  /** Height of a row in pixels. */
+  public static final double ROW_HEIGHT = 26;
+
+  private final Canvas canvas = new Canvas();
+  private final GridPainter<R> painter;
+  private final Function<R, Object> key;
+  private final Tooltip tooltip = new Tooltip();
+  private List<GridColumn<R>> columns = List.of();
+  private List<R> rows = List.of();
+  private @Nullable List<R> waiting;
+  private int waitingCount;
+  private @Nullable Object selected;
+  private double scroll;
+  private boolean pointerInside;
+  private Consumer<R> onSelect = row -> {};
+  private String emptyText = "";
+  private Theme theme = Theme.DAYBREAK;
+
+  /**
+   * An empty grid.
+   *
+   * @param name told by screen readers
+   * @param key what makes a row the same row after an update
+   */
+  public Grid(String name, Function<R, Object> key) {
+    this.key = key;
+    painter = new GridPainter<>(canvas);
+    getChildren().add(canvas);
+    setFocusTraversable(true);
+    setAccessibleRole(AccessibleRole.TABLE_VIEW);
+    setAccessibleText(name);
+    setMinSize(0, 0);
+    tooltip.setShowDelay(Duration.millis(400));
+    addEventHandler(MouseEvent.MOUSE_PRESSED, this::press);
+    addEventHandler(KeyEvent.KEY_PRESSED, this::key);
+    setOnScroll(e -> scrollBy(-e.getDeltaY()));
+    setOnMouseEntered(e -> pointerInside = true);
+    setOnMouseMoved(this::help);
+    setOnMouseExited(e -> letGo());
+    focusedProperty().addListener((o, was, is) -> paint());
+  }
+
+  /** Sets the columns. */
+  public void columns(List<GridColumn<R>> wanted) {
+    columns = List.copyOf(wanted);
+    paint();
+  }
+
+  /** What is called when a row is chosen. */
+  public void onSelect(Consumer<R> handler) {
+    onSelect = handler;
+  }
+
+  /** What stands where rows would be when there are none. */
+  public void emptyText(String text) {
+    emptyText = text;
+    paint();
+  }
+
+  /** Uses another theme. */
+  public void theme(Theme other) {
+    theme = other;
+    paint();
+  }
+
+  /** Shows these rows. While the pointer is on the grid, rows already shown keep their places. */
+  public void rows(List<R> wanted) {
+    if (!pointerInside || rows.isEmpty()) {
+      waiting = null;
+      waitingCount = 0;
+      rows = List.copyOf(wanted);
+    } else {
+      hold(wanted);
+    }
+    paint();
+  }
+
+  private void hold(List<R> wanted) {
+    Map<Object, R> fresh = new HashMap<>();
+    wanted.forEach(row -> fresh.put(key.apply(row), row));
+    List<R> held = new ArrayList<>();
+    Set<Object> shown = new HashSet<>();
+    for (R row : rows) {
+      held.add(fresh.getOrDefault(key.apply(row), row));
+      shown.add(key.apply(row));
+    }
+    waitingCount = (int) wanted.stream().filter(row -> !shown.contains(key.apply(row))).count();
+    waiting = wanted;
+    rows = held;
+  }
+
+  private void letGo() {
+    pointerInside = false;
+    if (waiting != null) {
+      rows(waiting);
+    }
+  }
+
+  /** The rows as shown. */
+  public List<R> rows() {
+    return rows;
+  }
+
+  /** How many rows can be seen without scrolling. */
+  public int visibleRows() {
+    return Math.min(rows.size(), (int) ((getHeight() - GridPainter.HEADER_HEIGHT) / ROW_HEIGHT));
+  }
+
+  /** Chooses a row by its key, without telling anyone. */
+  public void select(@Nullable Object rowKey) {
+    selected = rowKey;
+    reveal();
+    paint();
+  }
+
+  /** Chooses the row so many places further and tells about it. */
+  public void move(int places) {
+    if (!rows.isEmpty()) {
+      int index = selectedIndex();
+      choose(Math.clamp(index < 0 ? 0 : index + places, 0, rows.size() - 1));
+    }
+  }
+
+  private int selectedIndex() {
+    for (int i = 0; i < rows.size(); i++) {
+      if (key.apply(rows.get(i)).equals(selected)) {
+        return i;
+      }
+    }
+    return -1;
+  }
+
+  private void choose(int index) {
+    R row = rows.get(index);
+    selected = key.apply(row);
+    setAccessibleText(painter.line(row, columns, ", "));
+    reveal();
+    paint();
+    onSelect.accept(row);
+  }
+
+  private void reveal() {
+    int index = selectedIndex();
+    double body = getHeight() - GridPainter.HEADER_HEIGHT;
+    if (index >= 0 && body > ROW_HEIGHT) {
+      double top = index * ROW_HEIGHT;
+      scroll = Math.clamp(scroll, Math.max(0, top + ROW_HEIGHT - body), Math.max(0, top));
+    }
+  }
+
+  private void press(MouseEvent event) {
+    requestFocus();
+    int index = (int) ((event.getY() - GridPainter.HEADER_HEIGHT + scroll) / ROW_HEIGHT);
+    if (event.getY() >= GridPainter.HEADER_HEIGHT && index < rows.size()) {
+      choose(index);
+    }
+  }
+
+  private void key(KeyEvent event) {
+    int page = Math.max(1, visibleRows() - 1);
+    boolean used = true;
+    switch (event.getCode()) {
+      case DOWN -> move(1);
+      case UP -> move(-1);
+      case PAGE_DOWN -> move(page);
+      case PAGE_UP -> move(-page);
+      case HOME -> move(-rows.size());
+      case END -> move(rows.size());
+      default -> used = event.getCode() == KeyCode.C && event.isShortcutDown() && copy();
+    }
+    if (used) {
+      event.consume();
+    }
+  }
+
+  private boolean copy() {
+    StringBuilder text =
+        new StringBuilder(String.join("\t", columns.stream().map(GridColumn::title).toList()));
+    rows.forEach(row -> text.append('\n').append(painter.line(row, columns, "\t")));
+    ClipboardContent content = new ClipboardContent();
+    content.putString(text.toString());
+    Clipboard.getSystemClipboard().setContent(content);
+    return true;
+  }
+
+  private void scrollBy(double pixels) {
+    double most = Math.max(0, rows.size() * ROW_HEIGHT - (getHeight() - GridPainter.HEADER_HEIGHT));
+    scroll = Math.clamp(scroll + pixels, 0, most);
+    paint();
+  }
+
+  private void help(MouseEvent event) {
+    double x = 0;
+    for (GridColumn<R> column : columns) {
+      x += column.width();
+      if (event.getX() < x) {
+        boolean header = event.getY() < GridPainter.HEADER_HEIGHT && !column.help().isEmpty();
+        tooltip.setText(column.help());
+        if (header) {
+          Tooltip.install(this, tooltip);
+        } else {
+          Tooltip.uninstall(this, tooltip);
+        }
+        return;
+      }
+    }
+  }
+
+  @Override
+  protected void layoutChildren() {
+    canvas.setWidth(getWidth());
+    canvas.setHeight(getHeight());
+    scrollBy(0);
+  }
+
+  private void paint() {
+    painter.paint(
+        theme,
+        columns,
+        rows,
+        new GridPainter.View(scroll, selectedIndex(), isFocused(), waitingCount, emptyText),
+        key);
+  }
+}

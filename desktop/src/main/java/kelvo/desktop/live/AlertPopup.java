@@ -1,0 +1,51 @@
+package kelvo.desktop.live;
+
+import javafx.animation.PauseTransition;
+import javafx.scene.control.Label;
+import javafx.scene.layout.VBox;
+import javafx.stage.Popup;
+import javafx.stage.Window;
+import javafx.util.Duration;
+import kelvo.market.Price;
+import kelvo.scan.Hit;
+import kelvo.time.DayTime;
+
+/**
+ * Shows an alert at the window's lower right corner for some seconds; a click puts its symbol in
+ * focus.
+ */
+public final class AlertPopup {
+  private static final Duration SHOWN_FOR = Duration.seconds(6);
+  private static final double WIDTH = 250;
+
+  private AlertPopup() {}
+
+  /** Shows a hit over a window. */
+  public static void show(Window owner, Hit hit, Runnable clicked) {
+    Label head = new Label(hit.symbol() + "  " + hit.trigger().words());
+    head.getStyleClass().add("strong");
+    Label body =
+        new Label(
+            DayTime.seconds(hit.at()) + "  at " + Price.text(hit.price()) + "  " + hit.scan());
+    body.getStyleClass().add("small");
+    VBox box = new VBox(2, head, body);
+    box.getStyleClass().add("popup-alert");
+    box.setPrefWidth(WIDTH);
+    box.getStylesheets().addAll(owner.getScene().getStylesheets());
+    Popup popup = new Popup();
+    popup.getContent().add(box);
+    popup.setAutoFix(true);
+    box.setOnMouseClicked(
+        e -> {
+          clicked.run();
+          popup.hide();
+        });
+    popup.show(
+        owner,
+        owner.getX() + owner.getWidth() - WIDTH - 24,
+        owner.getY() + owner.getHeight() - 110);
+    PauseTransition wait = new PauseTransition(SHOWN_FOR);
+    wait.setOnFinished(e -> popup.hide());
+    wait.play();
+  }
+}

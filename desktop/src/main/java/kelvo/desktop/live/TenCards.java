@@ -1,0 +1,108 @@
+package kelvo.desktop.live;
+
+import java.util.List;
+import java.util.stream.Collectors;
+import javafx.scene.canvas.Canvas;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.TilePane;
+import javafx.scene.layout.VBox;
+import kelvo.desktop.shell.Workspace;
+import kelvo.desktop.theme.Numbers;
+import kelvo.desktop.theme.Tone;
+import kelvo.engine.MarketSnapshot;
+import kelvo.market.Price;
+import kelvo.watch.Level;
+import kelvo.watch.LevelKind;
+
+/** A card for each of the Ten: spark line since 04:00, distance to each level, armed alerts. */
+final class TenCards extends VBox {
+  private static final double CARD_WIDTH = 158;
+  private static final double SPARK_HEIGHT = 26;
+
+  private final Workspace workspace;
+  private final TilePane tiles = new TilePane(6, 6);
+
+  TenCards(Workspace workspace) {
+    super(4);
+    this.workspace = workspace;
+    getStyleClass().add("part");
+    tiles.setPrefColumns(4);
+    Label title = new Label("The Ten");
+    title.getStyleClass().add("title");
+    getChildren().addAll(title, tiles);
+  }
+
+  void show(MarketSnapshot shown) {
+    tiles.getChildren().clear();
+    if (shown.cards().isEmpty()) {
+      Label none = new Label("Nobody is kept yet: go to Morning (2), choose a symbol and press K.");
+      none.getStyleClass().add("faded");
+      tiles.getChildren().add(none);
+    }
+    shown.cards().forEach(card -> tiles.getChildren().add(card(card, shown.moment())));
+  }
+
+  private VBox card(MarketSnapshot.Card card, long moment) {
+    Label symbol = new Label(card.symbol());
+    symbol.getStyleClass().add("strong");
+    Label change =
+        new Label(Price.text(card.price()) + "  " + Numbers.percent(card.changePercent()));
+    change.getStyleClass().addAll("small", card.changePercent() >= 0 ? "tone-up" : "tone-down");
+    Region space = new Region();
+    HBox.setHgrow(space, Priority.ALWAYS);
+    VBox box = new VBox(1, new HBox(symbol, space, change), spark(card), levels(card, moment));
+    box.getStyleClass().add("card");
+    box.setStyle("-fx-padding: 4 6 4 6;");
+    box.setPrefWidth(CARD_WIDTH);
+    box.setOnMouseClicked(e -> workspace.focusOn(card.symbol()));
+    return box;
+  }
+
+  private Canvas spark(MarketSnapshot.Card card) {
+    Canvas canvas = new Canvas(CARD_WIDTH - 14, SPARK_HEIGHT);
+    double[] values = card.spark();
+    if (values.length < 2) {
+      return canvas;
+    }
+    double low = java.util.Arrays.stream(values).min().orElse(0);
+    double high = java.util.Arrays.stream(values).max().orElse(1);
+    GraphicsContext g = canvas.getGraphicsContext2D();
+    g.setStroke(workspace.theme().get().colour(Tone.ofChange(card.changePercent())));
+    g.beginPath();
+    for (int i = 0; i < values.length; i++) {
+      double x = i / (double) (values.length - 1) * (canvas.getWidth() - 2) + 1;
+      double y =
+          SPARK_HEIGHT
+              - 2
+              - (high > low ? (values[i] - low) / (high - low) : 0.5) * (SPARK_HEIGHT - 4);
+      g.lineTo(x, y);
+    }
+    g.stroke();
+    return canvas;
+  }
+
+  private Label levels(MarketSnapshot.Card card, long moment) {
+    List<Level> standing = workspace.book().get().levelsOn(card.symbol(), moment);
+    String text =
+        standing.isEmpty()
+            ? "no levels"
+            : standing.stream().map(l -> words(l, card.price())).collect(Collectors.joining("  "));
+    Label label = new Label(text);
+    label.getStyleClass().addAll("small", "faded");
+    return label;
+  }
+
+  /**
+   * A level's distance; an armed one, which alerts when it is passed, carries a bell's place as a
+   * dot.
+   */
+  private static String words(Level level, long price) {
+    double away = 100.0 * (level.price() - price) / price;
+    String armed = level.kind() == LevelKind.STOP ? "stop " : "● ";
+    return armed + Price.text(level.price()) + " " + Numbers.percent(away);
+  }
+}

@@ -1,0 +1,242 @@
+package kelvo.desktop.morning;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import javafx.geometry.VPos;
+import javafx.scene.canvas.Canvas;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.control.Tooltip;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.layout.Region;
+import javafx.scene.paint.Color;
+import javafx.scene.text.TextAlignment;
+import kelvo.desktop.shell.Workspace;
+import kelvo.desktop.theme.Numbers;
+import kelvo.desktop.theme.Theme;
+import kelvo.desktop.theme.Tone;
+import kelvo.engine.MarketSnapshot;
+import kelvo.field.Unit;
+import kelvo.news.Themes;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Every gapping stock as a dot: gap across, fallers left and risers right; dollars traded upward on
+ * a log scale; size by float turnover; hollow when thin. Themes are joined by a faint hull with
+ * their sector's name.
+ */
+final class GapField extends Region {
+  private static final double WIDEST = 40;
+  private static final double LEAST_DOLLARS = 1_000;
+  private static final double MOST_DOLLARS = 200_000_000;
+  private static final double FOOT = 16;
+
+  private final Workspace workspace;
+  private final Canvas canvas = new Canvas();
+  private final Tooltip tooltip = new Tooltip();
+  private List<MarketSnapshot.Gap> gaps = List.of();
+
+  GapField(Workspace workspace) {
+    this.workspace = workspace;
+    getChildren().add(canvas);
+    setMinSize(0, 120);
+    setPrefHeight(196);
+    setAccessibleText("Gap field: gap per cent across, dollars traded upward");
+    setOnMouseMoved(this::describe);
+    setOnMouseExited(e -> Tooltip.uninstall(this, tooltip));
+    setOnMousePressed(
+        e -> {
+          MarketSnapshot.Gap nearest = nearest(e);
+          if (nearest != null) {
+            workspace.focusOn(nearest.symbol());
+          }
+        });
+    workspace.focus().addListener((o, was, is) -> paint());
+    workspace.theme().addListener((o, was, is) -> paint());
+  }
+
+  void show(List<MarketSnapshot.Gap> shown) {
+    gaps = shown;
+    paint();
+  }
+
+  @Override
+  protected void layoutChildren() {
+    canvas.setWidth(getWidth());
+    canvas.setHeight(getHeight());
+    paint();
+  }
+
+  private double x(MarketSnapshot.Gap gap) {
+    double half = getWidth() / 2;
+    double part = Math.sqrt(Math.min(Math.abs(gap.percent()), WIDEST) / WIDEST);
+    return half + Math.signum(gap.percent()) * part * (half - 14);
+  }
+
+  private double y(double dollars) {
+    double part =
+        Math.log(Math.clamp(dollars, LEAST_DOLLARS, MOST_DOLLARS) / LEAST_DOLLARS)
+            / Math.log(MOST_DOLLARS / LEAST_DOLLARS);
+    return getHeight() - FOOT - 6 - part * (getHeight() - FOOT - 18);
+  }
+
+  private static double radius(MarketSnapshot.Gap gap) {
+    double turnover = Double.isNaN(gap.turnover()) ? 0 : Math.min(1, gap.turnover());
+    return 3 + 9 * Math.sqrt(turnover);
+  }
+
+  private void paint() {
+    if (getWidth() <= 0) {
+      return;
+    }
+    Theme theme = workspace.theme().get();
+    GraphicsContext g = canvas.getGraphicsContext2D();
+    g.setFill(theme.colour(Tone.CARD));
+    g.fillRect(0, 0, getWidth(), getHeight());
+    scales(g, theme);
+    themes(g, theme);
+    for (MarketSnapshot.Gap gap : gaps) {
+      dot(g, theme, gap);
+    }
+    names(g, theme);
+  }
+
+  private void scales(GraphicsContext g, Theme theme) {
+    g.setFont(Theme.font(10));
+    g.setTextBaseline(VPos.CENTER);
+    g.setTextAlign(TextAlignment.CENTER);
+    for (int percent : new int[] {-40, -20, -10, -5, -2, 2, 5, 10, 20, 40}) {
+      double part = Math.signum(percent) * Math.sqrt(Math.abs(percent) / WIDEST);
+      double at = getWidth() / 2 + part * (getWidth() / 2 - 14);
+      g.setStroke(theme.colour(Tone.LINES));
+      g.strokeLine(at, 0, at, getHeight() - FOOT);
+      g.setFill(theme.colour(Tone.FADED));
+      g.fillText((percent > 0 ? "+" : "") + percent + "%", at, getHeight() - FOOT / 2);
+    }
+    g.setTextAlign(TextAlignment.LEFT);
+    for (double dollars : new double[] {1e4, 1e5, 1e6, 1e7, 1e8}) {
+      g.setStroke(theme.colour(Tone.LINES).deriveColor(0, 1, 1, 0.6));
+      g.strokeLine(0, y(dollars), getWidth(), y(dollars));
+      g.setFill(theme.colour(Tone.FADED));
+      g.fillText("$" + Unit.MONEY.text(dollars), 4, y(dollars) - 6);
+    }
+  }
+
+  private void themes(GraphicsContext g, Theme theme) {
+    Map<String, MarketSnapshot.Gap> bySymbol = new HashMap<>();
+    gaps.forEach(gap -> bySymbol.put(gap.symbol(), gap));
+    List<Themes.Mover> movers =
+        gaps.stream()
+            .filter(gap -> !gap.thin())
+            .map(
+                gap ->
+                    new Themes.Mover(gap.symbol(), gap.sector(), gap.percent(), gap.dollarVolume()))
+            .toList();
+    for (Themes.Theme found : Themes.of(movers)) {
+      List<MarketSnapshot.Gap> members = new ArrayList<>();
+      found.members().forEach(m -> members.add(bySymbol.get(m.symbol())));
+      hull(g, theme, found, members);
+    }
+  }
+
+  private void hull(
+      GraphicsContext g, Theme theme, Themes.Theme found, List<MarketSnapshot.Gap> members) {
+    List<double[]> points =
+        members.stream().map(m -> new double[] {x(m), y(m.dollarVolume())}).toList();
+    List<double[]> hull = ConvexHull.of(points);
+    double[] xs = hull.stream().mapToDouble(p -> p[0]).toArray();
+    double[] ys = hull.stream().mapToDouble(p -> p[1]).toArray();
+    Color colour = theme.colour(Tone.ACCENT);
+    g.setFill(colour.deriveColor(0, 1, 1, 0.10));
+    g.setStroke(colour.deriveColor(0, 1, 1, 0.16));
+    g.setLineWidth(18);
+    g.setLineJoin(javafx.scene.shape.StrokeLineJoin.ROUND);
+    g.strokePolygon(xs, ys, xs.length);
+    g.fillPolygon(xs, ys, xs.length);
+    g.setLineWidth(1);
+    double top = java.util.Arrays.stream(ys).min().orElse(0);
+    double middle = java.util.Arrays.stream(xs).average().orElse(0);
+    g.setFill(colour);
+    g.setFont(Theme.strongFont(11));
+    g.setTextAlign(TextAlignment.CENTER);
+    g.fillText(found.sector(), Math.clamp(middle, 60, getWidth() - 60), Math.max(8, top - 16));
+  }
+
+  private void dot(GraphicsContext g, Theme theme, MarketSnapshot.Gap gap) {
+    double radius = radius(gap);
+    double x = x(gap);
+    double y = y(gap.dollarVolume());
+    Color colour = theme.colour(Tone.ofChange(gap.percent()));
+    g.setStroke(colour);
+    if (gap.thin()) {
+      g.strokeOval(x - 2.5, y - 2.5, 5, 5);
+    } else {
+      g.setFill(colour.deriveColor(0, 1, 1, 0.62));
+      g.fillOval(x - radius, y - radius, radius * 2, radius * 2);
+    }
+    if (gap.symbol().equals(workspace.focus().get())) {
+      g.setStroke(theme.colour(Tone.INK));
+      g.setLineWidth(2);
+      g.strokeOval(x - radius - 3, y - radius - 3, radius * 2 + 6, radius * 2 + 6);
+      g.setLineWidth(1);
+    }
+  }
+
+  /** Names the dots with the most dollars, where no other name stands. */
+  private void names(GraphicsContext g, Theme theme) {
+    g.setFont(Theme.font(10));
+    g.setFill(theme.colour(Tone.INK));
+    g.setTextAlign(TextAlignment.LEFT);
+    g.setTextBaseline(VPos.CENTER);
+    List<double[]> taken = new ArrayList<>();
+    gaps.stream()
+        .filter(
+            gap ->
+                !gap.thin()
+                    && (Math.abs(gap.percent()) >= 8
+                        || gap.symbol().equals(workspace.focus().get())))
+        .sorted((a, b) -> Double.compare(b.dollarVolume(), a.dollarVolume()))
+        .limit(24)
+        .forEach(
+            gap -> {
+              double x = x(gap) + radius(gap) + 3;
+              double y = y(gap.dollarVolume());
+              boolean free =
+                  taken.stream().noneMatch(t -> Math.abs(t[0] - x) < 46 && Math.abs(t[1] - y) < 11);
+              if (free && x < getWidth() - 40) {
+                taken.add(new double[] {x, y});
+                g.fillText(gap.symbol(), x, y);
+              }
+            });
+  }
+
+  private MarketSnapshot.@Nullable Gap nearest(MouseEvent event) {
+    MarketSnapshot.Gap nearest = null;
+    double least = 14;
+    for (MarketSnapshot.Gap gap : gaps) {
+      double distance = Math.hypot(x(gap) - event.getX(), y(gap.dollarVolume()) - event.getY());
+      if (distance < least) {
+        least = distance;
+        nearest = gap;
+      }
+    }
+    return nearest;
+  }
+
+  private void describe(MouseEvent event) {
+    MarketSnapshot.Gap gap = nearest(event);
+    if (gap == null) {
+      Tooltip.uninstall(this, tooltip);
+      return;
+    }
+    tooltip.setText(
+        gap.symbol()
+            + "  "
+            + Numbers.percent(gap.percent())
+            + "  $"
+            + Unit.MONEY.text(gap.dollarVolume())
+            + (gap.thin() ? "  thin: few prints" : ""));
+    Tooltip.install(this, tooltip);
+  }
+}

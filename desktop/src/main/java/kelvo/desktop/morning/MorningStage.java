@@ -1,0 +1,197 @@
+package kelvo.desktop.morning;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import javafx.collections.FXCollections;
+import javafx.geometry.Pos;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import kelvo.desktop.grid.Grid;
+import kelvo.desktop.grid.GridColumn;
+import kelvo.desktop.shell.Workspace;
+import kelvo.desktop.theme.Tone;
+import kelvo.engine.MarketSnapshot;
+import kelvo.field.Field;
+import kelvo.field.Unit;
+import kelvo.scan.Matches;
+import kelvo.scan.Scan;
+import kelvo.watch.Choice;
+import kelvo.watch.Decision;
+
+/** The Morning stage: the gap field, the triage table, keep and drop with a reason, the Ten. */
+public final class MorningStage extends BorderPane {
+  private final Workspace workspace;
+  private final GapField field;
+  private final Grid<TriageRow> table = new Grid<>("Triage", TriageRow::symbol);
+  private final Label count = new Label();
+  private final ReasonBar reasons = new ReasonBar();
+  private String columnsOf = "";
+
+  /** The stage of a window. */
+  public MorningStage(Workspace workspace) {
+    this.workspace = workspace;
+    field = new GapField(workspace);
+    BorderPane middle = new BorderPane(table);
+    middle.setTop(new VBox(chooser()));
+    middle.setBottom(reasons);
+    setTop(field);
+    setCenter(middle);
+    setRight(new TenPanel(workspace));
+    table.onSelect(row -> workspace.focusOn(row.symbol()));
+    workspace.snapshot().addListener((o, was, is) -> show());
+    workspace.book().addListener((o, was, is) -> show());
+    workspace.focus().addListener((o, was, is) -> table.select(is));
+    workspace.theme().addListener((o, was, is) -> table.theme(is));
+    table.theme(workspace.theme().get());
+  }
+
+  private HBox chooser() {
+    ComboBox<String> scans =
+        new ComboBox<>(
+            FXCollections.observableArrayList(workspace.scans().stream().map(Scan::name).toList()));
+    scans.setValue(workspace.shownScan().get().name());
+    scans.setFocusTraversable(false);
+    scans.setAccessibleText("Scan");
+    scans.setOnAction(
+        e ->
+            workspace.scans().stream()
+                .filter(s -> s.name().equals(scans.getValue()))
+                .findFirst()
+                .ifPresent(workspace.shownScan()::set));
+    Label keys = new Label("K keep  D drop  W watch  J next  U undo");
+    keys.getStyleClass().addAll("faded", "small");
+    count.getStyleClass().add("small");
+    HBox line = new HBox(10, scans, count, keys);
+    line.setAlignment(Pos.CENTER_LEFT);
+    line.getStyleClass().add("part");
+    return line;
+  }
+
+  private void show() {
+    MarketSnapshot shown = workspace.snapshot().get();
+    if (shown == null) {
+      return;
+    }
+    field.show(shown.gaps());
+    if (!columnsOf.equals(shown.scanName())) {
+      columnsOf = shown.scanName();
+      table.columns(columns(workspace.shownScan().get()));
+    }
+    Map<String, Decision> decided = workspace.book().get().decidedAt(shown.moment());
+    List<TriageRow> rows = new ArrayList<>();
+    for (Matches.Row match : shown.matches()) {
+      String symbol = workspace.session().security(match.security()).symbol();
+      Decision decision = decided.get(symbol);
+      rows.add(
+          new TriageRow(symbol, match, decision == null ? Choice.UNDECIDED : decision.choice()));
+    }
+    table.emptyText(shown.whyEmpty() == null ? "" : whyEmpty(shown));
+    table.rows(rows);
+    count.setText(shown.matching() + " fit");
+  }
+
+  private static String whyEmpty(MarketSnapshot shown) {
+    var why = shown.whyEmpty();
+    if (why == null) {
+      return "";
+    }
+    StringBuilder text = new StringBuilder("Nobody fits. ").append(why.sentence());
+    why.counts()
+        .forEach(
+            c ->
+                text.append('\n')
+                    .append(c.rule())
+                    .append(": ")
+                    .append(c.alone())
+                    .append(" pass it alone, ")
+                    .append(c.left())
+                    .append(" left"));
+    return text.toString();
+  }
+
+  private static List<GridColumn<TriageRow>> columns(Scan scan) {
+    List<GridColumn<TriageRow>> columns = new ArrayList<>();
+    columns.add(
+        GridColumn.<TriageRow>words("Symbol", "The ticker", 64, TriageRow::symbol)
+            .toned(r -> r.choice() == Choice.DROP ? Tone.FADED : Tone.INK));
+    columns.add(
+        GridColumn.<TriageRow>words("", "Kept, dropped or watched", 52, TriageRow::mark)
+            .toned(r -> r.choice() == Choice.KEEP ? Tone.ACCENT : Tone.FADED));
+    for (int i = 0; i < scan.columns().size(); i++) {
+      columns.add(column(scan.columns().get(i), i));
+    }
+    return columns;
+  }
+
+  private static GridColumn<TriageRow> column(Field field, int place) {
+    String header = field.unit().header();
+    String title =
+        header.isEmpty() || field.words().endsWith("%")
+            ? field.words()
+            : field.words() + " " + header;
+    boolean word = field instanceof Field.Word;
+    double width = word ? 110 : field.unit() == Unit.PRICE ? 56 : 58;
+    return new GridColumn<>(
+        title,
+        field.meaning() + " Unknown when " + field.unknownWhen() + ".",
+        width,
+        !word,
+        r -> r.match().text(place),
+        r -> tone(field, r.match(), place));
+  }
+
+  private static Tone tone(Field field, Matches.Row match, int place) {
+    double value = match.values()[place];
+    return switch (field.words()) {
+      case "gap", "change %", "change" -> Tone.ofChange(value);
+      case "split flag", "halted" -> value == 1 ? Tone.DOWN : Tone.FADED;
+      case "spread %" -> value > 1 ? Tone.DOWN : Tone.INK;
+      case "minutes since news" -> Tone.CATALYST;
+      default -> Tone.INK;
+    };
+  }
+
+  /** Takes a key of this stage; returns whether it was one. */
+  public boolean key(KeyEvent event) {
+    String symbol = workspace.focus().get();
+    switch (event.getCode()) {
+      case K -> decide(Choice.KEEP, symbol);
+      case D -> decide(Choice.DROP, symbol);
+      case W -> {
+        workspace.decide(symbol, Choice.WATCH, "");
+        table.move(1);
+      }
+      case J, SPACE -> table.move(1);
+      case U -> workspace.undo();
+      default -> {
+        return false;
+      }
+    }
+    return true;
+  }
+
+  private void decide(Choice choice, String symbol) {
+    if (symbol.isEmpty()) {
+      workspace.action().set("No symbol in focus: J takes the first");
+      return;
+    }
+    reasons.ask(
+        choice,
+        symbol,
+        reason -> {
+          workspace.decide(symbol, choice, reason);
+          table.move(1);
+        },
+        table::requestFocus);
+  }
+
+  /** How many triage rows can be seen. */
+  public int visibleRows() {
+    return table.visibleRows();
+  }
+}

@@ -1,0 +1,73 @@
+package kelvo.desktop.morning;
+
+import java.util.List;
+import javafx.scene.control.Label;
+import javafx.scene.layout.VBox;
+import kelvo.desktop.shell.Workspace;
+import kelvo.desktop.theme.Numbers;
+import kelvo.engine.MarketSnapshot;
+import kelvo.watch.Decision;
+
+/** The Ten: the symbols kept for today, with side, bucket and the line of plan. */
+final class TenPanel extends VBox {
+  private final Workspace workspace;
+
+  TenPanel(Workspace workspace) {
+    super(2);
+    this.workspace = workspace;
+    getStyleClass().addAll("card", "part");
+    setMinWidth(150);
+    setMaxWidth(150);
+    workspace.book().addListener((o, was, is) -> show());
+    workspace.snapshot().addListener((o, was, is) -> show());
+  }
+
+  private void show() {
+    List<Decision> ten = workspace.book().get().theTen(workspace.now());
+    Label title = new Label("The Ten, " + ten.size() + " of " + Workspace.MOST_KEPT);
+    title.getStyleClass().add("title");
+    getChildren().setAll(title);
+    if (ten.isEmpty()) {
+      Label none = new Label("Nobody yet. K keeps the symbol in focus.");
+      none.getStyleClass().addAll("faded", "small");
+      none.setWrapText(true);
+      getChildren().add(none);
+    }
+    ten.forEach(decision -> getChildren().add(entry(decision)));
+  }
+
+  private VBox entry(Decision decision) {
+    Label symbol =
+        new Label(
+            (decision.side().direction() > 0 ? "▲ " : "▼ ")
+                + decision.symbol()
+                + "  "
+                + change(decision.symbol()));
+    symbol
+        .getStyleClass()
+        .addAll("strong", decision.side().direction() > 0 ? "tone-up" : "tone-down");
+    Label bucket = new Label(decision.bucket());
+    bucket.getStyleClass().addAll("faded", "small");
+    Label plan = new Label(decision.plan());
+    plan.getStyleClass().add("small");
+    plan.setWrapText(true);
+    VBox entry = new VBox(0, symbol, bucket);
+    if (!decision.plan().isEmpty()) {
+      entry.getChildren().add(plan);
+    }
+    entry.setOnMouseClicked(e -> workspace.focusOn(decision.symbol()));
+    entry.setStyle("-fx-padding: 2 0 2 0;");
+    return entry;
+  }
+
+  private String change(String symbol) {
+    MarketSnapshot shown = workspace.snapshot().get();
+    return shown == null
+        ? ""
+        : shown.cards().stream()
+            .filter(c -> c.symbol().equals(symbol))
+            .findFirst()
+            .map(c -> Numbers.percent(c.changePercent()))
+            .orElse("");
+  }
+}

@@ -1,0 +1,17 @@
+package kelvo.desktop.morning;
+
+import kelvo.scan.Matches;
+import kelvo.watch.Choice;
+
+/** A row of the triage table: a match with the decision on it. */
+record TriageRow(String symbol, Matches.Row match, Choice choice) {
+  /** The decision as a short mark before the symbol's columns. */
+  String mark() {
+    return switch (choice) {
+      case KEEP -> "kept";
+      case WATCH -> "watch";
+      case DROP -> "dropped";
+      case UNDECIDED -> "";
+    };
+  }
+}

@@ -1,0 +1,195 @@
+package kelvo.desktop.review;
+
+import java.util.List;
+import kelvo.desktop.grid.GridColumn;
+import kelvo.desktop.theme.Numbers;
+import kelvo.desktop.theme.Tone;
+import kelvo.market.Price;
+import kelvo.review.Excursion;
+import kelvo.review.Outcome;
+import kelvo.review.ReviewedMove;
+import kelvo.review.ReviewedTrade;
+import kelvo.review.ScanTotals;
+import kelvo.review.TradeVerdict;
+import kelvo.time.DayTime;
+
+/** The columns of the review's three tables, each with what it means. */
+final class ReviewColumns {
+  private static final int SMALL_SAMPLE = 20;
+
+  private ReviewColumns() {}
+
+  static List<GridColumn<ReviewedTrade>> trades() {
+    return List.of(
+        GridColumn.words(
+            "Symbol",
+            "The ticker; ▲ long, ▼ short",
+            78,
+            t -> arrow(t.trade().side().direction()) + t.trade().symbol()),
+        GridColumn.words(
+            "Entry", "Time of the first fill", 62, t -> DayTime.seconds(t.trade().entryAt())),
+        GridColumn.<ReviewedTrade>words(
+                "Verdict",
+                "On a hit; late: far beyond its price or long after it; off plan: no hit behind it",
+                66,
+                t -> t.verdict().words())
+            .toned(t -> t.verdict() == TradeVerdict.ON_A_HIT ? Tone.INK : Tone.DOWN),
+        GridColumn.words(
+            "Planned",
+            "On the Ten, same side, before the entry",
+            56,
+            t -> t.planned() ? "yes" : "no"),
+        GridColumn.numbers(
+            "Late by",
+            "From the move's first hit to the entry",
+            58,
+            t -> t.move() == null ? "" : lateness(t.lateness())),
+        GridColumn.<ReviewedTrade>numbers(
+                "Chase %",
+                "How far the entry was beyond the first hit's price",
+                54,
+                t -> Numbers.percent(t.chasePercent()))
+            .toned(t -> t.chasePercent() > 2 ? Tone.DOWN : Tone.INK),
+        GridColumn.<ReviewedTrade>numbers(
+                "Chase $", "The same in money", 66, t -> Numbers.money(t.chaseMoney()))
+            .toned(t -> t.chasePercent() > 2 ? Tone.DOWN : Tone.INK),
+        GridColumn.numbers("Shares", "Shares opened", 52, t -> Long.toString(t.trade().shares())),
+        GridColumn.numbers(
+            "Captured",
+            "Part of the move's best run that the trade took",
+            60,
+            t -> share(t.capturedShare())),
+        GridColumn.<ReviewedTrade>numbers(
+                "Result $",
+                "Proceeds less cost and fees",
+                80,
+                t -> Numbers.money(t.trade().result() / (double) Price.DOLLAR))
+            .toned(t -> Tone.ofChange(t.trade().result())),
+        GridColumn.numbers(
+            "R",
+            "Result over the money at risk to the stop known at entry",
+            46,
+            t -> Numbers.fixed(t.r(), 1)));
+  }
+
+  static List<GridColumn<ReviewedMove>> moves() {
+    return List.of(
+        GridColumn.words(
+            "Symbol",
+            "The ticker; ▲ up, ▼ down",
+            78,
+            m -> arrow(m.move().side().direction()) + m.move().symbol()),
+        GridColumn.words(
+            "First hit", "Time of the first hit", 62, m -> DayTime.seconds(m.move().start())),
+        GridColumn.<ReviewedMove>words(
+                "Verdict",
+                "Taken, late, dropped by hand, passed (looked at), missed (never looked at)",
+                60,
+                m -> m.verdict().word())
+            .toned(m -> costs(m) ? Tone.DOWN : Tone.INK),
+        GridColumn.words(
+            "Ran",
+            "Reached its target within 30 minutes before half of it against",
+            40,
+            m ->
+                m.outcome().ran() == Outcome.Ran.UNKNOWN
+                    ? ""
+                    : m.outcome().ran() == Outcome.Ran.YES ? "yes" : "no"),
+        GridColumn.numbers(
+            "Hits",
+            "Hits of all scans in this move",
+            40,
+            m -> Integer.toString(m.move().hits().size())),
+        GridColumn.numbers(
+            "Gone",
+            "Part of the run that was over at the first hit",
+            46,
+            m -> share(m.outcome().goneShare())),
+        GridColumn.numbers(
+            "Best 30m",
+            "Best price in 30 minutes against the first that could be had",
+            56,
+            m -> best(m.outcome().halfHour())),
+        GridColumn.numbers(
+            "Worst 30m", "Worst price in 30 minutes", 56, m -> worst(m.outcome().halfHour())),
+        GridColumn.numbers(
+            "Best to close", "Best price until the close", 60, m -> best(m.outcome().toClose())),
+        GridColumn.words(
+            "Scans", "The scans that hit", 180, m -> String.join(", ", m.move().scans())));
+  }
+
+  static List<GridColumn<ScanTotals>> scans() {
+    return List.of(
+        GridColumn.words("Scan", "", 120, ScanTotals::scan),
+        GridColumn.numbers("Hits", "All firings", 46, s -> Integer.toString(s.hits())),
+        GridColumn.numbers(
+            "an hour",
+            "Over the hours of its window so far",
+            52,
+            s -> Numbers.fixed(s.hitsPerHour(), 1)),
+        GridColumn.numbers(
+            "Moves", "Moves with one of its hits", 46, s -> Integer.toString(s.moves())),
+        GridColumn.<ScanTotals>numbers(
+                "Ran",
+                "Share of its moves that ran, with the number of cases",
+                80,
+                s -> s.known() == 0 ? "" : share(s.ran() / (double) s.known()) + " of " + s.known())
+            .toned(ReviewColumns::small),
+        GridColumn.<ScanTotals>numbers(
+                "95% interval",
+                "Where the true share lies, by Wilson",
+                80,
+                s ->
+                    s.known() == 0
+                        ? ""
+                        : share(s.interval().low()) + " – " + share(s.interval().high()))
+            .toned(ReviewColumns::small),
+        GridColumn.numbers(
+            "Gone",
+            "Median part of the run that was over at the first hit",
+            50,
+            s -> share(s.medianGone())),
+        GridColumn.numbers(
+            "Best 30m",
+            "Median best price in 30 minutes",
+            56,
+            s -> Numbers.percent(s.medianBest())),
+        GridColumn.numbers("Trades", "Trades on its moves", 48, s -> Integer.toString(s.trades())),
+        GridColumn.<ScanTotals>numbers(
+                "Net $", "Their result", 80, s -> s.trades() == 0 ? "" : Numbers.money(s.net()))
+            .toned(s -> Tone.ofChange(s.net())));
+  }
+
+  private static Tone small(ScanTotals totals) {
+    return totals.known() < SMALL_SAMPLE ? Tone.FADED : Tone.INK;
+  }
+
+  private static boolean costs(ReviewedMove move) {
+    return move.outcome().ran() == Outcome.Ran.YES
+        && switch (move.verdict()) {
+          case DROPPED, PASSED, MISSED -> true;
+          case TAKEN, LATE -> false;
+        };
+  }
+
+  private static String arrow(int direction) {
+    return direction > 0 ? "▲ " : "▼ ";
+  }
+
+  private static String lateness(long nanos) {
+    long seconds = nanos / DayTime.SECOND;
+    return seconds < 60 ? seconds + " s" : seconds / 60 + " min";
+  }
+
+  private static String share(double share) {
+    return Double.isNaN(share) ? "" : Math.round(share * 100) + "%";
+  }
+
+  private static String best(Excursion excursion) {
+    return Numbers.percent(excursion.best());
+  }
+
+  private static String worst(Excursion excursion) {
+    return Numbers.percent(excursion.worst());
+  }
+}

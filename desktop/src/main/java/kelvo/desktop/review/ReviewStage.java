@@ -1,0 +1,125 @@
+package kelvo.desktop.review;
+
+import java.util.List;
+import javafx.geometry.Orientation;
+import javafx.scene.control.Label;
+import javafx.scene.control.SplitPane;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import kelvo.desktop.grid.Grid;
+import kelvo.desktop.shell.Workspace;
+import kelvo.desktop.theme.Numbers;
+import kelvo.field.Unit;
+import kelvo.review.DayReview;
+import kelvo.review.ReviewSettings;
+import kelvo.review.ReviewedMove;
+import kelvo.review.ReviewedTrade;
+import kelvo.review.ScanTotals;
+import kelvo.review.TradeTotals;
+
+/** The Review stage: lanes, then trades, moves or scans as a table, and the totals. */
+public final class ReviewStage extends BorderPane {
+  private final Workspace workspace;
+  private final LanesView lanes;
+  private final Grid<ReviewedTrade> trades =
+      new Grid<>("Trades", t -> t.trade().entryAt() + t.trade().symbol());
+  private final Grid<ReviewedMove> moves =
+      new Grid<>("Moves", m -> m.move().start() + m.move().symbol() + m.move().side());
+  private final Grid<ScanTotals> scans = new Grid<>("Scans", ScanTotals::scan);
+  private final BorderPane table = new BorderPane();
+  private final Label totals = new Label();
+  private final Label offPlan = new Label();
+
+  /** The stage of a window. */
+  public ReviewStage(Workspace workspace) {
+    this.workspace = workspace;
+    lanes = new LanesView(workspace);
+    trades.columns(ReviewColumns.trades());
+    moves.columns(ReviewColumns.moves());
+    scans.columns(ReviewColumns.scans());
+    trades.emptyText("No trades up to this moment. Fills are read from the folder's fills.csv.");
+    moves.emptyText("No moves up to this moment.");
+    trades.onSelect(t -> workspace.focusOn(t.trade().symbol()));
+    moves.onSelect(m -> workspace.focusOn(m.move().symbol()));
+    table.setTop(tabs());
+    table.setCenter(trades);
+    table.setBottom(totals());
+    SplitPane split = new SplitPane(lanes, table);
+    split.setOrientation(Orientation.VERTICAL);
+    split.setDividerPositions(0.5);
+    setCenter(split);
+    workspace.review().addListener((o, was, is) -> show());
+    workspace.theme().addListener((o, was, is) -> theme());
+    theme();
+  }
+
+  private HBox tabs() {
+    HBox tabs = new HBox(4);
+    tabs.getStyleClass().add("part");
+    ToggleGroup group = new ToggleGroup();
+    for (Grid<?> grid : List.of(trades, moves, scans)) {
+      ToggleButton button = new ToggleButton(grid.getAccessibleText());
+      button.getStyleClass().setAll("toggle-button", "small-button");
+      button.setToggleGroup(group);
+      button.setSelected(grid == trades);
+      button.setOnAction(
+          e -> {
+            button.setSelected(true);
+            table.setCenter(grid);
+          });
+      tabs.getChildren().add(button);
+    }
+    return tabs;
+  }
+
+  private VBox totals() {
+    totals.getStyleClass().add("strong");
+    Label settings = new Label(ReviewSettings.USUAL.words());
+    settings.getStyleClass().addAll("faded", "small");
+    settings.setWrapText(true);
+    VBox box = new VBox(2, totals, offPlan, settings);
+    box.getStyleClass().addAll("card", "part");
+    return box;
+  }
+
+  private void theme() {
+    List.of(trades, moves, scans).forEach(grid -> grid.theme(workspace.theme().get()));
+  }
+
+  private void show() {
+    DayReview review = workspace.review().get();
+    lanes.show(review);
+    if (review == null) {
+      return;
+    }
+    trades.rows(review.trades());
+    moves.rows(review.moves().reversed());
+    scans.rows(review.scans());
+    totals.setText("All trades: " + words(review.all()));
+    offPlan.setText("Off plan: " + words(review.offPlan()));
+  }
+
+  private static String words(TradeTotals t) {
+    if (t.trades() == 0) {
+      return "none closed";
+    }
+    return t.trades()
+        + " closed, "
+        + t.wins()
+        + " won, "
+        + t.losses()
+        + " lost; net "
+        + Numbers.money(t.net())
+        + ", fees $"
+        + Numbers.fixed(t.fees(), 2)
+        + ", profit factor "
+        + (Double.isNaN(t.profitFactor()) ? "unknown" : Unit.TIMES.text(t.profitFactor()))
+        + ", a trade "
+        + Numbers.money(t.expectancy())
+        + ", largest fall $"
+        + Numbers.fixed(t.drawdown(), 2);
+  }
+}

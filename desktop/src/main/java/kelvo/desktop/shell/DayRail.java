@@ -1,0 +1,175 @@
+package kelvo.desktop.shell;
+
+import java.util.List;
+import javafx.geometry.VPos;
+import javafx.scene.AccessibleRole;
+import javafx.scene.canvas.Canvas;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.input.KeyCode;
+import javafx.scene.layout.Region;
+import javafx.scene.text.TextAlignment;
+import kelvo.desktop.theme.Theme;
+import kelvo.desktop.theme.Tone;
+import kelvo.engine.MarketSnapshot;
+import kelvo.market.KnownEvent;
+import kelvo.news.Catalyst;
+import kelvo.time.DayTime;
+import kelvo.time.Phase;
+import kelvo.trade.Fill;
+
+/**
+ * The clock of the program: 04:00 to 20:00 with the phases, hits a minute, halts, news and fills up
+ * to now, events known beforehand, and a handle that moves everything when it is dragged.
+ */
+final class DayRail extends Region {
+  private static final double BARS_TOP = 16;
+  private static final double BARS_HEIGHT = 26;
+  private static final double MARKS_Y = 50;
+
+  private final Workspace workspace;
+  private final RailMarks marks;
+  private final Canvas canvas = new Canvas();
+
+  DayRail(Workspace workspace) {
+    this.workspace = workspace;
+    marks = new RailMarks(workspace.session());
+    getChildren().add(canvas);
+    setFocusTraversable(true);
+    setAccessibleRole(AccessibleRole.SLIDER);
+    setAccessibleText("Day rail, 04:00 to 20:00");
+    setOnMousePressed(e -> seek(e.getX()));
+    setOnMouseDragged(e -> seek(e.getX()));
+    setOnKeyPressed(
+        e -> {
+          if (e.getCode() == KeyCode.LEFT || e.getCode() == KeyCode.RIGHT) {
+            long step = e.isShiftDown() ? 15 * DayTime.MINUTE : DayTime.MINUTE;
+            workspace.seek(workspace.now() + (e.getCode() == KeyCode.LEFT ? -step : step));
+            e.consume();
+          }
+        });
+    workspace.snapshot().addListener((o, was, is) -> paint());
+    workspace.book().addListener((o, was, is) -> paint());
+    workspace.theme().addListener((o, was, is) -> paint());
+    focusedProperty().addListener((o, was, is) -> paint());
+  }
+
+  private void seek(double x) {
+    requestFocus();
+    double part = Math.clamp(x / getWidth(), 0, 1);
+    workspace.seek(
+        DayTime.FIRST
+            + Math.round(part * (DayTime.LAST - DayTime.FIRST) / DayTime.SECOND) * DayTime.SECOND);
+  }
+
+  private double x(long moment) {
+    return (moment - DayTime.FIRST) / (double) (DayTime.LAST - DayTime.FIRST) * getWidth();
+  }
+
+  @Override
+  protected void layoutChildren() {
+    canvas.setWidth(getWidth());
+    canvas.setHeight(getHeight());
+    paint();
+  }
+
+  private void paint() {
+    MarketSnapshot shown = workspace.snapshot().get();
+    if (shown == null || getWidth() <= 0) {
+      return;
+    }
+    Theme theme = workspace.theme().get();
+    GraphicsContext g = canvas.getGraphicsContext2D();
+    g.clearRect(0, 0, getWidth(), getHeight());
+    phases(g, theme);
+    hits(g, theme, RailMarks.hitsByMinute(shown.hits()));
+    marks(g, theme, shown.moment());
+    handle(g, theme, shown.moment());
+  }
+
+  private void phases(GraphicsContext g, Theme theme) {
+    List<Phase> phases = workspace.session().phases().all();
+    g.setFont(Theme.font(10));
+    g.setTextBaseline(VPos.TOP);
+    g.setTextAlign(TextAlignment.LEFT);
+    for (int i = 0; i < phases.size(); i++) {
+      double left = x(phases.get(i).start());
+      double width = x(phases.get(i).end()) - left;
+      g.setFill(theme.colour(i % 2 == 0 ? Tone.GROUND : Tone.CARD));
+      g.fillRect(left, 0, width, getHeight());
+      g.setFill(theme.colour(Tone.FADED));
+      String name = phases.get(i).name();
+      if (name.length() * 5 < width - 4) {
+        g.fillText(name, left + 4, 2);
+      }
+    }
+    g.setFill(theme.colour(Tone.FADED));
+    for (int hour = 4; hour < 20; hour += 2) {
+      double at = x(DayTime.of(hour, 0));
+      g.setStroke(theme.colour(Tone.LINES));
+      g.strokeLine(at + 0.5, BARS_TOP, at + 0.5, getHeight());
+    }
+  }
+
+  private void hits(GraphicsContext g, Theme theme, int[] byMinute) {
+    int most = 1;
+    for (int count : byMinute) {
+      most = Math.max(most, count);
+    }
+    g.setFill(theme.colour(Tone.ACCENT));
+    double width = Math.max(1, getWidth() / RailMarks.MINUTES);
+    for (int minute = 0; minute < byMinute.length; minute++) {
+      if (byMinute[minute] > 0) {
+        double height = Math.max(2, Math.sqrt(byMinute[minute] / (double) most) * BARS_HEIGHT);
+        g.fillRect(
+            minute * getWidth() / RailMarks.MINUTES,
+            BARS_TOP + BARS_HEIGHT - height,
+            width,
+            height);
+      }
+    }
+  }
+
+  private void marks(GraphicsContext g, Theme theme, long now) {
+    for (Catalyst item : workspace.session().catalysts()) {
+      if (item.at() >= DayTime.FIRST && item.at() <= now) {
+        mark(g, theme, Tone.CATALYST, x(item.at()), 2);
+      }
+    }
+    for (long halt : marks.haltsUntil(now)) {
+      g.setFill(theme.colour(Tone.HALT));
+      g.fillRect(x(halt) - 1.5, BARS_TOP + BARS_HEIGHT, 3, 12);
+    }
+    for (Fill fill : workspace.book().get().fillsUntil(now)) {
+      double at = x(fill.at());
+      g.setFill(theme.colour(fill.side().sign() > 0 ? Tone.UP : Tone.DOWN));
+      double tip = fill.side().sign() > 0 ? -4 : 4;
+      g.fillPolygon(
+          new double[] {at - 3.5, at + 3.5, at},
+          new double[] {MARKS_Y + 8 - tip, MARKS_Y + 8 - tip, MARKS_Y + 8 + tip},
+          3);
+    }
+    for (KnownEvent event : workspace.session().knownEvents()) {
+      if (event.symbol().isEmpty()) {
+        g.setStroke(theme.colour(Tone.FADED));
+        g.setLineDashes(2, 2);
+        g.strokeLine(x(event.at()), BARS_TOP, x(event.at()), getHeight());
+        g.setLineDashes();
+      }
+    }
+  }
+
+  private static void mark(GraphicsContext g, Theme theme, Tone tone, double x, double radius) {
+    g.setFill(theme.colour(tone));
+    g.fillOval(x - radius, MARKS_Y - 4 - radius, radius * 2, radius * 2);
+  }
+
+  private void handle(GraphicsContext g, Theme theme, long now) {
+    double at = x(now);
+    g.setStroke(theme.colour(isFocused() ? Tone.ACCENT : Tone.INK));
+    g.setLineWidth(2);
+    g.strokeLine(at, 0, at, getHeight());
+    g.setLineWidth(1);
+    g.setFill(theme.colour(isFocused() ? Tone.ACCENT : Tone.INK));
+    g.fillPolygon(new double[] {at - 6, at + 6, at}, new double[] {0, 0, 8}, 3);
+  }
+}

@@ -1,0 +1,219 @@
+package kelvo.desktop.shell;
+
+import java.util.List;
+import javafx.application.Application;
+import javafx.application.Platform;
+import javafx.scene.Parent;
+import javafx.scene.Scene;
+import javafx.scene.control.Label;
+import javafx.scene.control.SplitPane;
+import javafx.scene.control.TextField;
+import javafx.scene.control.TextInputControl;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.VBox;
+import kelvo.data.folder.Fault;
+import kelvo.desktop.focus.FocusSide;
+import kelvo.desktop.live.AlertPopup;
+import kelvo.desktop.live.LiveStage;
+import kelvo.desktop.morning.MorningStage;
+import kelvo.desktop.review.ReviewStage;
+import kelvo.scan.Hit;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * The frame: day rail above, stages on the left, list side and focus side, status below; and the
+ * keys.
+ */
+public final class MainWindow extends BorderPane {
+  private final Workspace workspace;
+  private final MorningStage morning;
+  private final LiveStage live;
+  private final ReviewStage review;
+  private final FocusSide focus;
+  private final TopBar top;
+  private final SplitPane middle;
+  private final TextField search = new TextField();
+
+  /** The window's content. */
+  public MainWindow(Workspace workspace, List<Fault> faults) {
+    this.workspace = workspace;
+    morning = new MorningStage(workspace);
+    live = new LiveStage(workspace);
+    review = new ReviewStage(workspace);
+    focus = new FocusSide(workspace);
+    top = new TopBar(workspace);
+    middle = new SplitPane(morning, focus);
+    middle.setDividerPositions(0.57);
+    setTop(top);
+    setLeft(stageButtons());
+    setCenter(middle);
+    setBottom(new StatusBar(workspace, faults));
+    workspace.stage().addListener((o, was, is) -> go(is));
+    workspace.theme().addListener((o, was, is) -> style());
+    workspace.alerts().newest().addListener((o, was, is) -> alert(is));
+    addEventFilter(KeyEvent.KEY_PRESSED, this::key);
+  }
+
+  /** A scene of this window. */
+  public Scene scene(double width, double height) {
+    Scene scene = new Scene(this, width, height);
+    sceneProperty().addListener((o, was, is) -> style());
+    style();
+    return scene;
+  }
+
+  private void style() {
+    Application.setUserAgentStylesheet(workspace.theme().get().baseStyles());
+    if (getScene() != null) {
+      getScene().getStylesheets().setAll(workspace.theme().get().styles());
+    }
+  }
+
+  private VBox stageButtons() {
+    VBox box = new VBox();
+    box.getStyleClass().add("stages");
+    box.setMinWidth(84);
+    ToggleGroup group = new ToggleGroup();
+    for (StageKind kind : StageKind.values()) {
+      ToggleButton button = new ToggleButton(kind.number() + "  " + kind.title());
+      button.getStyleClass().setAll("toggle-button", "stage-button");
+      button.setToggleGroup(group);
+      button.setMaxWidth(Double.MAX_VALUE);
+      button.setFocusTraversable(false);
+      button.setSelected(kind == workspace.stage().get());
+      button.setOnAction(
+          e -> {
+            button.setSelected(true);
+            workspace.stage().set(kind);
+          });
+      workspace.stage().addListener((o, was, is) -> button.setSelected(is == kind));
+      box.getChildren().add(button);
+    }
+    Label slash = new Label("/ finds a symbol");
+    slash.getStyleClass().addAll("faded", "small");
+    slash.setStyle("-fx-padding: 16 4 0 8;");
+    slash.setWrapText(true);
+    search.setPromptText("symbol");
+    search.setMaxWidth(72);
+    search.setVisible(false);
+    search.setOnAction(
+        e -> {
+          workspace.find(search.getText());
+          closeSearch();
+        });
+    VBox.setMargin(search, new javafx.geometry.Insets(4, 4, 0, 6));
+    box.getChildren().addAll(slash, search);
+    return box;
+  }
+
+  private Parent content(StageKind kind) {
+    return switch (kind) {
+      case MORNING -> morning;
+      case LIVE -> live;
+      case REVIEW -> review;
+    };
+  }
+
+  private void closeSearch() {
+    search.clear();
+    search.setVisible(false);
+    content(workspace.stage().get()).requestFocus();
+  }
+
+  private void go(StageKind kind) {
+    double[] divider = middle.getDividerPositions();
+    middle.getItems().set(0, content(kind));
+    middle.setDividerPositions(divider);
+    workspace.action().set(kind.title());
+  }
+
+  private void key(KeyEvent event) {
+    if (event.getCode() == KeyCode.ESCAPE && search.isVisible()) {
+      closeSearch();
+      event.consume();
+      return;
+    }
+    if (getScene().getFocusOwner() instanceof TextInputControl) {
+      return;
+    }
+    if (event.isShortcutDown()) {
+      if (event.getCode() == KeyCode.Z) {
+        workspace.undo();
+        event.consume();
+      }
+      return;
+    }
+    if (stageKey(event) || windowKey(event) || stageOwnKey(event)) {
+      event.consume();
+    }
+  }
+
+  private boolean stageKey(KeyEvent event) {
+    for (StageKind kind : StageKind.values()) {
+      if (event.getText().equals(Integer.toString(kind.number()))) {
+        workspace.stage().set(kind);
+        return true;
+      }
+    }
+    return false;
+  }
+
+  private boolean windowKey(KeyEvent event) {
+    if (event.getText().equals("/")) {
+      search.setVisible(true);
+      Platform.runLater(search::requestFocus);
+      return true;
+    }
+    if (event.getCode() == KeyCode.P) {
+      top.togglePlay();
+      return true;
+    }
+    return false;
+  }
+
+  private boolean stageOwnKey(KeyEvent event) {
+    return switch (workspace.stage().get()) {
+      case MORNING -> morning.key(event);
+      case LIVE -> live.key(event);
+      case REVIEW -> false;
+    };
+  }
+
+  private void alert(@Nullable Hit hit) {
+    if (hit == null || getScene() == null || getScene().getWindow() == null) {
+      return;
+    }
+    if (workspace.alerts().popup().get()) {
+      AlertPopup.show(getScene().getWindow(), hit, () -> workspace.focusOn(hit.symbol()));
+    }
+    if (workspace.alerts().sound().get()) {
+      Thread.ofVirtual()
+          .start(
+              () -> {
+                String problem = AlertSound.play();
+                if (problem != null) {
+                  Platform.runLater(() -> workspace.action().set(problem));
+                }
+              });
+    }
+  }
+
+  /** Starts playing at so many times the speed of the day. */
+  public void play(double times) {
+    top.startAt(times);
+  }
+
+  /** How many triage rows can be seen. */
+  public int triageRowsSeen() {
+    return morning.visibleRows();
+  }
+
+  /** How many minute bars the chart has drawn. */
+  public int minuteBarsDrawn() {
+    return focus.minuteBarsDrawn();
+  }
+}

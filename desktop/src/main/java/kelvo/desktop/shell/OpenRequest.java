@@ -1,0 +1,30 @@
+package kelvo.desktop.shell;
+
+import java.nio.file.Path;
+import kelvo.desktop.theme.Theme;
+import kelvo.engine.Progress;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What to open in a window.
+ *
+ * @param load reads the day; off the window's thread
+ * @param at the moment to show; negative for where the day was left
+ * @param otherwiseAt the moment when it was never left
+ * @param speed times the speed of the day; 0 for paused
+ * @param pictures where to write pictures of the main views, then exit; null for a usual window
+ * @param smoke whether to show one moment, say what was drawn, and exit
+ */
+public record OpenRequest(
+    Load load,
+    long at,
+    long otherwiseAt,
+    double speed,
+    Theme theme,
+    @Nullable Path pictures,
+    boolean smoke) {
+  /** Reads a day. */
+  public interface Load {
+    OpenedDay day(Progress progress);
+  }
+}

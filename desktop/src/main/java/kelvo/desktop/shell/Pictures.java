@@ -1,0 +1,106 @@
+package kelvo.desktop.shell;
+
+import java.awt.image.BufferedImage;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayDeque;
+import java.util.Deque;
+import javafx.animation.PauseTransition;
+import javafx.beans.value.ChangeListener;
+import javafx.scene.Scene;
+import javafx.scene.image.WritableImage;
+import javafx.util.Duration;
+import javax.imageio.ImageIO;
+import kelvo.desktop.theme.Theme;
+import kelvo.engine.MarketSnapshot;
+import kelvo.time.DayTime;
+import org.jspecify.annotations.Nullable;
+
+/** Visits each main view at set moments, writes a picture of it, and exits. */
+final class Pictures {
+  private static final Duration SETTLE = Duration.millis(900);
+
+  private record Shot(String name, StageKind stage, String at, String symbol, Theme theme) {}
+
+  private final Workspace workspace;
+  private final Scene scene;
+  private final Path folder;
+  private final Deque<Shot> shots = new ArrayDeque<>();
+  private final ChangeListener<@Nullable MarketSnapshot> arrival = (o, was, is) -> arrived(is);
+  private long awaited = -1;
+
+  Pictures(Workspace workspace, Scene scene, Path folder) {
+    this.workspace = workspace;
+    this.scene = scene;
+    this.folder = folder;
+    for (Theme theme : Theme.values()) {
+      shots.add(new Shot("morning", StageKind.MORNING, "08:58:00", "ORBTOW", theme));
+      shots.add(new Shot("live", StageKind.LIVE, "10:44:30", "DENBOT", theme));
+      shots.add(new Shot("review", StageKind.REVIEW, "16:30:00", "KELPOR", theme));
+      shots.add(new Shot("symbol", StageKind.LIVE, "10:25:00", "TIDARC", theme));
+    }
+  }
+
+  void start() {
+    workspace.snapshot().addListener(arrival);
+    next();
+  }
+
+  private void next() {
+    Shot shot = shots.peek();
+    if (shot == null) {
+      workspace.snapshot().removeListener(arrival);
+      KelvoWindow.exit(0);
+      return;
+    }
+    workspace.theme().set(shot.theme());
+    workspace.stage().set(shot.stage());
+    workspace.focusOn(shot.symbol());
+    awaited = DayTime.parse(shot.at());
+    workspace.seek(awaited);
+  }
+
+  private void arrived(@Nullable MarketSnapshot shown) {
+    Shot shot = shots.peek();
+    boolean there =
+        shot != null
+            && shown != null
+            && shown.moment() == awaited
+            && shown.focus() != null
+            && shown.focus().facts().symbol().equals(shot.symbol());
+    if (there) {
+      awaited = -1;
+      PauseTransition settle = new PauseTransition(SETTLE);
+      settle.setOnFinished(e -> take());
+      settle.play();
+    }
+  }
+
+  private void take() {
+    Shot shot = shots.remove();
+    try {
+      Files.createDirectories(folder);
+      Path file = folder.resolve(shot.name() + "-" + shot.theme().word() + ".png");
+      ImageIO.write(buffered(scene.snapshot(null)), "png", file.toFile());
+      System.err.println("kelvo: wrote " + file);
+      next();
+    } catch (IOException e) {
+      System.err.println(
+          "kelvo: cannot write pictures to " + folder + "; name a folder that can be written");
+      KelvoWindow.exit(2);
+    }
+  }
+
+  private static BufferedImage buffered(WritableImage image) {
+    int width = (int) image.getWidth();
+    int height = (int) image.getHeight();
+    BufferedImage copy = new BufferedImage(width, height, BufferedImage.TYPE_INT_RGB);
+    for (int y = 0; y < height; y++) {
+      for (int x = 0; x < width; x++) {
+        copy.setRGB(x, y, image.getPixelReader().getArgb(x, y));
+      }
+    }
+    return copy;
+  }
+}

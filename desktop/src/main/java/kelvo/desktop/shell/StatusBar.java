@@ -1,0 +1,92 @@
+package kelvo.desktop.shell;
+
+import java.util.List;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import kelvo.data.folder.Fault;
+import kelvo.engine.MarketSnapshot;
+import kelvo.scan.Hit;
+import kelvo.time.DayTime;
+
+/**
+ * The bottom line: where the events come from, how fast, hits a minute, what is saved, what the
+ * last key did.
+ */
+final class StatusBar extends HBox {
+  private final Workspace workspace;
+  private final Label feed = new Label();
+  private final Label hits = new Label();
+  private final Label saved = new Label();
+  private final Label action = new Label();
+  private long lastEvents;
+  private long lastAt;
+  private String rate = "";
+
+  StatusBar(Workspace workspace, List<Fault> faults) {
+    super(16);
+    this.workspace = workspace;
+    getStyleClass().add("bar");
+    setMinHeight(26);
+    setMaxHeight(26);
+    setAlignment(Pos.CENTER_LEFT);
+    Region space = new Region();
+    HBox.setHgrow(space, Priority.ALWAYS);
+    Button theme = new Button("Day or night");
+    theme.getStyleClass().setAll("button", "small-button");
+    theme.setFocusTraversable(false);
+    theme.setOnAction(e -> workspace.theme().set(workspace.theme().get().other()));
+    theme.setStyle("-fx-min-height: 18px; -fx-padding: 0 8 0 8;");
+    List.of(feed, hits, saved, action).forEach(l -> l.getStyleClass().add("small"));
+    action.getStyleClass().add("tone-accent");
+    getChildren().addAll(feed, hits, saved);
+    if (!faults.isEmpty()) {
+      Label bad = new Label(faults.size() + " lines left out: " + faults.getFirst().sentence());
+      bad.getStyleClass().addAll("small", "tone-down");
+      bad.setMaxWidth(360);
+      getChildren().add(bad);
+    }
+    getChildren().addAll(space, action, theme);
+    action.textProperty().bind(workspace.action());
+    workspace.snapshot().addListener((o, was, is) -> show());
+  }
+
+  private void show() {
+    MarketSnapshot shown = workspace.snapshot().get();
+    if (shown == null) {
+      return;
+    }
+    long now = System.nanoTime();
+    if (now - lastAt > 1_000_000_000L) {
+      double seconds = (now - lastAt) / 1e9;
+      rate =
+          workspace.speed().get() > 0 && shown.events() >= lastEvents && lastAt > 0
+              ? Math.round((shown.events() - lastEvents) / seconds) + " events/s"
+              : "paused";
+      lastEvents = shown.events();
+      lastAt = now;
+    }
+    feed.setText(
+        "Recorded session, "
+            + String.format(java.util.Locale.ROOT, "%,d", shown.events())
+            + " events, "
+            + (workspace.speed().get() > 0 ? rate : "paused"));
+    List<Hit> all = shown.hits();
+    long lastMinute =
+        all.subList(Math.max(0, all.size() - 2_000), all.size()).stream()
+            .filter(h -> h.at() > shown.moment() - DayTime.MINUTE)
+            .count();
+    hits.setText(all.size() + " hits, " + lastMinute + " in the last minute");
+    String failure = workspace.ledger().failure();
+    long open = workspace.ledger().asked() - workspace.ledger().saved();
+    saved.setText(
+        failure != null ? failure : open == 0 ? "Ledger saved" : "Ledger saves " + open + " more");
+    saved.getStyleClass().removeAll("tone-down");
+    if (failure != null) {
+      saved.getStyleClass().add("tone-down");
+    }
+  }
+}

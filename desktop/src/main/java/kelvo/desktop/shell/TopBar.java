@@ -1,0 +1,141 @@
+package kelvo.desktop.shell;
+
+import java.time.format.DateTimeFormatter;
+import java.util.Locale;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import kelvo.desktop.theme.Numbers;
+import kelvo.engine.MarketSnapshot;
+import kelvo.market.KnownEvent;
+import kelvo.market.Weather;
+import kelvo.time.DayTime;
+
+/** The date, the day rail, the clock with its controls, and the weather of the market. */
+final class TopBar extends HBox {
+  private static final double[] SPEEDS = {1, 10, 60, 600};
+
+  private final Workspace workspace;
+  private final Label clock = new Label();
+  private final Label phase = new Label();
+  private final Label weather = new Label();
+  private final Label next = new Label();
+  private final ToggleButton play = new ToggleButton("Play");
+  private final Button faster = new Button("60x");
+  private int speed = 2;
+
+  TopBar(Workspace workspace) {
+    super(8);
+    this.workspace = workspace;
+    getStyleClass().add("rail");
+    setMinHeight(72);
+    setMaxHeight(72);
+    setAlignment(Pos.CENTER_LEFT);
+    DayRail rail = new DayRail(workspace);
+    HBox.setHgrow(rail, Priority.ALWAYS);
+    getChildren().addAll(date(), rail, clock());
+    workspace.snapshot().addListener((o, was, is) -> show());
+    workspace.speed().addListener((o, was, is) -> play.setSelected(is.doubleValue() > 0));
+  }
+
+  private VBox date() {
+    var hours = workspace.session().hours();
+    Label date =
+        new Label(
+            hours.date().format(DateTimeFormatter.ofPattern("EEE d MMM yyyy", Locale.ENGLISH)));
+    date.getStyleClass().add("title");
+    Label kind = new Label(hours.kind().words());
+    kind.getStyleClass().addAll("faded", "small");
+    phase.getStyleClass().addAll("faded", "small");
+    VBox box = new VBox(2, date, kind, phase);
+    box.setMinWidth(104);
+    box.setAlignment(Pos.CENTER_LEFT);
+    return box;
+  }
+
+  private VBox clock() {
+    clock.getStyleClass().add("clock");
+    clock.setMinWidth(92);
+    play.getStyleClass().setAll("toggle-button", "small-button");
+    faster.getStyleClass().setAll("button", "small-button");
+    play.setFocusTraversable(false);
+    faster.setFocusTraversable(false);
+    play.setTooltip(new Tooltip("Play or pause the day (P)"));
+    faster.setTooltip(new Tooltip("Times the speed of the day; click for the next"));
+    play.setOnAction(e -> togglePlay());
+    faster.setOnAction(e -> nextSpeed());
+    HBox line = new HBox(6, clock, play, faster);
+    line.setAlignment(Pos.CENTER_LEFT);
+    weather.getStyleClass().add("small");
+    next.getStyleClass().addAll("faded", "small");
+    VBox box = new VBox(1, line, weather, next);
+    box.setMinWidth(258);
+    box.setMaxWidth(258);
+    box.setAlignment(Pos.CENTER_LEFT);
+    return box;
+  }
+
+  /** Plays or pauses. */
+  void togglePlay() {
+    workspace.play(workspace.speed().get() > 0 ? 0 : SPEEDS[speed]);
+  }
+
+  private void nextSpeed() {
+    speed = (speed + 1) % SPEEDS.length;
+    faster.setText((int) SPEEDS[speed] + "x");
+    if (workspace.speed().get() > 0) {
+      workspace.play(SPEEDS[speed]);
+    }
+  }
+
+  /** Starts with another speed. */
+  void startAt(double times) {
+    faster.setText((int) times + "x");
+    workspace.play(times);
+  }
+
+  private void show() {
+    MarketSnapshot shown = workspace.snapshot().get();
+    if (shown == null) {
+      return;
+    }
+    clock.setText(DayTime.seconds(shown.moment()));
+    phase.setText(workspace.session().phases().at(shown.moment()).name());
+    weather.setText(weatherWords(shown.weather()));
+    weather.setTooltip(
+        new Tooltip(
+            "Share of common stocks above yesterday's close; how many moved over 10% (and the median of 20 sessions); the benchmarks."));
+    KnownEvent event = shown.weather().next();
+    next.setText(
+        event == null
+            ? "No known event is left today"
+            : "Next: " + DayTime.minutes(event.at()) + " " + event.title());
+  }
+
+  private static String weatherWords(Weather weather) {
+    StringBuilder words = new StringBuilder();
+    words.append(
+        Double.isNaN(weather.shareUp())
+            ? "No prices yet"
+            : Math.round(weather.shareUp() * 100) + "% up");
+    words.append(" · ").append(weather.movers()).append(" big movers");
+    if (!Double.isNaN(weather.usualMovers())) {
+      words.append(" (usual ").append(Numbers.fixed(weather.usualMovers(), 0)).append(")");
+    }
+    weather
+        .benchmarks()
+        .forEach(
+            b ->
+                words
+                    .append(" · ")
+                    .append(b.symbol())
+                    .append(' ')
+                    .append(Numbers.percent(b.changePercent())));
+    return words.toString();
+  }
+}

@@ -1,0 +1,424 @@
+package kelvo.desktop.shell;
+
+import java.time.LocalDate;
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.List;
+import java.util.OptionalInt;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.atomic.AtomicReference;
+import javafx.application.Platform;
+import javafx.beans.property.DoubleProperty;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.SimpleDoubleProperty;
+import javafx.beans.property.SimpleObjectProperty;
+import javafx.beans.property.SimpleStringProperty;
+import javafx.beans.property.StringProperty;
+import kelvo.data.ledger.Ledger;
+import kelvo.desktop.theme.Theme;
+import kelvo.engine.MarketSnapshot;
+import kelvo.engine.Program;
+import kelvo.engine.Progress;
+import kelvo.engine.SessionPlayer;
+import kelvo.engine.SessionRun;
+import kelvo.engine.SnapshotRequest;
+import kelvo.market.Price;
+import kelvo.market.Session;
+import kelvo.review.DayReview;
+import kelvo.review.ReviewSettings;
+import kelvo.scan.Scan;
+import kelvo.scan.Side;
+import kelvo.time.DayTime;
+import kelvo.watch.Choice;
+import kelvo.watch.DayBook;
+import kelvo.watch.Decision;
+import kelvo.watch.FocusSpan;
+import kelvo.watch.Level;
+import kelvo.watch.LevelKind;
+import kelvo.watch.Note;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What a window works on: one session at one moment, the symbol in focus, and the trader's day. All
+ * parts read it and follow it. Only for the window's thread.
+ */
+public final class Workspace implements AutoCloseable {
+  /** How many symbols the Ten may hold. */
+  public static final int MOST_KEPT = 10;
+
+  private static final long SHORTEST_FOCUS = DayTime.SECOND;
+
+  private final Session session;
+  private final List<Scan> scans;
+  private final Ledger ledger;
+  private final SessionPlayer player;
+  private final Alerts alerts = new Alerts(this);
+  private final ExecutorService background =
+      Executors.newSingleThreadExecutor(task -> daemon(task));
+  private final AtomicReference<@Nullable MarketSnapshot> pending = new AtomicReference<>();
+  private final ReadOnlyObjectWrapper<@Nullable MarketSnapshot> snapshot =
+      new ReadOnlyObjectWrapper<>();
+  private final ReadOnlyObjectWrapper<DayBook> book;
+  private final ReadOnlyObjectWrapper<@Nullable DayReview> review = new ReadOnlyObjectWrapper<>();
+  private final ObjectProperty<StageKind> stage = new SimpleObjectProperty<>(StageKind.MORNING);
+  private final ObjectProperty<Theme> theme;
+  private final ObjectProperty<Scan> shownScan;
+  private final StringProperty focus = new SimpleStringProperty("");
+  private final StringProperty action = new SimpleStringProperty("");
+  private final DoubleProperty speed = new SimpleDoubleProperty(0);
+  private final Deque<Runnable> undo = new ArrayDeque<>();
+  private SessionRun run;
+  private long focusSince;
+  private boolean reviewing;
+  private boolean reviewStale;
+
+  /** A window's work on an opened day, paused at a moment. */
+  public Workspace(OpenedDay day, long moment, Theme theme) {
+    session = day.session();
+    scans = day.scans();
+    ledger = day.ledger();
+    run = day.run();
+    book = new ReadOnlyObjectWrapper<>(day.book());
+    this.theme = new SimpleObjectProperty<>(theme);
+    shownScan = new SimpleObjectProperty<>(scans.getFirst());
+    player =
+        new SessionPlayer(run, moment, request(), this::arrived, alerts::hit, System::nanoTime);
+    stage.addListener((o, was, is) -> refreshReview());
+    shownScan.addListener((o, was, is) -> player.show(request()));
+  }
+
+  private static Thread daemon(Runnable task) {
+    Thread thread = new Thread(task, "background");
+    thread.setDaemon(true);
+    return thread;
+  }
+
+  private SnapshotRequest request() {
+    List<String> followed = book.get().theTen(now()).stream().map(Decision::symbol).toList();
+    return new SnapshotRequest(shownScan.get(), focus.get(), followed);
+  }
+
+  /** Takes a snapshot on the player's thread; the window sees the newest one only. */
+  private void arrived(MarketSnapshot newest) {
+    if (pending.getAndSet(newest) == null) {
+      Platform.runLater(this::show);
+    }
+  }
+
+  private void show() {
+    MarketSnapshot newest = pending.getAndSet(null);
+    if (newest == null) {
+      return;
+    }
+    snapshot.set(newest);
+    if (newest.cards().size() != book.get().theTen(newest.moment()).size()) {
+      player.show(request());
+    }
+    refreshReview();
+  }
+
+  private void refreshReview() {
+    if (stage.get() != StageKind.REVIEW) {
+      return;
+    }
+    reviewStale = true;
+    if (!reviewing) {
+      reviewing = true;
+      reviewStale = false;
+      SessionRun played = run;
+      DayBook day = book.get();
+      long moment = now();
+      background.execute(
+          () -> {
+            DayReview made =
+                DayReview.of(
+                    session, scans, played.hitsUntil(moment), day, ReviewSettings.USUAL, moment);
+            Platform.runLater(() -> reviewed(made));
+          });
+    }
+  }
+
+  private void reviewed(DayReview made) {
+    review.set(made);
+    reviewing = false;
+    if (reviewStale && made.until() != now()) {
+      refreshReview();
+    }
+  }
+
+  /** The session. */
+  public Session session() {
+    return session;
+  }
+
+  /** The date of the session. */
+  public LocalDate day() {
+    return session.hours().date();
+  }
+
+  /** The scans in use. */
+  public List<Scan> scans() {
+    return scans;
+  }
+
+  /** The ledger of the data folder. */
+  public Ledger ledger() {
+    return ledger;
+  }
+
+  /** Which alerts sound and pop up. */
+  public Alerts alerts() {
+    return alerts;
+  }
+
+  /** What is shown; null until the first snapshot has come. */
+  public ReadOnlyObjectProperty<@Nullable MarketSnapshot> snapshot() {
+    return snapshot.getReadOnlyProperty();
+  }
+
+  /** What the trader did on this day. */
+  public ReadOnlyObjectProperty<DayBook> book() {
+    return book.getReadOnlyProperty();
+  }
+
+  /** The review at the newest moment for which it was made; null before the first. */
+  public ReadOnlyObjectProperty<@Nullable DayReview> review() {
+    return review.getReadOnlyProperty();
+  }
+
+  /** The stage of the day that is shown. */
+  public ObjectProperty<StageKind> stage() {
+    return stage;
+  }
+
+  /** The look. */
+  public ObjectProperty<Theme> theme() {
+    return theme;
+  }
+
+  /** The scan whose matches are listed. */
+  public ObjectProperty<Scan> shownScan() {
+    return shownScan;
+  }
+
+  /** The symbol in focus; empty for none. Change it with {@link #focusOn}. */
+  public StringProperty focus() {
+    return focus;
+  }
+
+  /** What the last key or click did, in words. */
+  public StringProperty action() {
+    return action;
+  }
+
+  /** How many times the speed of the day; 0 when paused. Change it with {@link #play}. */
+  public DoubleProperty speed() {
+    return speed;
+  }
+
+  /** The moment shown. */
+  public long now() {
+    MarketSnapshot shown = snapshot.get();
+    return shown == null ? DayTime.FIRST : shown.moment();
+  }
+
+  /** Goes to a moment of the session. */
+  public void seek(long moment) {
+    endFocus();
+    player.seek(moment);
+    action.set("At " + DayTime.seconds(moment));
+  }
+
+  /** Plays at so many times the speed of the day; 0 pauses. */
+  public void play(double times) {
+    speed.set(times);
+    player.speed(times);
+    action.set(times == 0 ? "Paused" : "Playing at " + (int) times + "x");
+  }
+
+  /** Puts a symbol in focus. */
+  public void focusOn(String symbol) {
+    if (!symbol.equals(focus.get())) {
+      endFocus();
+      focus.set(symbol);
+      focusSince = now();
+      player.show(request());
+    }
+  }
+
+  /** Puts the symbol, or the first one whose symbol or name contains the text, in focus. */
+  public void find(String text) {
+    String wanted = text.strip().toUpperCase(java.util.Locale.ROOT);
+    OptionalInt exact = session.numberOf(wanted);
+    if (exact.isPresent()) {
+      focusOn(wanted);
+      return;
+    }
+    session.securities().stream()
+        .filter(
+            f ->
+                f.symbol().startsWith(wanted)
+                    || f.security().name().toUpperCase(java.util.Locale.ROOT).contains(wanted))
+        .findFirst()
+        .ifPresentOrElse(
+            f -> focusOn(f.symbol()),
+            () -> action.set("No symbol or name contains \"" + text + "\""));
+  }
+
+  private void endFocus() {
+    long until = now();
+    if (!focus.get().isEmpty() && until - focusSince >= SHORTEST_FOCUS) {
+      FocusSpan span = new FocusSpan(focus.get(), focusSince, until);
+      ledger.add(day(), span);
+      book.set(book.get().with(span));
+    }
+    focusSince = until;
+  }
+
+  /** Decides on a symbol. Keeping an eleventh one is refused. */
+  public void decide(String symbol, Choice choice, String reason) {
+    boolean kept =
+        book.get().decisionOn(symbol, now()).filter(d -> d.choice() == Choice.KEEP).isPresent();
+    if (choice == Choice.KEEP && !kept && book.get().theTen(now()).size() >= MOST_KEPT) {
+      action.set("The Ten is full: drop one of them before keeping " + symbol);
+      return;
+    }
+    Decision before =
+        book.get()
+            .decisionOn(symbol, now())
+            .orElse(new Decision(symbol, now(), Choice.UNDECIDED, "", Side.UP, "", ""));
+    Side side = before.choice() == Choice.UNDECIDED ? sideOf(symbol) : before.side();
+    String bucket =
+        choice == Choice.KEEP ? Decision.BUCKETS.getFirst() : Decision.BUCKETS.getLast();
+    enter(
+        new Decision(
+            symbol,
+            now(),
+            choice,
+            reason,
+            side,
+            before.bucket().isEmpty() ? bucket : before.bucket(),
+            before.plan()));
+    undo.push(
+        () ->
+            enter(
+                new Decision(
+                    symbol,
+                    now(),
+                    before.choice(),
+                    before.reason(),
+                    before.side(),
+                    before.bucket(),
+                    before.plan())));
+    action.set(capital(choice.word()) + " " + symbol + (reason.isEmpty() ? "" : ": " + reason));
+  }
+
+  private static String capital(String word) {
+    return word.substring(0, 1).toUpperCase(java.util.Locale.ROOT) + word.substring(1);
+  }
+
+  private Side sideOf(String symbol) {
+    MarketSnapshot shown = snapshot.get();
+    return shown == null
+        ? Side.UP
+        : shown.gaps().stream()
+            .filter(g -> g.symbol().equals(symbol))
+            .findFirst()
+            .map(g -> Side.of(g.percent()))
+            .orElse(Side.UP);
+  }
+
+  /** Changes side, bucket and plan of a symbol that has been decided on. */
+  public void plan(String symbol, Side side, String bucket, String plan) {
+    book.get()
+        .decisionOn(symbol, now())
+        .ifPresent(
+            before -> {
+              enter(
+                  new Decision(
+                      symbol, now(), before.choice(), before.reason(), side, bucket, plan));
+              undo.push(
+                  () ->
+                      enter(
+                          new Decision(
+                              symbol,
+                              now(),
+                              before.choice(),
+                              before.reason(),
+                              before.side(),
+                              before.bucket(),
+                              before.plan())));
+              action.set("Planned " + symbol + ": " + side.word() + ", " + bucket);
+            });
+  }
+
+  private void enter(Decision decision) {
+    ledger.add(day(), decision);
+    book.set(book.get().with(decision));
+    player.show(request());
+  }
+
+  /** Sets a level on the symbol in focus from now on. */
+  public void addLevel(long price, LevelKind kind) {
+    Level level = Level.standing(focus.get(), price, kind, now());
+    ledger.add(day(), level);
+    book.set(book.get().with(level));
+    replay(now());
+    undo.push(() -> removeLevel(level));
+    action.set("Level " + Price.text(price) + " on " + level.symbol());
+  }
+
+  /** Takes a level away from now on. */
+  public void removeLevel(Level level) {
+    ledger.remove(day(), level, now());
+    book.set(book.get().without(level, now()));
+    replay(now());
+    action.set("Level " + Price.text(level.price()) + " removed");
+  }
+
+  /** Plays what comes after a moment again with the levels as they are now, in the background. */
+  private void replay(long from) {
+    Program program = new Program(scans, book.get().levels());
+    SessionRun before = run;
+    background.execute(
+        () -> {
+          SessionRun changed = before.withLevels(program, from, Progress.NONE);
+          Platform.runLater(
+              () -> {
+                run = changed;
+                player.use(changed);
+              });
+        });
+  }
+
+  /** Writes a note on the symbol in focus. */
+  public void addNote(String text) {
+    Note note = new Note(focus.get(), now(), text);
+    ledger.add(day(), note);
+    book.set(book.get().with(note));
+    action.set("Noted on " + note.symbol());
+  }
+
+  /** Takes the last edit back. */
+  public void undo() {
+    if (undo.isEmpty()) {
+      action.set("Nothing to undo");
+    } else {
+      undo.pop().run();
+      action.set("Undone");
+    }
+  }
+
+  /** Keeps the moment, stops the engine and waits until the ledger is on disk. */
+  @Override
+  public void close() {
+    endFocus();
+    ledger.leaveAt(day(), now());
+    player.close();
+    background.shutdown();
+    ledger.close();
+  }
+}

@@ -1,0 +1,27 @@
+package kelvo.desktop.theme;
+
+import java.util.Locale;
+
+/**
+ * Signed numbers as they stand on screen. Up and down are told by the sign, not by colour alone.
+ */
+public final class Numbers {
+  private Numbers() {}
+
+  /** A percentage with its sign, one decimal; empty when unknown. */
+  public static String percent(double value) {
+    return Double.isNaN(value) ? "" : String.format(Locale.ROOT, "%+.1f%%", value);
+  }
+
+  /** Dollars with their sign; empty when unknown. */
+  public static String money(double value) {
+    return Double.isNaN(value)
+        ? ""
+        : String.format(Locale.ROOT, "%s$%,.2f", value < 0 ? "-" : "+", Math.abs(value));
+  }
+
+  /** A number with so many decimals; empty when unknown. */
+  public static String fixed(double value, int decimals) {
+    return Double.isNaN(value) ? "" : String.format(Locale.ROOT, "%." + decimals + "f", value);
+  }
+}

@@ -1,0 +1,114 @@
+package kelvo.desktop.theme;
+
+import atlantafx.base.theme.PrimerDark;
+import atlantafx.base.theme.PrimerLight;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import javafx.scene.paint.Color;
+import javafx.scene.text.Font;
+import javafx.scene.text.FontWeight;
+
+/**
+ * The two looks. Their colours stand in one style sheet each; canvases read them from there too.
+ */
+public enum Theme {
+  DAYBREAK(new PrimerLight().getUserAgentStylesheet()),
+  NIGHT(new PrimerDark().getUserAgentStylesheet());
+
+  private static final List<String> FONTS = List.of("400Regular", "500Medium", "600SemiBold");
+
+  private final String base;
+  private final Map<String, Color> colours = new HashMap<>();
+
+  Theme(String base) {
+    this.base = base;
+    Matcher matcher =
+        Pattern.compile("-kelvo-([a-z]+):\\s*(#[0-9A-Fa-f]{6})").matcher(text(file()));
+    while (matcher.find()) {
+      colours.put(matcher.group(1), Color.web(matcher.group(2)));
+    }
+  }
+
+  /** The theme of a word. */
+  public static Theme of(String word) {
+    return valueOf(word.toUpperCase(Locale.ROOT));
+  }
+
+  /** The other one. */
+  public Theme other() {
+    return this == DAYBREAK ? NIGHT : DAYBREAK;
+  }
+
+  /** The word in options and file names. */
+  public String word() {
+    return name().toLowerCase(Locale.ROOT);
+  }
+
+  private String file() {
+    return name().toLowerCase(Locale.ROOT) + ".css";
+  }
+
+  /** The library's style sheet that lies under ours. */
+  public String baseStyles() {
+    return base;
+  }
+
+  /** Our style sheets, in order. */
+  public List<String> styles() {
+    return List.of(url(file()), url("parts.css"));
+  }
+
+  /** The colour of a tone. */
+  public Color colour(Tone tone) {
+    Color colour = colours.get(tone.token());
+    if (colour == null) {
+      throw new IllegalStateException("the theme has no colour " + tone.token());
+    }
+    return colour;
+  }
+
+  /** Loads the fonts that ship with Kelvo. Call once, before the first window. */
+  public static void loadFonts() {
+    for (String font : FONTS) {
+      try (InputStream in =
+          Theme.class.getResourceAsStream("/kelvo/desktop/fonts/IBMPlexSans_" + font + ".ttf")) {
+        Font.loadFont(in, 12);
+      } catch (IOException e) {
+        throw new UncheckedIOException(e);
+      }
+    }
+  }
+
+  /** The text font at a size. Its figures all have one width. */
+  public static Font font(double size) {
+    return Font.font("IBM Plex Sans", size);
+  }
+
+  /** The heavier text font at a size. */
+  public static Font strongFont(double size) {
+    return Font.font("IBM Plex Sans", FontWeight.SEMI_BOLD, size);
+  }
+
+  private static String url(String file) {
+    return String.valueOf(Theme.class.getResource("/kelvo/desktop/theme/" + file));
+  }
+
+  private static String text(String file) {
+    try (InputStream in = Theme.class.getResourceAsStream("/kelvo/desktop/theme/" + file)) {
+      if (in == null) {
+        throw new IllegalStateException("the style sheet " + file + " is missing from this build");
+      }
+      return new String(in.readAllBytes(), StandardCharsets.UTF_8);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+}
