@@ -37,7 +37,6 @@ final class SnapshotBuilder {
   private static final List<String> FACTS =
       List.of(
           "gap",
-          "change from open %",
           "volume",
           "volume 5m",
           "dollar volume",
@@ -45,7 +44,6 @@ final class SnapshotBuilder {
           "avg volume 20d",
           "float",
           "float turnover",
-          "market cap",
           "spread %",
           "vwap",
           "distance from vwap",

@@ -8,7 +8,7 @@ import java.util.Locale;
 public enum Unit {
   PRICE("$"),
   PERCENT("%"),
-  SHARES("shares"),
+  SHARES(""),
   MONEY("$"),
   COUNT(""),
   TIMES("x"),

@@ -14,6 +14,9 @@ public final class Themes {
   /** From how many movers on a sector is a theme. */
   public static final int LEAST_MEMBERS = 3;
 
+  /** From how many dollars on a move counts as traded: common practice, no source. */
+  public static final double LEAST_DOLLARS = 500_000;
+
   private static final double SHARE_OF_LEADER = 0.1;
 
   private Themes() {}
@@ -39,7 +42,11 @@ public final class Themes {
   public static List<Theme> of(List<Mover> movers) {
     Map<Way, List<Mover>> byWay = new LinkedHashMap<>();
     movers.stream()
-        .filter(m -> Math.abs(m.percent()) >= MOVES && !m.sector().isEmpty())
+        .filter(
+            m ->
+                Math.abs(m.percent()) >= MOVES
+                    && m.dollars() >= LEAST_DOLLARS
+                    && !m.sector().isEmpty())
         .sorted(Comparator.comparingDouble(Mover::dollars).reversed())
         .forEach(
             m ->

@@ -74,7 +74,7 @@ public final class Checks {
   private static Check split(SecurityFacts facts) {
     CorporateAction split = facts.recentSplit();
     return split == null
-        ? new Check("split", Result.PASS, "none within two sessions")
+        ? new Check("split", Result.PASS, "none lately")
         : new Check("split", Result.FAIL, split.words() + " on " + split.date());
   }
 

@@ -29,7 +29,7 @@ public final class DemoFolder {
   public static final long SEED = 20_310_312;
 
   /** Raised when what is written changes, so that an older folder is written anew. */
-  public static final int VERSION = 1;
+  public static final int VERSION = 2;
 
   private final Path root;
   private final DemoSize size;

@@ -14,6 +14,8 @@ abstract class ChartCanvas extends Region {
   static final double SCALE_WIDTH = 52;
   static final double TIME_HEIGHT = 16;
 
+  private static final double LEGEND_HEIGHT = 18;
+
   private final Canvas canvas = new Canvas();
   private Theme theme = Theme.DAYBREAK;
   private double pointerX = -1;
@@ -156,8 +158,9 @@ abstract class ChartCanvas extends Region {
     g.setFill(theme.colour(tone));
     g.setFont(Theme.font(10));
     g.setTextAlign(TextAlignment.LEFT);
-    g.setTextBaseline(VPos.BOTTOM);
-    g.fillText(name, 4, y - 1);
+    boolean underLegend = y < LEGEND_HEIGHT + 12;
+    g.setTextBaseline(underLegend ? VPos.TOP : VPos.BOTTOM);
+    g.fillText(name, 4, underLegend ? Math.max(y + 1, LEGEND_HEIGHT) : y - 1);
   }
 
   /** The pointer's place with the price under it and a text for its x. */

@@ -14,26 +14,26 @@ import org.jspecify.annotations.Nullable;
 
 /** The numbers about a symbol, and the checks of the morning beside them. */
 final class FactsPart extends HBox {
-  private static final int FACT_ROWS = 12;
+  private static final int FACT_ROWS = 11;
 
-  private final GridPane facts = new GridPane(8, 1);
-  private final GridPane checks = new GridPane(8, 1);
+  private final GridPane facts = new GridPane(4, 1);
+  private final GridPane checks = new GridPane(4, 1);
 
   FactsPart() {
-    super(20);
+    super(14);
     setAccessibleText("Facts and checks");
     getStyleClass().add("part");
     getChildren().addAll(facts, checks);
     HBox.setHgrow(facts, Priority.ALWAYS);
     for (int i = 0; i < 2; i++) {
       ColumnConstraints words = new ColumnConstraints();
-      words.setMinWidth(86);
+      words.setMinWidth(108);
       ColumnConstraints value = new ColumnConstraints();
       value.setHalignment(HPos.RIGHT);
-      value.setMinWidth(54);
+      value.setMinWidth(50);
       facts.getColumnConstraints().addAll(words, value);
     }
-    checks.setMinWidth(206);
+    checks.setMinWidth(USE_PREF_SIZE);
   }
 
   void show(MarketSnapshot.@Nullable Focus focus) {
@@ -85,6 +85,7 @@ final class FactsPart extends HBox {
   private static Label label(String text, String... styles) {
     Label label = new Label(text);
     label.getStyleClass().addAll(List.of(styles));
+    label.setMinWidth(USE_PREF_SIZE);
     return label;
   }
 }

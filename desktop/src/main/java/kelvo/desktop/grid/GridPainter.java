@@ -106,7 +106,7 @@ final class GridPainter<R> {
     g.setTextBaseline(VPos.CENTER);
     double x = 0;
     for (GridColumn<R> column : columns) {
-      int space = column.title().lastIndexOf(' ');
+      int space = middleSpace(column.title());
       boolean two = space > 0 && column.title().length() * 5.6 > column.width() - PAD;
       if (two) {
         text(g, column.title().substring(0, space), x, column, 10);
@@ -121,6 +121,13 @@ final class GridPainter<R> {
       g.setTextAlign(TextAlignment.RIGHT);
       g.fillText(waiting + " waiting", width - PAD, HEADER_HEIGHT / 2);
     }
+  }
+
+  /** The space nearest to the middle of a title; -1 when it has none. */
+  private static int middleSpace(String title) {
+    int after = title.indexOf(' ', title.length() / 2);
+    int before = title.lastIndexOf(' ', title.length() / 2);
+    return after >= 0 && (before < 0 || after - title.length() / 2 < title.length() / 2 - before) ? after : before;
   }
 
   private boolean row(

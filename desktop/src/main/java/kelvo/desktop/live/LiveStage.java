@@ -90,15 +90,15 @@ public final class LiveStage extends BorderPane {
         GridColumn.words(
             "Last hit",
             "Time of the newest hit, New York",
-            66,
+            60,
             r -> DayTime.seconds(r.newest().at())),
         GridColumn.<SymbolStream.Row>words(
                 "What happened",
                 "The trigger of the newest hit",
-                148,
+                138,
                 r -> arrow(r.newest()) + r.newest().trigger().words())
             .toned(r -> Tone.ofChange(r.newest().side().direction())),
-        GridColumn.words("Scan", "The scan that hit", 110, r -> r.newest().scan()),
+        GridColumn.words("Scan", "The scan that hit", 98, r -> r.newest().scan()),
         GridColumn.<SymbolStream.Row>numbers(
                 "Repeats",
                 "How often this trigger has fired without a pause of the scan's fold time",
@@ -111,7 +111,7 @@ public final class LiveStage extends BorderPane {
             54,
             r -> r.ratePerMinute() == 0 ? "" : Numbers.fixed(r.ratePerMinute(), 1)),
         GridColumn.numbers(
-            "Price $", "Kelvo's price at the hit", 58, r -> Price.text(r.newest().price())),
+            "Price $", "Kelvo's price at the hit", 52, r -> Price.text(r.newest().price())),
         GridColumn.<SymbolStream.Row>numbers(
                 "Change %",
                 "From the previous close, at the hit",

@@ -20,7 +20,7 @@ import kelvo.watch.LevelKind;
 
 /** A card for each of the Ten: spark line since 04:00, distance to each level, armed alerts. */
 final class TenCards extends VBox {
-  private static final double CARD_WIDTH = 158;
+  private static final double CARD_WIDTH = 147;
   private static final double SPARK_HEIGHT = 26;
 
   private final Workspace workspace;
@@ -90,7 +90,7 @@ final class TenCards extends VBox {
     String text =
         standing.isEmpty()
             ? "no levels"
-            : standing.stream().map(l -> words(l, card.price())).collect(Collectors.joining("  "));
+            : standing.stream().map(l -> words(l, card.price())).collect(Collectors.joining("\n"));
     Label label = new Label(text);
     label.getStyleClass().addAll("small", "faded");
     return label;

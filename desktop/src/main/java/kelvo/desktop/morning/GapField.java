@@ -29,7 +29,7 @@ import org.jspecify.annotations.Nullable;
 final class GapField extends Region {
   private static final double WIDEST = 40;
   private static final double LEAST_DOLLARS = 1_000;
-  private static final double MOST_DOLLARS = 200_000_000;
+  private static final double MOST_DOLLARS = 100_000_000;
   private static final double FOOT = 16;
 
   private final Workspace workspace;
@@ -126,6 +126,7 @@ final class GapField extends Region {
   private void themes(GraphicsContext g, Theme theme) {
     Map<String, MarketSnapshot.Gap> bySymbol = new HashMap<>();
     gaps.forEach(gap -> bySymbol.put(gap.symbol(), gap));
+    List<double[]> taken = new ArrayList<>();
     List<Themes.Mover> movers =
         gaps.stream()
             .filter(gap -> !gap.thin())
@@ -136,12 +137,12 @@ final class GapField extends Region {
     for (Themes.Theme found : Themes.of(movers)) {
       List<MarketSnapshot.Gap> members = new ArrayList<>();
       found.members().forEach(m -> members.add(bySymbol.get(m.symbol())));
-      hull(g, theme, found, members);
+      hull(g, theme, found, members, taken);
     }
   }
 
   private void hull(
-      GraphicsContext g, Theme theme, Themes.Theme found, List<MarketSnapshot.Gap> members) {
+      GraphicsContext g, Theme theme, Themes.Theme found, List<MarketSnapshot.Gap> members, List<double[]> taken) {
     List<double[]> points =
         members.stream().map(m -> new double[] {x(m), y(m.dollarVolume())}).toList();
     List<double[]> hull = ConvexHull.of(points);
@@ -160,7 +161,13 @@ final class GapField extends Region {
     g.setFill(colour);
     g.setFont(Theme.strongFont(11));
     g.setTextAlign(TextAlignment.CENTER);
-    g.fillText(found.sector(), Math.clamp(middle, 60, getWidth() - 60), Math.max(8, top - 16));
+    double x = Math.clamp(middle, 60, getWidth() - 60);
+    double y = Math.max(8, top - 16);
+    for (double[] place : taken) {
+      y = Math.abs(place[0] - x) < 90 && Math.abs(place[1] - y) < 13 ? place[1] - 13 : y;
+    }
+    taken.add(new double[] {x, y});
+    g.fillText(found.sector(), x, y);
   }
 
   private void dot(GraphicsContext g, Theme theme, MarketSnapshot.Gap gap) {

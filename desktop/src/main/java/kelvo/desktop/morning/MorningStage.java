@@ -117,11 +117,12 @@ public final class MorningStage extends BorderPane {
   private static List<GridColumn<TriageRow>> columns(Scan scan) {
     List<GridColumn<TriageRow>> columns = new ArrayList<>();
     columns.add(
-        GridColumn.<TriageRow>words("Symbol", "The ticker", 64, TriageRow::symbol)
-            .toned(r -> r.choice() == Choice.DROP ? Tone.FADED : Tone.INK));
-    columns.add(
-        GridColumn.<TriageRow>words("", "Kept, dropped or watched", 52, TriageRow::mark)
-            .toned(r -> r.choice() == Choice.KEEP ? Tone.ACCENT : Tone.FADED));
+        GridColumn.<TriageRow>words(
+                "Symbol",
+                "The ticker; ● kept, ○ watched, × dropped",
+                78,
+                r -> r.mark() + r.symbol())
+            .toned(r -> tone(r.choice())));
     for (int i = 0; i < scan.columns().size(); i++) {
       columns.add(column(scan.columns().get(i), i));
     }
@@ -135,7 +136,7 @@ public final class MorningStage extends BorderPane {
             ? field.words()
             : field.words() + " " + header;
     boolean word = field instanceof Field.Word;
-    double width = word ? 110 : field.unit() == Unit.PRICE ? 56 : 58;
+    double width = word ? 110 : width(field.unit());
     return new GridColumn<>(
         title,
         field.meaning() + " Unknown when " + field.unknownWhen() + ".",
@@ -143,6 +144,23 @@ public final class MorningStage extends BorderPane {
         !word,
         r -> r.match().text(place),
         r -> tone(field, r.match(), place));
+  }
+
+  private static Tone tone(Choice choice) {
+    return switch (choice) {
+      case KEEP -> Tone.ACCENT;
+      case DROP -> Tone.FADED;
+      case WATCH, UNDECIDED -> Tone.INK;
+    };
+  }
+
+  private static double width(Unit unit) {
+    return switch (unit) {
+      case PERCENT -> 44;
+      case SHARES, COUNT -> 54;
+      case PRICE -> 52;
+      default -> 50;
+    };
   }
 
   private static Tone tone(Field field, Matches.Row match, int place) {

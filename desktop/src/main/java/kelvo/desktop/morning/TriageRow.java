@@ -8,9 +8,9 @@ record TriageRow(String symbol, Matches.Row match, Choice choice) {
   /** The decision as a short mark before the symbol's columns. */
   String mark() {
     return switch (choice) {
-      case KEEP -> "kept";
-      case WATCH -> "watch";
-      case DROP -> "dropped";
+      case KEEP -> "● ";
+      case WATCH -> "○ ";
+      case DROP -> "× ";
       case UNDECIDED -> "";
     };
   }

@@ -24,51 +24,51 @@ final class ReviewColumns {
         GridColumn.words(
             "Symbol",
             "The ticker; ▲ long, ▼ short",
-            78,
+            74,
             t -> arrow(t.trade().side().direction()) + t.trade().symbol()),
         GridColumn.words(
-            "Entry", "Time of the first fill", 62, t -> DayTime.seconds(t.trade().entryAt())),
+            "Entry", "Time of the first fill", 60, t -> DayTime.seconds(t.trade().entryAt())),
         GridColumn.<ReviewedTrade>words(
                 "Verdict",
                 "On a hit; late: far beyond its price or long after it; off plan: no hit behind it",
-                66,
+                58,
                 t -> t.verdict().words())
             .toned(t -> t.verdict() == TradeVerdict.ON_A_HIT ? Tone.INK : Tone.DOWN),
         GridColumn.words(
             "Planned",
             "On the Ten, same side, before the entry",
-            56,
+            52,
             t -> t.planned() ? "yes" : "no"),
         GridColumn.numbers(
             "Late by",
             "From the move's first hit to the entry",
-            58,
+            52,
             t -> t.move() == null ? "" : lateness(t.lateness())),
         GridColumn.<ReviewedTrade>numbers(
                 "Chase %",
                 "How far the entry was beyond the first hit's price",
-                54,
+                52,
                 t -> Numbers.percent(t.chasePercent()))
             .toned(t -> t.chasePercent() > 2 ? Tone.DOWN : Tone.INK),
         GridColumn.<ReviewedTrade>numbers(
-                "Chase $", "The same in money", 66, t -> Numbers.money(t.chaseMoney()))
+                "Chase $", "The same in money", 60, t -> Numbers.money(t.chaseMoney()))
             .toned(t -> t.chasePercent() > 2 ? Tone.DOWN : Tone.INK),
-        GridColumn.numbers("Shares", "Shares opened", 52, t -> Long.toString(t.trade().shares())),
+        GridColumn.numbers("Shares", "Shares opened", 46, t -> Long.toString(t.trade().shares())),
         GridColumn.numbers(
             "Captured",
             "Part of the move's best run that the trade took",
-            60,
+            56,
             t -> share(t.capturedShare())),
         GridColumn.<ReviewedTrade>numbers(
                 "Result $",
                 "Proceeds less cost and fees",
-                80,
+                74,
                 t -> Numbers.money(t.trade().result() / (double) Price.DOLLAR))
             .toned(t -> Tone.ofChange(t.trade().result())),
         GridColumn.numbers(
             "R",
             "Result over the money at risk to the stop known at entry",
-            46,
+            40,
             t -> Numbers.fixed(t.r(), 1)));
   }
 

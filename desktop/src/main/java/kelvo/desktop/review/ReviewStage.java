@@ -77,6 +77,8 @@ public final class ReviewStage extends BorderPane {
 
   private VBox totals() {
     totals.getStyleClass().add("strong");
+    totals.setWrapText(true);
+    offPlan.setWrapText(true);
     Label settings = new Label(ReviewSettings.USUAL.words());
     settings.getStyleClass().addAll("faded", "small");
     settings.setWrapText(true);

@@ -1,12 +1,16 @@
 package kelvo.desktop.shell;
 
 import java.util.List;
+import javafx.animation.Animation;
+import javafx.animation.KeyFrame;
+import javafx.animation.Timeline;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
+import javafx.util.Duration;
 import kelvo.data.folder.Fault;
 import kelvo.engine.MarketSnapshot;
 import kelvo.scan.Hit;
@@ -52,6 +56,9 @@ final class StatusBar extends HBox {
     getChildren().addAll(space, action, theme);
     action.textProperty().bind(workspace.action());
     workspace.snapshot().addListener((o, was, is) -> show());
+    Timeline saving = new Timeline(new KeyFrame(Duration.millis(250), e -> showSaved()));
+    saving.setCycleCount(Animation.INDEFINITE);
+    saving.play();
   }
 
   private void show() {
@@ -80,6 +87,10 @@ final class StatusBar extends HBox {
             .filter(h -> h.at() > shown.moment() - DayTime.MINUTE)
             .count();
     hits.setText(all.size() + " hits, " + lastMinute + " in the last minute");
+  }
+
+  /** Writing goes on while nothing else changes, so this is asked by a timer. */
+  private void showSaved() {
     String failure = workspace.ledger().failure();
     long open = workspace.ledger().asked() - workspace.ledger().saved();
     saved.setText(

@@ -2,6 +2,7 @@ package kelvo.desktop.shell;
 
 import java.time.format.DateTimeFormatter;
 import java.util.Locale;
+import java.util.stream.Collectors;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -24,6 +25,7 @@ final class TopBar extends HBox {
   private final Label clock = new Label();
   private final Label phase = new Label();
   private final Label weather = new Label();
+  private final Label benchmarks = new Label();
   private final Label next = new Label();
   private final ToggleButton play = new ToggleButton("Play");
   private final Button faster = new Button("60x");
@@ -72,10 +74,11 @@ final class TopBar extends HBox {
     HBox line = new HBox(6, clock, play, faster);
     line.setAlignment(Pos.CENTER_LEFT);
     weather.getStyleClass().add("small");
+    benchmarks.getStyleClass().add("small");
     next.getStyleClass().addAll("faded", "small");
-    VBox box = new VBox(1, line, weather, next);
-    box.setMinWidth(258);
-    box.setMaxWidth(258);
+    VBox box = new VBox(0, line, weather, benchmarks, next);
+    box.setMinWidth(232);
+    box.setMaxWidth(232);
     box.setAlignment(Pos.CENTER_LEFT);
     return box;
   }
@@ -110,6 +113,10 @@ final class TopBar extends HBox {
     weather.setTooltip(
         new Tooltip(
             "Share of common stocks above yesterday's close; how many moved over 10% (and the median of 20 sessions); the benchmarks."));
+    benchmarks.setText(
+        shown.weather().benchmarks().stream()
+            .map(b -> b.symbol() + " " + Numbers.percent(b.changePercent()))
+            .collect(Collectors.joining(" · ")));
     KnownEvent event = shown.weather().next();
     next.setText(
         event == null
@@ -127,15 +134,6 @@ final class TopBar extends HBox {
     if (!Double.isNaN(weather.usualMovers())) {
       words.append(" (usual ").append(Numbers.fixed(weather.usualMovers(), 0)).append(")");
     }
-    weather
-        .benchmarks()
-        .forEach(
-            b ->
-                words
-                    .append(" · ")
-                    .append(b.symbol())
-                    .append(' ')
-                    .append(Numbers.percent(b.changePercent())));
     return words.toString();
   }
 }
