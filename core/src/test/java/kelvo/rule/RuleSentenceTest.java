@@ -1,0 +1,80 @@
+package kelvo.rule;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import kelvo.time.Phases;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+
+class RuleSentenceTest {
+  private static Rule parse(String sentence) {
+    return RuleSentence.parse(sentence, Phases.USUAL);
+  }
+
+  @ParameterizedTest
+  @ValueSource(
+      strings = {
+        "kind is common stock",
+        "price between 1 and 20",
+        "gap at least 4%",
+        "float at most 20m or unknown",
+        "premarket volume at least 50k early, 100k premarket",
+        "volume at least 1.5x avg volume 20d",
+        "distance from ema 200d at least 5%",
+        "minutes since news at most 2h",
+        "split flag is no",
+        "stack is not 0",
+        "sector is one of night rail, kelp foods",
+        "price above vwap"
+      })
+  void aRuleReadsBackAsTheSameRule(String sentence) {
+    Rule rule = parse(sentence);
+    Rule again = parse(rule.sentence());
+
+    assertThat(again.sentence()).isEqualTo(rule.sentence());
+    assertThat(again.steps()).hasSameSizeAs(rule.steps());
+    assertThat(again.orUnknown()).isEqualTo(sentence.endsWith("or unknown"));
+  }
+
+  @ParameterizedTest
+  @CsvSource({"20M, 20000000", "50K, 50000", "1.5B, 1500000000", "100, 100"})
+  void sharesAreReadAsTradersWriteThem(String written, double shares) {
+    assertThat(parse("float at most " + written).steps().getFirst().bound())
+        .isInstanceOfSatisfying(Bound.Amount.class, b -> assertThat(b.value()).isEqualTo(shares));
+  }
+
+  @ParameterizedTest
+  @CsvSource({"10m, 10", "2h, 120", "1d, 1440", "600, 600"})
+  void minutesTakeTimes(String written, double minutes) {
+    assertThat(parse("minutes since news at most " + written).steps().getFirst().bound())
+        .isInstanceOfSatisfying(Bound.Amount.class, b -> assertThat(b.value()).isEqualTo(minutes));
+  }
+
+  @Test
+  void signsAreUnderstoodWhenTyped() {
+    assertThat(parse("gap >= 4%").sentence()).isEqualTo("gap at least 4%");
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "gap 4% | 7 | expected a relation",
+        "gapp at least 4% | 1 | no field is called",
+        "gap at least lots | 14 | expected a per cent such as 4%",
+        "float at most 20% | 15 | expected shares such as 50K or 20M",
+        "kind at least common stock | 14 | is a word",
+        "gap at least | 13 | expected a bound",
+        "volume at least 1M morning, 50K early | 38 | the day's order"
+      })
+  void aMistypedRuleSaysWhatItExpectedAtTheCharacter(
+      String sentence, int character, String expected) {
+    assertThatThrownBy(() -> parse(sentence))
+        .isInstanceOf(RuleSyntaxException.class)
+        .hasMessageContaining("character " + character)
+        .hasMessageContaining(expected);
+  }
+}
