@@ -23,6 +23,9 @@ import picocli.CommandLine.Option;
 /** {@code kelvo hits}: plays a session through scans and prints every hit. */
 @Command(name = "hits", description = "Plays a session through scans and prints the hits.")
 final class HitsCommand implements Callable<Integer> {
+  private static final List<String> FIRST_COLUMNS =
+      List.of("time", "symbol", "scan", "trigger", "price", "count");
+
   @Mixin FolderArguments arguments = new FolderArguments();
 
   @Option(names = "--from", paramLabel = "T", description = "first moment; 04:00 if not given")
@@ -54,8 +57,8 @@ final class HitsCommand implements Callable<Integer> {
         unfolded ? hits.stream().map(HitFold::of).toList() : HitFolding.fold(hits, scans);
     Set<Field> columns = new LinkedHashSet<>();
     scans.forEach(scan -> columns.addAll(scan.columns()));
-    List<String> names =
-        new ArrayList<>(List.of("time", "symbol", "scan", "trigger", "price", "count"));
+    columns.removeIf(column -> FIRST_COLUMNS.contains(column.words()));
+    List<String> names = new ArrayList<>(FIRST_COLUMNS);
     columns.forEach(c -> names.add(c.words()));
     arguments.output.print(names, folds.stream().map(fold -> row(fold, columns, session)).toList());
     return arguments.exitCode();

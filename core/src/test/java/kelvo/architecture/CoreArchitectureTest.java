@@ -3,39 +3,54 @@ package kelvo.architecture;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 
+import com.tngtech.archunit.core.domain.JavaClasses;
+import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
-import com.tngtech.archunit.junit.AnalyzeClasses;
-import com.tngtech.archunit.junit.ArchTest;
-import com.tngtech.archunit.lang.ArchRule;
+import org.junit.jupiter.api.Test;
 
-@AnalyzeClasses(packages = "kelvo", importOptions = ImportOption.DoNotIncludeTests.class)
 class CoreArchitectureTest {
-  @ArchTest
-  static final ArchRule coreNeedsTheJdkOnly =
-      classes()
-          .should()
-          .onlyDependOnClassesThat()
-          .resideInAnyPackage("kelvo..", "java..", "org.jspecify..");
+  private static final JavaClasses CORE =
+      new ClassFileImporter()
+          .withImportOption(new ImportOption.DoNotIncludeTests())
+          .importPackages("kelvo");
 
-  @ArchTest
-  static final ArchRule coreReadsNoFilesAndNoWallClock =
-      noClasses()
-          .should()
-          .dependOnClassesThat()
-          .resideInAnyPackage(
-              "java.io..", "java.nio.file..", "java.net..", "java.sql..", "java.time.chrono..")
-          .orShould()
-          .callMethod(System.class, "nanoTime")
-          .orShould()
-          .callMethod(System.class, "currentTimeMillis");
+  @Test
+  void coreNeedsTheJdkOnly() {
+    classes()
+        .should()
+        .onlyDependOnClassesThat()
+        .resideInAnyPackage("kelvo..", "java..", "org.jspecify..")
+        .check(CORE);
+  }
 
-  @ArchTest
-  static final ArchRule noVagueNames =
-      noClasses()
-          .should()
-          .haveSimpleNameEndingWith("Manager")
-          .orShould()
-          .haveSimpleNameEndingWith("Helper")
-          .orShould()
-          .haveSimpleNameEndingWith("Util");
+  @Test
+  void coreReadsNoFilesAndNoNetwork() {
+    noClasses()
+        .should()
+        .dependOnClassesThat()
+        .resideInAnyPackage("java.io..", "java.nio.file..", "java.net..", "java.sql..")
+        .check(CORE);
+  }
+
+  @Test
+  void coreNeverAsksTheWallClock() {
+    noClasses()
+        .should()
+        .callMethod(System.class, "nanoTime")
+        .orShould()
+        .callMethod(System.class, "currentTimeMillis")
+        .check(CORE);
+  }
+
+  @Test
+  void noClassHasAVagueName() {
+    noClasses()
+        .should()
+        .haveSimpleNameEndingWith("Manager")
+        .orShould()
+        .haveSimpleNameEndingWith("Helper")
+        .orShould()
+        .haveSimpleNameEndingWith("Util")
+        .check(CORE);
+  }
 }

@@ -106,9 +106,9 @@ class SeekProperties {
     for (Field.Number field : fields) {
       Field.Reading reading = field.bind(session);
       for (int i = 0; i < SECURITIES; i++) {
-        assertThat(reading.at(dragged.state(i), moment))
+        assertThat(Double.valueOf(reading.at(dragged.state(i), moment)))
             .as(field.words())
-            .isEqualTo(reading.at(played.state(i), moment));
+            .isEqualTo(Double.valueOf(reading.at(played.state(i), moment)));
       }
     }
     for (int k = 0; k < SCANS.size(); k++) {

@@ -127,7 +127,9 @@ final class GridPainter<R> {
   private static int middleSpace(String title) {
     int after = title.indexOf(' ', title.length() / 2);
     int before = title.lastIndexOf(' ', title.length() / 2);
-    return after >= 0 && (before < 0 || after - title.length() / 2 < title.length() / 2 - before) ? after : before;
+    return after >= 0 && (before < 0 || after - title.length() / 2 < title.length() / 2 - before)
+        ? after
+        : before;
   }
 
   private boolean row(

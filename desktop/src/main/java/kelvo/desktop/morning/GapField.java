@@ -142,7 +142,11 @@ final class GapField extends Region {
   }
 
   private void hull(
-      GraphicsContext g, Theme theme, Themes.Theme found, List<MarketSnapshot.Gap> members, List<double[]> taken) {
+      GraphicsContext g,
+      Theme theme,
+      Themes.Theme found,
+      List<MarketSnapshot.Gap> members,
+      List<double[]> taken) {
     List<double[]> points =
         members.stream().map(m -> new double[] {x(m), y(m.dollarVolume())}).toList();
     List<double[]> hull = ConvexHull.of(points);

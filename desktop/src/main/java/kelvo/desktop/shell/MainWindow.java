@@ -37,6 +37,7 @@ public final class MainWindow extends BorderPane {
   private final TopBar top;
   private final SplitPane middle;
   private final TextField search = new TextField();
+  private boolean commandKey;
 
   /** The window's content. */
   public MainWindow(Workspace workspace, List<Fault> faults) {
@@ -56,6 +57,7 @@ public final class MainWindow extends BorderPane {
     workspace.theme().addListener((o, was, is) -> style());
     workspace.alerts().newest().addListener((o, was, is) -> alert(is));
     addEventFilter(KeyEvent.KEY_PRESSED, this::key);
+    addEventFilter(KeyEvent.KEY_TYPED, this::typed);
   }
 
   /** A scene of this window. */
@@ -132,6 +134,7 @@ public final class MainWindow extends BorderPane {
   }
 
   private void key(KeyEvent event) {
+    commandKey = false;
     if (event.getCode() == KeyCode.ESCAPE && search.isVisible()) {
       closeSearch();
       event.consume();
@@ -147,7 +150,18 @@ public final class MainWindow extends BorderPane {
       }
       return;
     }
-    if (stageKey(event) || windowKey(event) || stageOwnKey(event)) {
+    commandKey = stageKey(event) || windowKey(event) || stageOwnKey(event);
+    if (commandKey) {
+      event.consume();
+    }
+  }
+
+  /**
+   * Keeps the letter of a command key out of a text field that the command has just put in focus.
+   */
+  private void typed(KeyEvent event) {
+    if (commandKey) {
+      commandKey = false;
       event.consume();
     }
   }
@@ -165,7 +179,7 @@ public final class MainWindow extends BorderPane {
   private boolean windowKey(KeyEvent event) {
     if (event.getText().equals("/")) {
       search.setVisible(true);
-      Platform.runLater(search::requestFocus);
+      search.requestFocus();
       return true;
     }
     if (event.getCode() == KeyCode.P) {

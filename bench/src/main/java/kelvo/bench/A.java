@@ -1,3 +1,0 @@
-package kelvo.bench;
-
-record A(int b) {}

@@ -1,0 +1,206 @@
+package kelvo.cli;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import de.siegmar.fastcsv.reader.CsvReader;
+import de.siegmar.fastcsv.reader.NamedCsvRecord;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.PrintStream;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import kelvo.engine.Progress;
+import kelvo.sim.DemoFolder;
+import kelvo.sim.DemoSize;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+class CommandsTest {
+  @TempDir static Path folder;
+
+  private final PrintStream out = System.out;
+  private final PrintStream err = System.err;
+  private final ByteArrayOutputStream printed = new ByteArrayOutputStream();
+  private final ByteArrayOutputStream told = new ByteArrayOutputStream();
+
+  @BeforeAll
+  static void demo() {
+    DemoFolder.write(folder, DemoSize.SMALL, DemoFolder.SEED, Progress.NONE);
+  }
+
+  @BeforeEach
+  void capture() {
+    System.setOut(new PrintStream(printed, true, StandardCharsets.UTF_8));
+    System.setErr(new PrintStream(told, true, StandardCharsets.UTF_8));
+  }
+
+  @AfterEach
+  void release() {
+    System.setOut(out);
+    System.setErr(err);
+  }
+
+  private List<NamedCsvRecord> rows() {
+    return CsvReader.builder().ofNamedCsvRecord(printed.toString(StandardCharsets.UTF_8)).stream()
+        .toList();
+  }
+
+  private static String scan(String file) {
+    return folder.resolve("scans/" + file).toString();
+  }
+
+  @Test
+  void checkFindsNothingWrongWithTheDemo() {
+    assertThat(Kelvo.run("check", folder.toString())).isZero();
+    assertThat(told.toString(StandardCharsets.UTF_8)).contains("No problems found.");
+  }
+
+  @Test
+  void checkPrintsEveryProblemAndExitsWithOne(@TempDir Path bad) throws IOException {
+    Files.createDirectories(bad.resolve("sessions/2031-03-12"));
+    Files.writeString(
+        bad.resolve("securities.csv"),
+        "symbol,name,mic,cfi\nTIDARC,Tidal,XNAS,ESVUFR\n,Nobody,XNAS,ESVUFR\n");
+    Files.writeString(
+        bad.resolve("sessions/2031-03-12/trades.csv"),
+        "time,symbol,price,size,conditions\n09:30:00,TIDARC,x,100,regular\n");
+
+    assertThat(Kelvo.run("check", bad.toString())).isEqualTo(1);
+    assertThat(printed.toString(StandardCharsets.UTF_8))
+        .contains("securities.csv, line 3")
+        .contains("trades.csv, line 2, column price");
+  }
+
+  @Test
+  void matchesListsTheGapperFirstWithTheScansColumns() {
+    assertThat(
+            Kelvo.run(
+                "matches",
+                folder.toString(),
+                "--scan",
+                scan("01-morning-gaps.json"),
+                "--at",
+                "08:58"))
+        .isZero();
+    assertThat(rows().getFirst().getField("symbol")).isEqualTo("TIDARC");
+    assertThat(Double.parseDouble(rows().getFirst().getField("gap"))).isBetween(25.0, 40.0);
+  }
+
+  @Test
+  void explainAnswersRuleByRule() {
+    assertThat(
+            Kelvo.run(
+                "matches",
+                folder.toString(),
+                "--scan",
+                scan("04-thin-stairs.json"),
+                "--at",
+                "09:41",
+                "--explain",
+                "KELPOR"))
+        .isZero();
+    assertThat(rows())
+        .hasSize(6)
+        .allSatisfy(row -> assertThat(row.getField("passes")).isEqualTo("yes"));
+  }
+
+  @Test
+  void anEmptyListSaysWhy() {
+    assertThat(
+            Kelvo.run(
+                "matches",
+                folder.toString(),
+                "--scan",
+                scan("01-morning-gaps.json"),
+                "--at",
+                "12:00"))
+        .isZero();
+    assertThat(told.toString(StandardCharsets.UTF_8))
+        .contains("looks from 04:00 to 09:30; it is 12:00");
+  }
+
+  @Test
+  void hitsFoldRepeatsAndUnfoldedShowsEach() {
+    assertThat(
+            Kelvo.run(
+                "hits",
+                folder.toString(),
+                "--scan",
+                scan("05-opening-highs.json"),
+                "--from",
+                "09:30",
+                "--to",
+                "10:30"))
+        .isZero();
+    int folded = rows().size();
+    int firings = rows().stream().mapToInt(row -> Integer.parseInt(row.getField("count"))).sum();
+    printed.reset();
+    Kelvo.run(
+        "hits",
+        folder.toString(),
+        "--scan",
+        scan("05-opening-highs.json"),
+        "--from",
+        "09:30",
+        "--to",
+        "10:30",
+        "--unfolded");
+
+    assertThat(rows()).hasSize(firings).hasSizeGreaterThan(folded);
+  }
+
+  @Test
+  void jsonLinesHaveTheSameRows() {
+    Kelvo.run("hits", folder.toString(), "--scan", scan("09-halts.json"), "--json");
+
+    assertThat(printed.toString(StandardCharsets.UTF_8).lines())
+        .hasSize(2)
+        .allMatch(
+            line -> line.startsWith("{\"time\":\"10:4") && line.contains("\"symbol\":\"DENBOT\""));
+  }
+
+  @Test
+  void reviewWritesItsThreeTables(@TempDir Path tables) throws IOException {
+    assertThat(
+            Kelvo.run(
+                "review",
+                folder.toString(),
+                "--fills",
+                folder.resolve("fills.csv").toString(),
+                "--date",
+                "2031-03-12",
+                "--out",
+                tables.toString()))
+        .isZero();
+    assertThat(Files.readAllLines(tables.resolve("trades.csv")))
+        .hasSize(5)
+        .first()
+        .asString()
+        .startsWith("account,symbol,side,entry_time");
+    assertThat(Files.readAllLines(tables.resolve("moves.csv")).getFirst())
+        .isEqualTo(String.join(",", ReviewTables.MOVE_COLUMNS));
+    assertThat(Files.readAllLines(tables.resolve("scans.csv"))).hasSize(11);
+  }
+
+  @Test
+  void aWrongCallExitsWithTwoAndSaysTheWayOut() {
+    assertThat(Kelvo.run("matches", folder.toString(), "--scan", scan("01-morning-gaps.json")))
+        .isEqualTo(2);
+    assertThat(Kelvo.run("hits", folder.resolve("nowhere").toString())).isEqualTo(2);
+    assertThat(told.toString(StandardCharsets.UTF_8))
+        .contains("Missing required option: '--at")
+        .contains("there is no folder");
+  }
+
+  @Test
+  void aDateWithoutASessionIsAFaultOfTheData() {
+    assertThat(Kelvo.run("hits", folder.toString(), "--date", "2031-03-13")).isEqualTo(1);
+    assertThat(told.toString(StandardCharsets.UTF_8))
+        .contains("has no session of 2031-03-13; there are [2031-03-12]");
+  }
+}

@@ -1,0 +1,206 @@
+package kelvo.data.folder;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import com.github.luben.zstd.Zstd;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.LocalDate;
+import java.util.Arrays;
+import java.util.List;
+import java.util.zip.GZIPOutputStream;
+import kelvo.data.calendar.ExchangeCalendar;
+import kelvo.engine.Progress;
+import kelvo.market.EventKind;
+import kelvo.market.Session;
+import kelvo.time.DayTime;
+import kelvo.trade.Fill;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+class DataFolderTest {
+  private static final LocalDate DATE = LocalDate.of(2031, 3, 12);
+
+  @TempDir Path folder;
+  private DataFolder data;
+
+  @BeforeEach
+  void write() throws IOException {
+    file(
+        "securities.csv",
+        "symbol,name,mic,cfi,sector,float,float_as_of,shortable,made_up",
+        "TIDARC,\"Tidal Arc, Power\",XNAS,ESVUFR,tidal power,14000000,2031-01-02,yes,x",
+        "SONWEL,Sonwell,XNYS,ESVUFR,sound therapy,42000000,2031-01-02,,y");
+    file("actions.csv", "symbol,date,kind,ratio", "SONWEL,2031-03-12,split,0.1");
+    file(
+        "daily.csv",
+        "symbol,date,open,high,low,close,volume,trades",
+        "TIDARC,2031-03-11,6.00,6.40,5.90,6.20,1000,10",
+        "SONWEL,2031-03-11,0.60,0.64,0.58,0.62,5000,10");
+    file(
+        "sessions/2031-03-12/trades.csv",
+        "time,symbol,price,size,conditions,id",
+        "09:30:00.5,TIDARC,6.5,100,regular,1",
+        "09:29:00,TIDARC,6.4,200,T I,2");
+    file(
+        "sessions/2031-03-12/quotes.csv",
+        "time,symbol,bid,bid_size,ask,ask_size",
+        "09:30:00.5,TIDARC,6.49,100,6.51,200",
+        "09:31:00,SONWEL,,,6.2,100");
+    file(
+        "sessions/2031-03-12/status.csv",
+        "time,symbol,state,reason",
+        "10:00:00,TIDARC,halted,LUDP");
+    file(
+        "fills.csv",
+        "time,symbol,side,quantity,price,fee,account,order_id",
+        "2031-03-12T09:31:20-04:00,TIDARC,buy,600,6.52,3,main,K1",
+        "2031-03-11T09:31:20-04:00,TIDARC,buy,1,6.52,3,main,K0");
+    data = new DataFolder(folder, new ExchangeCalendar());
+  }
+
+  private void file(String name, String... lines) throws IOException {
+    Path path = folder.resolve(name);
+    Files.createDirectories(path.getParent());
+    Files.writeString(path, String.join("\r\n", lines) + "\r\n");
+  }
+
+  private void compressed(String name, byte[] content) throws IOException {
+    Files.deleteIfExists(folder.resolve(name.replaceFirst("\\.(gz|zst)$", "")));
+    Files.write(folder.resolve(name), content);
+  }
+
+  private Session session() {
+    return data.session(DATE, Progress.NONE);
+  }
+
+  @Test
+  void readsAWholeFolderWithoutFault() {
+    Session session = session();
+
+    assertThat(data.faults()).isEmpty();
+    assertThat(session.securities())
+        .extracting(f -> f.security().name())
+        .containsExactly("Tidal Arc, Power", "Sonwell");
+    assertThat(session.security(1).previousClose()).isEqualTo(62_000);
+    assertThat(session.security(1).floatShares()).isEqualTo(4_200_000);
+    assertThat(session.security(1).recentSplit()).isNotNull();
+    assertThat(data.fills(DATE)).extracting(Fill::orderId).containsExactly("K1");
+  }
+
+  @Test
+  void eventsStandByTimeThenKind() {
+    Session session = session();
+
+    assertThat(
+            java.util.stream.IntStream.range(0, session.tape().size())
+                .mapToObj(session.tape()::kind))
+        .containsExactly(
+            EventKind.TRADE, EventKind.QUOTE, EventKind.TRADE, EventKind.QUOTE, EventKind.STATUS);
+  }
+
+  @Test
+  void aSeqColumnRulesTheOrder() throws IOException {
+    Files.delete(folder.resolve("sessions/2031-03-12/quotes.csv"));
+    Files.delete(folder.resolve("sessions/2031-03-12/status.csv"));
+    file(
+        "sessions/2031-03-12/trades.csv",
+        "seq,time,symbol,price,size,conditions,id",
+        "2,09:30:00,TIDARC,6.5,100,regular,1",
+        "1,09:31:00,TIDARC,6.4,200,regular,2");
+
+    assertThat(session().tape().price(0)).isEqualTo(64_000);
+  }
+
+  @Test
+  void everyWrongLineIsReportedWithFileLineAndColumnAndTheRestIsRead() throws IOException {
+    file(
+        "sessions/2031-03-12/trades.csv",
+        "time,symbol,price,size,conditions,id",
+        "09:30:00,TIDARC,6.5,100,regular,1",
+        "9h30,TIDARC,6.5,100,regular,2",
+        "09:30:01,NOBODY,6.5,100,regular,3",
+        "09:30:02,TIDARC,-1,100,regular,4",
+        "09:30:03,TIDARC,6.5,100,sideways,5",
+        "09:30:04,TIDARC,6.5",
+        "09:30:05,TIDARC,6.6,100,regular,6");
+    Session session = session();
+
+    assertThat(data.faults())
+        .extracting(Fault::line, Fault::column)
+        .containsExactly(
+            org.assertj.core.api.Assertions.tuple(3L, "time"),
+            org.assertj.core.api.Assertions.tuple(4L, "symbol"),
+            org.assertj.core.api.Assertions.tuple(5L, "price"),
+            org.assertj.core.api.Assertions.tuple(6L, "conditions"),
+            org.assertj.core.api.Assertions.tuple(7L, ""));
+    assertThat(data.faults().getFirst().sentence())
+        .isEqualTo(
+            "sessions/2031-03-12/trades.csv, line 3, column time: expected a time such as 09:30:05.123 or 2031-03-12T09:30:05-04:00, found \"9h30\"; the line was left out");
+    assertThat(session.tape().eventsOf(0, session.tape().size())).hasSize(4);
+  }
+
+  @Test
+  void aWrongHeaderStopsThatFileAlone() throws IOException {
+    file("daily.csv", "symbol,day,open", "TIDARC,2031-03-11,6");
+    Session session = session();
+
+    assertThat(data.faults())
+        .singleElement()
+        .satisfies(f -> assertThat(f.expected()).contains("date"));
+    assertThat(session.tape().size()).isEqualTo(5);
+  }
+
+  @Test
+  void compressedFilesAreReadTheSame() throws IOException {
+    byte[] plain = Files.readAllBytes(folder.resolve("sessions/2031-03-12/trades.csv"));
+    compressed("sessions/2031-03-12/trades.csv.zst", Zstd.compress(plain));
+    byte[] daily = Files.readAllBytes(folder.resolve("daily.csv"));
+    ByteArrayOutputStream gzip = new ByteArrayOutputStream();
+    try (GZIPOutputStream out = new GZIPOutputStream(gzip)) {
+      out.write(daily);
+    }
+    compressed("daily.csv.gz", gzip.toByteArray());
+
+    assertThat(session().tape().size()).isEqualTo(5);
+    assertThat(data.faults()).isEmpty();
+  }
+
+  @Test
+  void aTruncatedCompressedFileGivesWhatWasWhole() throws IOException {
+    StringBuilder rows = new StringBuilder("time,symbol,price,size,conditions,id\n");
+    for (int i = 0; i < 50_000; i++) {
+      rows.append(DayTime.millis(DayTime.of(9, 30) + i * 7_919_000L))
+          .append(",TIDARC,6.")
+          .append(10 + i % 89)
+          .append(",")
+          .append(100 + i * 31 % 977)
+          .append(",regular,")
+          .append(i)
+          .append("\n");
+    }
+    byte[] whole = Zstd.compress(rows.toString().getBytes(StandardCharsets.UTF_8));
+    compressed("sessions/2031-03-12/trades.csv.zst", Arrays.copyOf(whole, whole.length / 2));
+    Session session = session();
+
+    assertThat(data.faults()).anySatisfy(f -> assertThat(f.file()).endsWith("trades.csv.zst"));
+    assertThat(session.tape().size()).isGreaterThan(1_000);
+  }
+
+  @Test
+  void aMissingFolderSaysSo() {
+    assertThatThrownBy(() -> new DataFolder(folder.resolve("nowhere"), new ExchangeCalendar()))
+        .hasMessageContaining("there is no folder")
+        .hasMessageContaining("securities.csv");
+  }
+
+  @Test
+  void sessionDatesAreThoseOfTheFolders() {
+    assertThat(data.sessionDates()).isEqualTo(List.of(DATE));
+  }
+}

@@ -1,0 +1,153 @@
+package kelvo.data.ledger;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.io.InputStreamReader;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.LocalDate;
+import java.util.List;
+import kelvo.field.FieldCatalogue;
+import kelvo.scan.FieldValues;
+import kelvo.scan.Hit;
+import kelvo.scan.Side;
+import kelvo.time.DayTime;
+import kelvo.trade.Fill;
+import kelvo.trade.FillSide;
+import kelvo.trigger.Trigger;
+import kelvo.watch.Choice;
+import kelvo.watch.DayBook;
+import kelvo.watch.Decision;
+import kelvo.watch.FocusSpan;
+import kelvo.watch.Level;
+import kelvo.watch.LevelKind;
+import kelvo.watch.Note;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+class LedgerTest {
+  static final LocalDate DAY = LocalDate.of(2031, 3, 12);
+
+  @TempDir Path folder;
+
+  private Ledger open() {
+    return Ledger.open(folder.resolve("ledger.sqlite"));
+  }
+
+  @Test
+  void openingItAgainShowsTheDayAsItWas() {
+    Decision decision =
+        new Decision(
+            "TIDARC",
+            DayTime.of(8, 0),
+            Choice.KEEP,
+            "fresh news",
+            Side.UP,
+            "later",
+            "over the high");
+    Level level = Level.standing("TIDARC", 82_000, LevelKind.BY_HAND, DayTime.of(8, 1));
+    Note note = new Note("TIDARC", DayTime.of(8, 2), "quiet so far");
+    FocusSpan span = new FocusSpan("TIDARC", DayTime.of(8, 0), DayTime.of(8, 5));
+    Fill fill = new Fill(DayTime.of(9, 31), "TIDARC", FillSide.BUY, 100, 83_000, 500, "main", "K1");
+    try (Ledger ledger = open()) {
+      ledger.add(DAY, decision);
+      ledger.add(DAY, level);
+      ledger.remove(DAY, level, DayTime.of(9, 0));
+      ledger.add(DAY, note);
+      ledger.add(DAY, span);
+      ledger.addFills(DAY, List.of(fill));
+      ledger.leaveAt(DAY, DayTime.of(10, 0));
+    }
+
+    try (Ledger again = open()) {
+      DayBook book = again.day(DAY);
+      assertThat(book.decisions()).containsExactly(decision);
+      assertThat(book.levels())
+          .containsExactly(
+              new Level("TIDARC", 82_000, LevelKind.BY_HAND, DayTime.of(8, 1), DayTime.of(9, 0)));
+      assertThat(book.notes()).containsExactly(note);
+      assertThat(book.focus()).containsExactly(span);
+      assertThat(book.fills()).containsExactly(fill);
+      assertThat(again.leftAt(DAY)).hasValue(DayTime.of(10, 0));
+      assertThat(again.day(DAY.plusDays(1))).isEqualTo(DayBook.EMPTY);
+    }
+  }
+
+  @Test
+  void importingTheSameFillsTwiceAddsNothing() {
+    Fill fill = new Fill(DayTime.of(9, 31), "TIDARC", FillSide.BUY, 100, 83_000, 500, "main", "");
+    try (Ledger ledger = open()) {
+      ledger.addFills(DAY, List.of(fill, fill));
+      ledger.addFills(DAY, List.of(fill, fill));
+      ledger.awaitSaved();
+
+      assertThat(ledger.day(DAY).fills()).hasSize(2);
+    }
+  }
+
+  @Test
+  void aFileThatIsNoLedgerIsLeftAlone() throws IOException {
+    Files.writeString(
+        folder.resolve("ledger.sqlite"),
+        "my shopping list, which is long enough to be no database header at all");
+
+    assertThatThrownBy(this::open)
+        .isInstanceOf(Ledger.LedgerException.class)
+        .hasMessageContaining("ledger.sqlite")
+        .hasMessageContaining("move the file away");
+    assertThat(folder.resolve("ledger.sqlite")).content().startsWith("my shopping list");
+  }
+
+  /**
+   * A process that writes hits is killed in the middle; all that it had called saved must be there.
+   */
+  @Test
+  void aKillLosesNothingThatWasCalledSaved() throws IOException, InterruptedException {
+    Path file = folder.resolve("ledger.sqlite");
+    Process writer =
+        new ProcessBuilder(
+                Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                "-cp",
+                System.getProperty("java.class.path"),
+                HitWriter.class.getName(),
+                file.toString())
+            .redirectError(ProcessBuilder.Redirect.DISCARD)
+            .start();
+    long saved = 0;
+    try (BufferedReader lines =
+        new BufferedReader(
+            new InputStreamReader(writer.getInputStream(), StandardCharsets.UTF_8))) {
+      while (saved < 2_000) {
+        saved = Long.parseLong(lines.readLine());
+      }
+      writer.destroyForcibly().waitFor();
+    }
+
+    try (Ledger ledger = Ledger.open(file)) {
+      assertThat(ledger.hitCount(DAY)).isGreaterThanOrEqualTo(saved);
+    }
+  }
+
+  /** Writes hits without end and prints how many are saved. */
+  static final class HitWriter {
+    private HitWriter() {}
+
+    public static void main(String[] args) {
+      FieldValues values =
+          new FieldValues(List.of(FieldCatalogue.number("price")), new double[] {8.2});
+      Ledger ledger = Ledger.open(Path.of(args[0]));
+      for (int i = 0; true; i++) {
+        ledger.add(
+            DAY, new Hit(i, "risers", Side.UP, 0, "TIDARC", i, Trigger.ENTERS, 82_000, values));
+        if (i % 100 == 0) {
+          ledger.awaitSaved();
+          System.out.println(Math.min(i, ledger.saved()));
+        }
+      }
+    }
+  }
+}

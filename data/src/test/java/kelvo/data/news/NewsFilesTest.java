@@ -1,0 +1,71 @@
+package kelvo.data.news;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.LocalDate;
+import java.util.List;
+import kelvo.data.folder.Fault;
+import kelvo.data.folder.Faults;
+import kelvo.market.Security;
+import kelvo.market.SecurityKind;
+import kelvo.news.Catalyst;
+import kelvo.time.DayTime;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+class NewsFilesTest {
+  private static final Security TIDARC =
+      new Security(
+          "TIDARC",
+          "Tidal Arc",
+          "XNAS",
+          SecurityKind.COMMON_STOCK,
+          "",
+          "",
+          "",
+          1,
+          1,
+          null,
+          null,
+          false);
+
+  @TempDir Path folder;
+
+  private List<Catalyst> read(Faults faults) {
+    return NewsFiles.read(folder, LocalDate.of(2031, 3, 12), 3, List.of(TIDARC), faults);
+  }
+
+  @Test
+  void readsRssAndAtomWithSymbolsFromCategoriesAndHeadlines() throws IOException {
+    Files.writeString(
+        folder.resolve("a.xml"),
+        "<rss version=\"2.0\"><channel><title>Harbour Wire</title><link>urn:x</link><description>d</description><item><title>A contract</title><category>TIDARC</category><pubDate>Wed, 12 Mar 2031 07:02:00 -0400</pubDate><description>&lt;b&gt;Eleven&lt;/b&gt; years</description></item></channel></rss>");
+    Files.writeString(
+        folder.resolve("b.xml"),
+        "<feed xmlns=\"http://www.w3.org/2005/Atom\"><title>Quay</title><id>urn:q</id><updated>2031-03-11T20:00:00Z</updated><entry><title>TIDARC speaks</title><id>urn:1</id><published>2031-03-11T20:00:00Z</published><updated>2031-03-11T20:00:00Z</updated></entry></feed>");
+    List<Catalyst> items = read(new Faults());
+
+    assertThat(items).extracting(Catalyst::headline).containsExactly("TIDARC speaks", "A contract");
+    assertThat(items.get(0).at()).isEqualTo(-8 * DayTime.HOUR);
+    assertThat(items.get(1).at()).isEqualTo(DayTime.of(7, 2));
+    assertThat(items.get(1).body()).isEqualTo("Eleven years");
+    assertThat(items).allSatisfy(i -> assertThat(i.symbols()).containsExactly("TIDARC"));
+  }
+
+  @Test
+  void aFileThatIsNoFeedIsReportedAndTheOthersAreRead() throws IOException {
+    Files.writeString(folder.resolve("bad.xml"), "<html");
+    Files.writeString(
+        folder.resolve("evil.xml"),
+        "<!DOCTYPE r [<!ENTITY x SYSTEM \"file:///etc/hostname\">]><rss version=\"2.0\"><channel><title>&x;</title></channel></rss>");
+    Faults faults = new Faults();
+
+    assertThat(read(faults)).isEmpty();
+    assertThat(faults.all())
+        .extracting(Fault::file)
+        .containsExactly("news/bad.xml", "news/evil.xml");
+  }
+}

@@ -1,0 +1,48 @@
+package kelvo.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import javafx.scene.paint.Color;
+import kelvo.desktop.theme.Theme;
+import kelvo.desktop.theme.Tone;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+
+/**
+ * Contrast of text on every ground, by the formula of WCAG 2.1 (relative luminance), from the
+ * tokens.
+ */
+class ThemeTest {
+  private static final double LEAST = 4.5;
+
+  @ParameterizedTest
+  @EnumSource(Theme.class)
+  void everyTextColourCanBeReadOnEveryGround(Theme theme) {
+    for (Tone text :
+        new Tone[] {
+          Tone.INK, Tone.FADED, Tone.ACCENT, Tone.UP, Tone.DOWN, Tone.CATALYST, Tone.HALT
+        }) {
+      for (Tone ground : new Tone[] {Tone.GROUND, Tone.CARD, Tone.SELECTION}) {
+        assertThat(contrast(theme.colour(text), theme.colour(ground)))
+            .as("%s %s on %s", theme, text, ground)
+            .isGreaterThanOrEqualTo(LEAST);
+      }
+    }
+  }
+
+  private static double contrast(Color a, Color b) {
+    double first = luminance(a) + 0.05;
+    double second = luminance(b) + 0.05;
+    return Math.max(first, second) / Math.min(first, second);
+  }
+
+  private static double luminance(Color colour) {
+    return 0.2126 * linear(colour.getRed())
+        + 0.7152 * linear(colour.getGreen())
+        + 0.0722 * linear(colour.getBlue());
+  }
+
+  private static double linear(double channel) {
+    return channel <= 0.03928 ? channel / 12.92 : Math.pow((channel + 0.055) / 1.055, 2.4);
+  }
+}

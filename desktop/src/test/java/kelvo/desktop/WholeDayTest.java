@@ -1,0 +1,169 @@
+package kelvo.desktop;
+
+import static kelvo.desktop.OpenedWindow.until;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.function.Predicate;
+import javafx.application.Platform;
+import javafx.scene.Node;
+import javafx.scene.input.KeyCode;
+import javafx.stage.Stage;
+import kelvo.desktop.shell.StageKind;
+import kelvo.desktop.theme.Theme;
+import kelvo.engine.MarketSnapshot;
+import kelvo.review.DayReview;
+import kelvo.time.DayTime;
+import kelvo.watch.Choice;
+import kelvo.watch.Decision;
+import kelvo.watch.LevelKind;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.testfx.api.FxRobot;
+import org.testfx.framework.junit5.ApplicationExtension;
+import org.testfx.framework.junit5.Start;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** The real window, driven by keyboard and mouse through a day. */
+@ExtendWith(ApplicationExtension.class)
+class WholeDayTest {
+  private static final long MORNING = DayTime.of(8, 58);
+
+  private OpenedWindow opened;
+
+  @Start
+  void start(Stage stage) {
+    opened = OpenedWindow.open(stage, MORNING, false);
+  }
+
+  @AfterEach
+  void close() {
+    WaitForAsyncUtils.waitForAsyncFx(20_000, () -> opened.workspace.close());
+  }
+
+  private MarketSnapshot shown() {
+    return opened.workspace.snapshot().get();
+  }
+
+  private void ready() {
+    until(
+        () -> shown() != null && shown().moment() == MORNING && opened.window.triageRowsSeen() > 0);
+  }
+
+  @Test
+  void theTriageTableIsThereAndTheChartFollowsTheFocus(FxRobot robot) {
+    ready();
+    robot.press(KeyCode.J).release(KeyCode.J);
+
+    until(() -> shown().focus() != null && opened.window.minuteBarsDrawn() > 20);
+    assertThat(opened.workspace.focus().get()).isEqualTo("TIDARC");
+    assertThat(opened.window.triageRowsSeen()).isGreaterThan(10);
+  }
+
+  @Test
+  void keepAndDropWithAReasonByKeyboardAndUndo(FxRobot robot) {
+    ready();
+    robot.type(KeyCode.J);
+    until(() -> opened.workspace.focus().get().equals("TIDARC"));
+    robot.type(KeyCode.K).type(KeyCode.DIGIT1);
+    until(() -> opened.workspace.book().get().theTen(MORNING).size() == 1);
+    String second = opened.workspace.focus().get();
+    assertThat(second).isNotEqualTo("TIDARC");
+    robot.type(KeyCode.D).write("too thin for me").type(KeyCode.ENTER);
+    until(() -> opened.workspace.book().get().decisionOn(second, MORNING).isPresent());
+
+    Decision dropped = opened.workspace.book().get().decisionOn(second, MORNING).orElseThrow();
+    assertThat(dropped.choice()).isEqualTo(Choice.DROP);
+    assertThat(dropped.reason()).isEqualTo("too thin for me");
+    robot.type(KeyCode.U);
+    until(() -> opened.workspace.book().get().decisionOn(second, MORNING).isEmpty());
+  }
+
+  @Test
+  void slashFindsASymbolFromAnywhere(FxRobot robot) {
+    ready();
+    robot.type(KeyCode.SLASH).write("kelporium").type(KeyCode.ENTER);
+
+    until(() -> shown().focus() != null && shown().focus().facts().symbol().equals("KELPOR"));
+  }
+
+  @Test
+  void numberKeysGoToTheStagesAndReviewTellsTheVerdicts(FxRobot robot) {
+    ready();
+    robot.type(KeyCode.DIGIT3);
+    until(() -> opened.workspace.stage().get() == StageKind.LIVE);
+    robot.type(KeyCode.DIGIT5);
+    Platform.runLater(() -> opened.workspace.seek(DayTime.of(16, 30)));
+    until(
+        () -> {
+          DayReview review = opened.workspace.review().get();
+          return review != null
+              && review.until() == DayTime.of(16, 30)
+              && review.trades().size() == 4;
+        });
+  }
+
+  @Test
+  void clickingTheDayRailMovesTheWholeProgram(FxRobot robot) {
+    ready();
+    Predicate<Node> rail = node -> "Day rail, 04:00 to 20:00".equals(node.getAccessibleText());
+    robot.clickOn(robot.from(opened.window).lookup(rail).<Node>query());
+
+    until(() -> shown().moment() > DayTime.of(11, 30) && shown().moment() < DayTime.of(12, 30));
+    assertThat(shown().hits()).allMatch(hit -> hit.at() <= shown().moment());
+    assertThat(shown().events())
+        .isEqualTo(opened.workspace.session().tape().countUntil(shown().moment()));
+  }
+
+  @Test
+  void playingAlertsOnTheTenWhenALevelIsPassed() {
+    ready();
+    Platform.runLater(
+        () -> {
+          opened.workspace.focusOn("TIDARC");
+          opened.workspace.decide("TIDARC", Choice.KEEP, "news");
+          opened.workspace.addLevel(90_000, LevelKind.BY_HAND);
+          opened.workspace.play(3_600);
+        });
+
+    until(
+        () ->
+            shown().hits().stream()
+                .anyMatch(hit -> hit.scan().equals("levels") && hit.symbol().equals("TIDARC")));
+    until(() -> opened.workspace.alerts().newest().get() != null);
+    Platform.runLater(() -> opened.workspace.play(0));
+  }
+
+  @Test
+  void bothThemesAreComplete() {
+    ready();
+    for (Theme theme : Theme.values()) {
+      Platform.runLater(() -> opened.workspace.theme().set(theme));
+      until(() -> opened.window.getScene().getStylesheets().equals(theme.styles()));
+    }
+  }
+
+  @Test
+  void openingTheDayAgainShowsItAsItWas() {
+    ready();
+    Platform.runLater(
+        () -> {
+          opened.workspace.focusOn("KELPOR");
+          opened.workspace.decide("KELPOR", Choice.KEEP, "thin, stepping up");
+          opened.workspace.addNote("watch the third step");
+        });
+    until(() -> opened.workspace.book().get().notes().size() == 1);
+    WaitForAsyncUtils.waitForAsyncFx(
+        20_000,
+        () -> {
+          opened.workspace.close();
+          opened = OpenedWindow.open(new Stage(), MORNING, true);
+        });
+
+    assertThat(opened.workspace.book().get().theTen(MORNING))
+        .extracting(Decision::symbol)
+        .containsExactly("KELPOR");
+    assertThat(opened.workspace.book().get().notesOn("KELPOR", MORNING)).hasSize(1);
+    assertThat(opened.workspace.ledger().leftAt(opened.workspace.day())).hasValue(MORNING);
+  }
+}
