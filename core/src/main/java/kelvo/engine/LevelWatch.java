@@ -36,6 +36,11 @@ final class LevelWatch {
     return longer;
   }
 
+  /** Whether a security has a level at some time of the day. */
+  boolean watches(int security) {
+    return ofSecurity[security].length > 0;
+  }
+
   /** Takes a changed price and reports each level passed with {@link Crossing#ROSE} or FELL. */
   void next(SymbolState state, long priceBefore, long now, ObjIntConsumer<Level> passed) {
     for (int place : ofSecurity[state.id()]) {

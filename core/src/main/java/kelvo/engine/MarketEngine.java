@@ -1,6 +1,5 @@
 package kelvo.engine;
 
-import java.util.BitSet;
 import java.util.List;
 import java.util.function.Consumer;
 import java.util.stream.IntStream;
@@ -43,9 +42,11 @@ public final class MarketEngine {
   private final Consumer<Hit> hitSink;
   private final List<Field.Number> recorded;
   private final Field.Reading[] recordedReadings;
-  private final BitSet withNews = new BitSet();
+  private final int listenedTo;
+  private final ExpiryWheel newsWheel;
   private int events;
   private int second = (int) (DayTime.FIRST / DayTime.SECOND) - 1;
+  private long nextSecond = DayTime.FIRST;
   private int phase;
   private long clock;
   private int hits;
@@ -65,10 +66,20 @@ public final class MarketEngine {
             .mapToObj(i -> new SymbolState(i, session.hours(), session.security(i).previousClose()))
             .toArray(SymbolState[]::new);
     board = new ScanBoard(program.scans(), session);
+    listenedTo = effectsOf(program);
     levels = new LevelWatch(program.levels(), session);
     wheel = new ExpiryWheel(states.length);
+    newsWheel = new ExpiryWheel(states.length);
     recorded = recordedFields();
     recordedReadings = recorded.stream().map(f -> f.bind(session)).toArray(Field.Reading[]::new);
+  }
+
+  /** The effects that some scan waits for, and news, which the engine itself must hear of. */
+  private static int effectsOf(Program program) {
+    return program.scans().stream()
+        .flatMap(s -> s.triggers().stream())
+        .mapToInt(Trigger::effect)
+        .reduce(Effect.NEWS, (a, b) -> a | b);
   }
 
   /** The number fields whose values every hit keeps. */
@@ -87,51 +98,49 @@ public final class MarketEngine {
       step();
     }
     passTime(moment);
+    clock = Math.max(clock, moment);
   }
 
   /** Applies the next event of the tape. */
   void step() {
     int event = events++;
     long now = Math.max(clock, tape.time(event));
-    passTime(now);
-    SymbolState state = states[tape.symbol(event)];
-    long priceBefore = state.price();
-    int effect = state.apply(tape, event);
-    if ((effect & Effect.NEWS) != 0) {
-      withNews.set(state.id());
+    if (now >= nextSecond) {
+      passTime(now);
     }
+    clock = now;
+    SymbolState state = states[tape.symbol(event)];
+    boolean levelled = levels.watches(state.id());
+    long priceBefore = levelled ? state.price() : 0;
+    int effect = state.apply(tape, event);
     if (now < DayTime.FIRST) {
+      scheduleMinute(state);
       return;
     }
-    if (board.windowed() != 0) {
+    edges(state, board.edges(), now);
+    if (board.awaitsWindow(state.id())) {
       scheduleExpiry(state, now);
     }
-    edges(state, board.edges(), now);
-    if ((effect & ~Effect.PRICE) != 0) {
+    if ((effect & listenedTo) != 0) {
       fire(state, effect, now);
     }
-    if ((effect & Effect.PRICE) != 0) {
-      levels.next(
-          state,
-          priceBefore,
-          now,
-          (level, way) ->
-              hit(
-                  LEVELS,
-                  Side.of(way),
-                  state,
-                  way == Crossing.ROSE ? Trigger.RISES_THROUGH_LEVEL : Trigger.FALLS_THROUGH_LEVEL,
-                  now));
+    if (levelled && (effect & Effect.PRICE) != 0) {
+      levels.next(state, priceBefore, now, (level, way) -> levelHit(state, way, now));
     }
   }
 
+  private void levelHit(SymbolState state, int way, long now) {
+    Trigger trigger =
+        way == Crossing.ROSE ? Trigger.RISES_THROUGH_LEVEL : Trigger.FALLS_THROUGH_LEVEL;
+    hit(LEVELS, Side.of(way), state, trigger, now);
+  }
+
   private void passTime(long now) {
-    long wholeSecond = now / DayTime.SECOND;
-    while (second < wholeSecond) {
+    while (nextSecond <= now) {
       second++;
+      nextSecond += DayTime.SECOND;
       wholeSecond(second * DayTime.SECOND);
     }
-    clock = Math.max(clock, now);
   }
 
   /**
@@ -151,25 +160,27 @@ public final class MarketEngine {
     }
     for (int id = wheel.poll(second); id >= 0; id = wheel.poll(second)) {
       edges(states[id], board.windowed(), moment);
-      scheduleExpiry(states[id], moment);
+      if (board.awaitsWindow(id)) {
+        scheduleExpiry(states[id], moment);
+      }
     }
-    if (board.timed() != 0) {
-      minutesPass(moment);
+    for (int id = newsWheel.poll(second); id >= 0; id = newsWheel.poll(second)) {
+      edges(states[id], board.timed(), moment);
+      scheduleMinute(states[id]);
     }
   }
 
-  private void minutesPass(long moment) {
-    for (int i = withNews.nextSetBit(0); i >= 0; i = withNews.nextSetBit(i + 1)) {
-      SymbolState state = states[i];
-      long age = moment - state.newsAt();
-      if (age % DayTime.MINUTE < DayTime.SECOND) {
-        edges(state, board.timed(), moment);
-      }
+  /** The next whole second at which the minutes since a security's news are one more. */
+  private void scheduleMinute(SymbolState state) {
+    if (board.timed() != 0 && state.newsItems() > 0) {
+      long sinceMinute = Math.floorMod(second * DayTime.SECOND - state.newsAt(), DayTime.MINUTE);
+      long due = second * DayTime.SECOND - sinceMinute + DayTime.MINUTE;
+      newsWheel.schedule(state.id(), (int) ((due + DayTime.SECOND - 1) / DayTime.SECOND));
     }
   }
 
   private void scheduleExpiry(SymbolState state, long now) {
-    long change = state.lastFiveMinutes().nextChange(now);
+    long change = state.nextWindowChange(now);
     if (change != Long.MAX_VALUE) {
       int due = (int) ((change + DayTime.SECOND - 1) / DayTime.SECOND);
       wheel.schedule(state.id(), Math.max(due, second + 1));
@@ -189,6 +200,9 @@ public final class MarketEngine {
   }
 
   private void fire(SymbolState state, int effect, long now) {
+    if ((effect & Effect.NEWS) != 0) {
+      scheduleMinute(state);
+    }
     for (Trigger trigger : EFFECT_TRIGGERS) {
       if ((effect & trigger.effect()) == 0) {
         continue;
@@ -279,15 +293,17 @@ public final class MarketEngine {
   void restore(Checkpoint checkpoint) {
     events = checkpoint.events();
     second = checkpoint.second();
+    nextSecond = (second + 1) * DayTime.SECOND;
     clock = checkpoint.clock();
     hits = checkpoint.hits();
     phase = phases.indexAt(second * DayTime.SECOND);
     board.restore(checkpoint.inside(), second * DayTime.SECOND);
     levels.restore(checkpoint.crossings());
     wheel.clear();
+    newsWheel.clear();
     for (int i = 0; i < states.length; i++) {
       states[i].copyFrom(checkpoint.states()[i]);
-      withNews.set(i, states[i].newsItems() > 0);
+      scheduleMinute(states[i]);
       if (board.windowed() != 0) {
         scheduleExpiry(states[i], clock);
       }

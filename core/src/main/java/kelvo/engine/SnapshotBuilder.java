@@ -201,7 +201,7 @@ final class SnapshotBuilder {
         facts(state, now),
         checks.of(state, now),
         minutes(security, now),
-        state.premarket().high(),
+        state.premarketHigh(),
         DailyChart.of(facts, state, session.hours().date()),
         RecentPrints.of(session, security, now, PRINTS),
         news(symbol, now),

@@ -49,14 +49,14 @@ final class ActivityFields {
             Field.Pace.WINDOW,
             "Shares of the last five minutes, exact to the print.",
             NEVER,
-            session -> (s, now) -> s.lastFiveMinutes().shares(now)),
+            session -> (s, now) -> s.sharesInFiveMinutes(now)),
         new Field.Number(
             "trades 5m",
             Unit.COUNT,
             Field.Pace.WINDOW,
             "Prints of the last five minutes.",
             NEVER,
-            session -> (s, now) -> s.lastFiveMinutes().trades(now)),
+            session -> (s, now) -> s.tradesInFiveMinutes(now)),
         new Field.Number(
             "float turnover",
             Unit.TIMES,

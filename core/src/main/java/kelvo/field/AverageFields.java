@@ -20,23 +20,23 @@ final class AverageFields {
             "vwap",
             "Volume-weighted average price: anchored at 04:00 before the open, at 09:30 from then on.",
             NO_PRINT,
-            (s, now) -> s.vwapAt(now).dollars()),
-        distance("vwap", NO_PRINT, session -> (s, now) -> s.vwapAt(now).dollars()),
+            (s, now) -> s.vwapAt(now)),
+        distance("vwap", NO_PRINT, session -> (s, now) -> s.vwapAt(now)),
         line(
             "vwap 04:00",
             "Volume-weighted average price since 04:00.",
             NO_PRINT,
-            (s, now) -> s.vwapFromFour().dollars()),
+            (s, now) -> s.vwapFromFour()),
         line(
             "vwap 09:30",
             "Volume-weighted average price of regular hours.",
             NO_PRINT,
-            (s, now) -> s.vwapFromOpen().dollars()),
+            (s, now) -> s.vwapFromOpen()),
         line(
             "ema 9",
             "9-bar exponential average of 1-minute closes since 04:00.",
             "there are fewer than 9 bars",
-            (s, now) -> s.ema9().dollars()),
+            (s, now) -> s.ema9()),
         new Field.Number(
             "stack",
             Unit.COUNT,

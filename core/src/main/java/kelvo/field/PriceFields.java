@@ -5,7 +5,6 @@ import static kelvo.field.Formulas.ratio;
 
 import java.util.List;
 import java.util.function.ToLongFunction;
-import kelvo.market.Extremes;
 import kelvo.market.Price;
 import kelvo.market.SymbolState;
 
@@ -57,24 +56,24 @@ final class PriceFields {
             "Price less open, over open.",
             NO_OPEN,
             s -> percentOf(s.price(), s.open())),
-        high("day", "regular hours", SymbolState::day),
-        low("day", "regular hours", SymbolState::day),
-        high("premarket", "04:00 to 09:30", SymbolState::premarket),
-        low("premarket", "04:00 to 09:30", SymbolState::premarket),
-        high("session", "the time since 04:00", SymbolState::session),
-        low("session", "the time since 04:00", SymbolState::session),
+        high("day", "regular hours", SymbolState::dayHigh),
+        low("day", "regular hours", SymbolState::dayLow),
+        high("premarket", "04:00 to 09:30", SymbolState::premarketHigh),
+        low("premarket", "04:00 to 09:30", SymbolState::premarketLow),
+        high("session", "the time since 04:00", SymbolState::sessionHigh),
+        low("session", "the time since 04:00", SymbolState::sessionLow),
         number(
             "day range %",
             Unit.PERCENT,
             "Day high less day low, over day low.",
             NO_OPEN,
-            s -> percentOf(s.day().high(), s.day().low())),
+            s -> percentOf(s.dayHigh(), s.dayLow())),
         number(
             "range position",
             Unit.TIMES,
             "Where price stands between day low (0) and day high (1).",
             "the day has no range yet",
-            s -> ratio(s.price() - s.day().low(), s.day().high() - s.day().low())),
+            s -> ratio(s.price() - s.dayLow(), s.dayHigh() - s.dayLow())),
         number(
             "spread",
             Unit.PRICE,
@@ -97,22 +96,14 @@ final class PriceFields {
     return state.bid() > 0 && state.ask() > state.bid();
   }
 
-  private static Field high(
-      String span, String hours, java.util.function.Function<SymbolState, Extremes> extremes) {
+  private static Field high(String span, String hours, ToLongFunction<SymbolState> extreme) {
     return price(
-        span + " high",
-        "Highest eligible print of " + hours + ".",
-        "no such print yet",
-        s -> extremes.apply(s).high());
+        span + " high", "Highest eligible print of " + hours + ".", "no such print yet", extreme);
   }
 
-  private static Field low(
-      String span, String hours, java.util.function.Function<SymbolState, Extremes> extremes) {
+  private static Field low(String span, String hours, ToLongFunction<SymbolState> extreme) {
     return price(
-        span + " low",
-        "Lowest eligible print of " + hours + ".",
-        "no such print yet",
-        s -> extremes.apply(s).low());
+        span + " low", "Lowest eligible print of " + hours + ".", "no such print yet", extreme);
   }
 
   private static Field price(

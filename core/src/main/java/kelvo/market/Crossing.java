@@ -50,6 +50,13 @@ public final class Crossing {
     return passed;
   }
 
+  /**
+   * The side on which nothing can fire as long as the price stays there; 0 when it must be asked.
+   */
+  int steadySide() {
+    return disarmed ? 0 : side;
+  }
+
   /** Learns the side from the price before, when no side is known yet. */
   public void prime(long priceBefore, long line) {
     if (side == 0) {

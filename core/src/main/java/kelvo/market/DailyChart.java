@@ -18,9 +18,9 @@ public record DailyChart(List<DailyBar> bars, double[] ema10, double[] ema50, do
    */
   public static DailyChart of(SecurityFacts facts, SymbolState state, LocalDate today) {
     List<DailyBar> bars = new ArrayList<>(facts.history().bars());
-    if (state.session().high() != Price.NONE && state.lastPrice() != Price.NONE) {
-      long high = Math.max(state.session().high(), state.lastPrice());
-      long low = Math.min(state.session().low(), state.lastPrice());
+    if (state.sessionHigh() != Price.NONE && state.lastPrice() != Price.NONE) {
+      long high = Math.max(state.sessionHigh(), state.lastPrice());
+      long low = Math.min(state.sessionLow(), state.lastPrice());
       long open =
           state.open() == Price.NONE ? state.lastPrice() : Math.clamp(state.open(), low, high);
       bars.add(

@@ -14,9 +14,14 @@ public final class DailyHistory {
   public static final DailyHistory NONE = new DailyHistory(List.of());
 
   private final List<DailyBar> bars;
+  private final double[] closes;
 
   private DailyHistory(List<DailyBar> bars) {
     this.bars = List.copyOf(bars);
+    closes = new double[bars.size()];
+    for (int i = 0; i < closes.length; i++) {
+      closes[i] = Price.dollars(bars.get(i).close());
+    }
   }
 
   /** The bars of {@code asTraded} before {@code session}, adjusted for the security's splits. */
@@ -60,9 +65,9 @@ public final class DailyHistory {
     return bars.getLast();
   }
 
-  /** Closes in dollars, oldest first. */
+  /** Closes in dollars, oldest first. Not to be changed. */
   public double[] closes() {
-    return bars.stream().mapToDouble(b -> Price.dollars(b.close())).toArray();
+    return closes;
   }
 
   /** Mean volume of the last n sessions, shares; unknown (NaN) when there are fewer. */

@@ -10,7 +10,8 @@ import java.util.List;
  * read; once filled, any thread may read it.
  */
 public final class EventTape {
-  private static final int NONE = -1;
+  /** No event. */
+  static final int NONE = -1;
 
   private final int[] newestOfSymbol;
   private final List<String> reasons = new ArrayList<>();
@@ -23,6 +24,9 @@ public final class EventTape {
   private int[] thirds = new int[1024];
   private int[] fourths = new int[1024];
   private int[] earlier = new int[1024];
+  private int[] later = new int[1024];
+  private long mostLateness;
+  private long greatestTime = Long.MIN_VALUE;
 
   /**
    * An empty tape.
@@ -72,8 +76,15 @@ public final class EventTape {
     seconds[size] = b;
     thirds[size] = c;
     fourths[size] = d;
-    earlier[size] = newestOfSymbol[symbol];
+    int before = newestOfSymbol[symbol];
+    earlier[size] = before;
+    later[size] = NONE;
+    if (before != NONE) {
+      later[before] = size;
+    }
     newestOfSymbol[symbol] = size++;
+    greatestTime = Math.max(greatestTime, at);
+    mostLateness = Math.max(mostLateness, greatestTime - at);
   }
 
   private void grow(int capacity) {
@@ -85,6 +96,7 @@ public final class EventTape {
     thirds = Arrays.copyOf(thirds, capacity);
     fourths = Arrays.copyOf(fourths, capacity);
     earlier = Arrays.copyOf(earlier, capacity);
+    later = Arrays.copyOf(later, capacity);
   }
 
   /** The number of events. */
@@ -160,6 +172,24 @@ public final class EventTape {
   /** The number of the news item. */
   public int newsItem(int i) {
     return thirds[i];
+  }
+
+  /** The event before this one of the same security; {@link #NONE} when there is none. */
+  int earlierOfSymbol(int i) {
+    return earlier[i];
+  }
+
+  /** The event after this one of the same security; {@link #NONE} when there is none. */
+  int laterOfSymbol(int i) {
+    return later[i];
+  }
+
+  /**
+   * How far the latest of late events came after a newer one, nanoseconds; 0 when all came in
+   * order.
+   */
+  long mostLateness() {
+    return mostLateness;
   }
 
   /** The number of events at or before a moment, when events stand in order of time. */

@@ -1,13 +1,11 @@
 package kelvo.market;
 
 /**
- * Exponential average of the closes of 1-minute bars, the running bar included. Minutes without a
- * print carry no bar. Seeded with the simple average of the first n bars, unknown before.
+ * Exponential average of the closes of 1-minute bars. Minutes without a print carry no bar. Seeded
+ * with the simple average of the first n bars, unknown before.
  */
-public final class MinuteAverage {
+final class MinuteAverage {
   private final int span;
-  private long minute = -1;
-  private double close;
   private int bars;
   private double sum;
   private double ema;
@@ -16,37 +14,26 @@ public final class MinuteAverage {
     this.span = span;
   }
 
-  void next(long printMinute, long price) {
-    if (printMinute != minute) {
-      if (minute >= 0) {
-        closeBar();
-      }
-      minute = printMinute;
-    }
-    close = Price.dollars(price);
-  }
-
-  private void closeBar() {
+  /** Takes the close of a minute that is over. */
+  void close(double dollars) {
     bars++;
     if (bars <= span) {
-      sum += close;
+      sum += dollars;
       ema = sum / span;
     } else {
-      ema = Averages.emaStep(ema, close, span);
+      ema = Averages.emaStep(ema, dollars, span);
     }
   }
 
-  /** The average in dollars; unknown (NaN) before n bars. */
-  public double dollars() {
-    if (minute < 0 || bars + 1 < span) {
+  /** The average with the close of the minute that still runs; unknown (NaN) before n bars. */
+  double with(double running) {
+    if (bars + 1 < span) {
       return Double.NaN;
     }
-    return bars + 1 == span ? (sum + close) / span : Averages.emaStep(ema, close, span);
+    return bars + 1 == span ? (sum + running) / span : Averages.emaStep(ema, running, span);
   }
 
   void copyFrom(MinuteAverage other) {
-    minute = other.minute;
-    close = other.close;
     bars = other.bars;
     sum = other.sum;
     ema = other.ema;

@@ -85,7 +85,7 @@ public final class MinuteBars {
         low,
         close,
         volume,
-        state.vwapAt(minute * DayTime.MINUTE).dollars(),
-        state.ema9().dollars());
+        state.vwapAt(minute * DayTime.MINUTE),
+        state.ema9());
   }
 }

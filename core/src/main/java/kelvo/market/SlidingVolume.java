@@ -1,16 +1,16 @@
 package kelvo.market;
 
 /**
- * Shares and prints of the last span of time, exact to the print: at moment T it holds what
- * happened in (T - span, T]. Prints may come out of order. Allocates only while it grows.
+ * Shares and prints of one security in the last span of time, exact to the print: at moment T it
+ * holds what happened in (T - span, T]. It keeps no prints of its own: it reads the tape when it is
+ * asked, so that a security of which nobody asks costs nothing.
  */
-public final class SlidingVolume {
-  private static final int FIRST_CAPACITY = 16;
+final class SlidingVolume {
+  private static final int NONE = EventTape.NONE;
 
   private final long span;
-  private long[] times = {};
-  private long[] sizes = {};
-  private int head;
+  private int oldest = NONE;
+  private int newest = NONE;
   private int count;
   private long shares;
 
@@ -19,80 +19,86 @@ public final class SlidingVolume {
    *
    * @param span its length in nanoseconds
    */
-  public SlidingVolume(long span) {
+  SlidingVolume(long span) {
     this.span = span;
   }
 
-  /** Adds a print at its own time. */
-  void add(long at, long size) {
-    expire(at);
-    if (count == times.length) {
-      resize(Math.max(FIRST_CAPACITY, count * 2));
-    }
-    int mask = times.length - 1;
-    int slot = count++;
-    while (slot > 0 && times[(head + slot - 1) & mask] > at) {
-      times[(head + slot) & mask] = times[(head + slot - 1) & mask];
-      sizes[(head + slot) & mask] = sizes[(head + slot - 1) & mask];
-      slot--;
-    }
-    times[(head + slot) & mask] = at;
-    sizes[(head + slot) & mask] = size;
-    shares += size;
-  }
-
-  /** Shares in (now - span, now]. Moments must not go back. */
-  public long shares(long now) {
-    expire(now);
+  /** Shares in the window that ends now. Moments must not go back. */
+  long shares(EventTape tape, int lastEvent, long now) {
+    moveTo(tape, lastEvent, now);
     return shares;
   }
 
-  /** Prints in (now - span, now]. */
-  public int trades(long now) {
-    expire(now);
+  /** Prints in the window that ends now. */
+  int trades(EventTape tape, int lastEvent, long now) {
+    moveTo(tape, lastEvent, now);
     return count;
   }
 
   /** When the oldest print in the window leaves it; Long.MAX_VALUE when it is empty. */
-  public long nextChange(long now) {
-    expire(now);
-    return count == 0 ? Long.MAX_VALUE : times[head] + span;
+  long nextChange(EventTape tape, int lastEvent, long now) {
+    moveTo(tape, lastEvent, now);
+    long first = Long.MAX_VALUE;
+    if (count > 0) {
+      for (int i = oldest; i != NONE && first == Long.MAX_VALUE; i = tape.laterOfSymbol(i)) {
+        first = counts(tape, i) && tape.time(i) > now - span ? tape.time(i) : first;
+      }
+    }
+    return first == Long.MAX_VALUE ? first : first + span - tape.mostLateness();
   }
 
-  private void expire(long now) {
-    while (count > 0 && times[head] + span <= now) {
-      shares -= sizes[head];
-      head = (head + 1) & (times.length - 1);
-      count--;
+  private void moveTo(EventTape tape, int lastEvent, long now) {
+    boolean far = newest == NONE || tape.time(newest) <= now - span;
+    if (far || tape.mostLateness() > 0) {
+      lookBack(tape, lastEvent, now);
+      return;
     }
+    while (newest != lastEvent) {
+      newest = tape.laterOfSymbol(newest);
+      take(tape, newest, 1);
+    }
+    while (oldest != NONE && tape.time(oldest) <= now - span) {
+      take(tape, oldest, -1);
+      oldest = oldest == newest ? NONE : tape.laterOfSymbol(oldest);
+    }
+    if (oldest == NONE) {
+      newest = NONE;
+    }
+  }
+
+  /** Adds up from the newest event backward; late prints may stand behind newer ones. */
+  private void lookBack(EventTape tape, int lastEvent, long now) {
+    count = 0;
+    shares = 0;
+    oldest = NONE;
+    newest = NONE;
+    for (int i = lastEvent;
+        i != NONE && tape.time(i) > now - span - tape.mostLateness();
+        i = tape.earlierOfSymbol(i)) {
+      newest = newest == NONE ? i : newest;
+      oldest = i;
+      if (tape.time(i) > now - span) {
+        take(tape, i, 1);
+      }
+    }
+  }
+
+  private void take(EventTape tape, int event, int sign) {
+    if (counts(tape, event)) {
+      count += sign;
+      shares += sign * tape.shares(event);
+    }
+  }
+
+  private static boolean counts(EventTape tape, int event) {
+    return tape.kind(event) == EventKind.TRADE && TapeRules.addsVolume(tape.conditions(event));
   }
 
   /** Makes this window the same as another of the same span. */
   void copyFrom(SlidingVolume other) {
-    if (times.length < other.count) {
-      times = new long[Integer.highestOneBit(Math.max(FIRST_CAPACITY, other.count * 2 - 1))];
-      sizes = new long[times.length];
-    }
-    head = 0;
+    oldest = other.oldest;
+    newest = other.newest;
     count = other.count;
     shares = other.shares;
-    other.unroll(times, sizes);
-  }
-
-  private void resize(int capacity) {
-    long[] newTimes = new long[capacity];
-    long[] newSizes = new long[capacity];
-    unroll(newTimes, newSizes);
-    times = newTimes;
-    sizes = newSizes;
-    head = 0;
-  }
-
-  private void unroll(long[] toTimes, long[] toSizes) {
-    int firstRun = Math.min(count, times.length - head);
-    System.arraycopy(times, head, toTimes, 0, firstRun);
-    System.arraycopy(sizes, head, toSizes, 0, firstRun);
-    System.arraycopy(times, 0, toTimes, firstRun, count - firstRun);
-    System.arraycopy(sizes, 0, toSizes, firstRun, count - firstRun);
   }
 }

@@ -9,17 +9,28 @@ import kelvo.time.SessionHours;
  */
 public final class SymbolState {
   private static final int EMA_SPAN = 9;
+  private static final EventTape NO_TAPE = new EventTape(0);
 
   private final int id;
   private final SessionHours hours;
   private final SlidingVolume lastFiveMinutes = new SlidingVolume(5 * DayTime.MINUTE);
-  private final Extremes day = new Extremes();
-  private final Extremes premarket = new Extremes();
-  private final Extremes session = new Extremes();
-  private final AveragePrice vwapFromFour = new AveragePrice();
-  private final AveragePrice vwapFromOpen = new AveragePrice();
   private final Crossing vwapCrossing = new Crossing();
   private final MinuteAverage ema9 = new MinuteAverage(EMA_SPAN);
+  private EventTape tape = NO_TAPE;
+  private int lastEvent = EventTape.NONE;
+  private long dayHigh;
+  private long dayLow;
+  private long premarketHigh;
+  private long premarketLow;
+  private long sessionHigh;
+  private long sessionLow;
+  private long vwapMoney;
+  private long vwapShares;
+  private long regularVwapMoney;
+  private long regularVwapShares;
+  private int vwapSide;
+  private boolean regularBegan;
+  private long minuteEnd;
   private long previousClose;
   private long lastPrice;
   private long lastPriceAt;
@@ -56,7 +67,9 @@ public final class SymbolState {
   }
 
   /** Applies an event of the tape and returns the {@link Effect} bits of what changed. */
-  public int apply(EventTape tape, int event) {
+  public int apply(EventTape from, int event) {
+    tape = from;
+    lastEvent = event;
     long at = tape.time(event);
     return switch (tape.kind(event)) {
       case TRADE -> trade(at, tape.price(event), tape.shares(event), tape.conditions(event));
@@ -76,7 +89,7 @@ public final class SymbolState {
     boolean regular = (flags & TapeRules.REGULAR) != 0;
     boolean beforeOpen = !regular && at < SessionHours.OPEN;
     if ((flags & TapeRules.VOLUME) != 0) {
-      count(at, tradePrice * size, size, regular, beforeOpen, (flags & TapeRules.VWAP) != 0);
+      count(tradePrice * size, size, regular, beforeOpen, (flags & TapeRules.VWAP) != 0);
     }
     int effect = (flags & TapeRules.HIGH_LOW) != 0 ? extremes(tradePrice, regular, beforeOpen) : 0;
     boolean last =
@@ -94,12 +107,10 @@ public final class SymbolState {
     }
   }
 
-  private void count(
-      long at, long money, long size, boolean regular, boolean beforeOpen, boolean inVwap) {
+  private void count(long money, long size, boolean regular, boolean beforeOpen, boolean inVwap) {
     volume += size;
     trades++;
     dollarVolume += money;
-    lastFiveMinutes.add(at, size);
     if (beforeOpen) {
       premarketVolume += size;
       premarketTrades++;
@@ -108,44 +119,101 @@ public final class SymbolState {
       regularVolume += size;
     }
     if (inVwap) {
-      vwapFromFour.add(money, size);
+      vwapMoney += money;
+      vwapShares += size;
       if (regular) {
-        vwapFromOpen.add(money, size);
+        regularVwapMoney += money;
+        regularVwapShares += size;
       }
     }
   }
 
-  private int extremes(long tradePrice, boolean regular, boolean beforeOpen) {
-    int effect = session.next(tradePrice, Effect.SESSION_HIGH, Effect.SESSION_LOW);
-    if (regular) {
-      effect |= day.next(tradePrice, Effect.DAY_HIGH, Effect.DAY_LOW);
-    } else if (beforeOpen) {
-      effect |= premarket.next(tradePrice, Effect.PREMARKET_HIGH, Effect.PREMARKET_LOW);
+  /** The first print of a span sets its high and low and is no new extreme. */
+  private int extremes(long price, boolean regular, boolean beforeOpen) {
+    int effect = 0;
+    if (sessionHigh == Price.NONE) {
+      sessionHigh = price;
+      sessionLow = price;
+    } else if (price > sessionHigh) {
+      sessionHigh = price;
+      effect = Effect.SESSION_HIGH;
+    } else if (price < sessionLow) {
+      sessionLow = price;
+      effect = Effect.SESSION_LOW;
     }
-    return effect;
+    if (regular) {
+      return effect | dayExtremes(price);
+    }
+    return beforeOpen ? effect | premarketExtremes(price) : effect;
+  }
+
+  private int dayExtremes(long price) {
+    if (dayHigh == Price.NONE) {
+      dayHigh = price;
+      dayLow = price;
+    } else if (price > dayHigh) {
+      dayHigh = price;
+      return Effect.DAY_HIGH;
+    } else if (price < dayLow) {
+      dayLow = price;
+      return Effect.DAY_LOW;
+    }
+    return 0;
+  }
+
+  private int premarketExtremes(long price) {
+    if (premarketHigh == Price.NONE) {
+      premarketHigh = price;
+      premarketLow = price;
+    } else if (price > premarketHigh) {
+      premarketHigh = price;
+      return Effect.PREMARKET_HIGH;
+    } else if (price < premarketLow) {
+      premarketLow = price;
+      return Effect.PREMARKET_LOW;
+    }
+    return 0;
   }
 
   private int last(long at, long tradePrice, boolean regular) {
     boolean changed = tradePrice != lastPrice;
+    if (at >= minuteEnd) {
+      beginMinute(at);
+    }
     lastPrice = tradePrice;
     lastPriceAt = at;
-    ema9.next(at / DayTime.MINUTE, tradePrice);
     if (regular && open == Price.NONE && !openIsOfficial) {
       open = tradePrice;
     }
     return crossVwap(at, tradePrice, regular) | (changed ? Effect.PRICE : 0);
   }
 
-  private int crossVwap(long at, long tradePrice, boolean regular) {
-    AveragePrice line = vwapAt(at);
-    if (regular && !vwapFromOpen.crossed) {
-      vwapFromOpen.crossed = true;
-      vwapCrossing.reset();
+  private void beginMinute(long at) {
+    if (minuteEnd > 0) {
+      ema9.close(Price.dollars(lastPrice));
     }
-    if (line.shares == 0) {
+    minuteEnd = (at / DayTime.MINUTE + 1) * DayTime.MINUTE;
+  }
+
+  private int crossVwap(long at, long tradePrice, boolean regular) {
+    if (regular && !regularBegan) {
+      regularBegan = true;
+      vwapCrossing.reset();
+      vwapSide = 0;
+    }
+    boolean early = at < SessionHours.OPEN;
+    long shares = early ? vwapShares : regularVwapShares;
+    if (shares == 0) {
       return 0;
     }
-    int passed = vwapCrossing.next(tradePrice * line.shares, line.money, at);
+    long price = tradePrice * shares;
+    long line = early ? vwapMoney : regularVwapMoney;
+    int newSide = Long.compare(price, line);
+    if (newSide == vwapSide) {
+      return 0;
+    }
+    int passed = vwapCrossing.next(price, line, at);
+    vwapSide = vwapCrossing.steadySide();
     return passed == Crossing.NONE
         ? 0
         : passed == Crossing.ROSE ? Effect.ROSE_THROUGH_VWAP : Effect.FELL_THROUGH_VWAP;
@@ -184,12 +252,22 @@ public final class SymbolState {
 
   /** Makes this state the same as another of the same security. */
   public void copyFrom(SymbolState other) {
+    tape = other.tape;
+    lastEvent = other.lastEvent;
     lastFiveMinutes.copyFrom(other.lastFiveMinutes);
-    day.copyFrom(other.day);
-    premarket.copyFrom(other.premarket);
-    session.copyFrom(other.session);
-    vwapFromFour.copyFrom(other.vwapFromFour);
-    vwapFromOpen.copyFrom(other.vwapFromOpen);
+    dayHigh = other.dayHigh;
+    dayLow = other.dayLow;
+    premarketHigh = other.premarketHigh;
+    premarketLow = other.premarketLow;
+    sessionHigh = other.sessionHigh;
+    sessionLow = other.sessionLow;
+    vwapMoney = other.vwapMoney;
+    vwapShares = other.vwapShares;
+    regularVwapMoney = other.regularVwapMoney;
+    regularVwapShares = other.regularVwapShares;
+    vwapSide = other.vwapSide;
+    regularBegan = other.regularBegan;
+    minuteEnd = other.minuteEnd;
     vwapCrossing.copyFrom(other.vwapCrossing);
     ema9.copyFrom(other.ema9);
     previousClose = other.previousClose;
@@ -277,19 +355,34 @@ public final class SymbolState {
     return officialClose;
   }
 
-  /** High and low of regular hours. */
-  public Extremes day() {
-    return day;
+  /** High of regular hours; {@link Price#NONE} before the first print. */
+  public long dayHigh() {
+    return dayHigh;
   }
 
-  /** High and low of [04:00, 09:30). */
-  public Extremes premarket() {
-    return premarket;
+  /** Low of regular hours; {@link Price#NONE} before the first print. */
+  public long dayLow() {
+    return dayLow;
   }
 
-  /** High and low since 04:00. */
-  public Extremes session() {
-    return session;
+  /** High of [04:00, 09:30); {@link Price#NONE} before the first print. */
+  public long premarketHigh() {
+    return premarketHigh;
+  }
+
+  /** Low of [04:00, 09:30); {@link Price#NONE} before the first print. */
+  public long premarketLow() {
+    return premarketLow;
+  }
+
+  /** High of the time since 04:00; {@link Price#NONE} before the first print. */
+  public long sessionHigh() {
+    return sessionHigh;
+  }
+
+  /** Low of the time since 04:00; {@link Price#NONE} before the first print. */
+  public long sessionLow() {
+    return sessionLow;
   }
 
   /** Best bid; {@link Price#NONE} without one. */
@@ -342,29 +435,47 @@ public final class SymbolState {
     return dollarVolume;
   }
 
-  /** Shares and prints of the last five minutes. */
-  public SlidingVolume lastFiveMinutes() {
-    return lastFiveMinutes;
+  /** Shares in (now - 5 min, now]. Moments must not go back. */
+  public long sharesInFiveMinutes(long now) {
+    return lastFiveMinutes.shares(tape, lastEvent, now);
   }
 
-  /** The volume-weighted average price since 04:00. */
-  public AveragePrice vwapFromFour() {
-    return vwapFromFour;
+  /** Prints in (now - 5 min, now]. */
+  public int tradesInFiveMinutes(long now) {
+    return lastFiveMinutes.trades(tape, lastEvent, now);
   }
 
-  /** The volume-weighted average price of regular hours. */
-  public AveragePrice vwapFromOpen() {
-    return vwapFromOpen;
+  /** When the next print leaves the last five minutes, or before; Long.MAX_VALUE without any. */
+  public long nextWindowChange(long now) {
+    return lastFiveMinutes.nextChange(tape, lastEvent, now);
+  }
+
+  /**
+   * The volume-weighted average price since 04:00, dollars; unknown (NaN) before the first print.
+   */
+  public double vwapFromFour() {
+    return average(vwapMoney, vwapShares);
+  }
+
+  /** The volume-weighted average price of regular hours, dollars; NaN before the first print. */
+  public double vwapFromOpen() {
+    return average(regularVwapMoney, regularVwapShares);
   }
 
   /** The plain VWAP of a moment: from 04:00 before the open, from 09:30 after it. */
-  public AveragePrice vwapAt(long moment) {
-    return moment < SessionHours.OPEN ? vwapFromFour : vwapFromOpen;
+  public double vwapAt(long moment) {
+    return moment < SessionHours.OPEN ? vwapFromFour() : vwapFromOpen();
   }
 
-  /** The 9-bar exponential average of minute closes. */
-  public MinuteAverage ema9() {
-    return ema9;
+  private static double average(long money, long shares) {
+    return shares == 0 ? Double.NaN : money / (double) shares / Price.DOLLAR;
+  }
+
+  /**
+   * The 9-bar exponential average of minute closes, the running minute included; NaN before 9 bars.
+   */
+  public double ema9() {
+    return minuteEnd == 0 ? Double.NaN : ema9.with(Price.dollars(lastPrice));
   }
 
   /** Whether the security trades. */

@@ -58,6 +58,11 @@ public final class TapeRules {
     return (regularHours ? IN_HOURS : OUTSIDE_HOURS)[conditions & (SETS - 1)];
   }
 
+  /** Whether a print with these conditions adds to the volume, at any time of the day. */
+  static boolean addsVolume(int conditions) {
+    return (flags(conditions, true) & VOLUME) != 0;
+  }
+
   private static int[] table(boolean regularHours) {
     int[] table = new int[SETS];
     for (int set = 0; set < SETS; set++) {

@@ -19,6 +19,7 @@ public final class ScanBoard {
   private final long[] eligible;
   private final long[] inside;
   private final byte[] blockers;
+  private final long[] awaiting;
   private final long[] byTrigger = new long[Trigger.values().length];
   private final long edges;
   private final long windowed;
@@ -36,6 +37,7 @@ public final class ScanBoard {
     eligible = new long[securities];
     inside = new long[securities];
     blockers = new byte[securities * checks.length];
+    awaiting = new long[securities];
     for (int k = 0; k < checks.length; k++) {
       for (int i = 0; i < securities; i++) {
         eligible[i] |= checks[k].eligible(i) ? 1L << k : 0;
@@ -114,17 +116,34 @@ public final class ScanBoard {
   public long update(SymbolState state, long scans, long now, int phase) {
     int id = state.id();
     long todo = scans & open & eligible[id];
+    if (todo == 0) {
+      return 0;
+    }
     long before = inside[id];
     long after = before & ~todo;
+    long waits = awaiting[id] & ~todo;
     while (todo != 0) {
       int k = Long.numberOfTrailingZeros(todo);
       todo &= todo - 1;
       if (holds(k, state, now, phase)) {
         after |= 1L << k;
+        waits |= 1L << k;
+      } else if (checks[k].isWindowed(blockers[id * checks.length + k] - 1)) {
+        waits |= 1L << k;
       }
     }
     inside[id] = after;
+    awaiting[id] = waits & windowed;
     return before ^ after;
+  }
+
+  /**
+   * Whether a sliding window that runs out could change an answer about a security: it is inside a
+   * scan that depends on one, or kept out by a rule that does. Any other rule that keeps it out
+   * goes on doing so until its next event.
+   */
+  public boolean awaitsWindow(int security) {
+    return awaiting[security] != 0;
   }
 
   /** Those of the given scans whose rules a security fits now, in an open window. */
@@ -164,6 +183,7 @@ public final class ScanBoard {
   /** Takes over who is inside what at a moment. */
   public void restore(long[] insideThen, long moment) {
     System.arraycopy(insideThen, 0, inside, 0, inside.length);
+    java.util.Arrays.fill(awaiting, windowed);
     openAt(moment);
   }
 }

@@ -21,6 +21,7 @@ public final class ScanCheck {
   private final RuleCheck[] live;
   private final RuleCheck[][] anyOf;
   private final boolean[][] anySettled;
+  private final boolean[] windowed;
 
   /** Prepares a scan. */
   public ScanCheck(Scan scan, Session session) {
@@ -44,6 +45,14 @@ public final class ScanCheck {
     anySettled = new boolean[anyOf.length][];
     for (int g = 0; g < anyOf.length; g++) {
       prepareGroup(g, scan.anyOf().get(g), session);
+    }
+    windowed = new boolean[live.length + anyOf.length];
+    for (int i = 0; i < live.length; i++) {
+      windowed[i] = paces(live[i].rule()).contains(Field.Pace.WINDOW);
+    }
+    for (int g = 0; g < anyOf.length; g++) {
+      windowed[live.length + g] =
+          scan.anyOf().get(g).stream().anyMatch(r -> paces(r).contains(Field.Pace.WINDOW));
     }
   }
 
@@ -155,6 +164,11 @@ public final class ScanCheck {
     return place < live.length
         ? !live[place].passes(state, now, phase)
         : !groupHolds(place - live.length, state, now, phase);
+  }
+
+  /** Whether the rule at a place given by {@link #firstFailing} depends on a sliding window. */
+  boolean isWindowed(int place) {
+    return place >= 0 && windowed[place];
   }
 
   private boolean groupHolds(int group, SymbolState state, long now, int phase) {

@@ -2,53 +2,58 @@ package kelvo.market;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import kelvo.time.DayTime;
+import kelvo.time.SessionHours;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.IntRange;
 import net.jqwik.api.constraints.Size;
 
 class SlidingVolumeProperties {
-  private static final long SPAN = 300;
+  private static final long SPAN = 5 * DayTime.MINUTE;
 
-  /** Steps of time between prints; every third print comes up to 50 late. */
+  /** Steps of seconds between prints of two securities; asked after some of them only. */
   @Property(tries = 300)
   void holdsExactlyWhatHappenedInTheSpan(
-      @ForAll @Size(max = 200) List<@IntRange(max = 60) Integer> steps) {
-    SlidingVolume window = new SlidingVolume(SPAN);
-    List<long[]> prints = new ArrayList<>();
-    long now = 1_000;
-    for (int i = 0; i < steps.size(); i++) {
-      now += steps.get(i);
-      long at = i % 3 == 2 ? now - steps.get(i) * 50L / 60 : now;
-      window.add(at, i + 1);
-      prints.add(new long[] {at, i + 1});
-      long moment = now;
-      long expected =
-          prints.stream()
-              .filter(p -> p[0] > moment - SPAN && p[0] <= moment)
-              .mapToLong(p -> p[1])
-              .sum();
-      long count = prints.stream().filter(p -> p[0] > moment - SPAN && p[0] <= moment).count();
-
-      assertThat(window.shares(now)).isEqualTo(expected);
-      assertThat(window.trades(now)).isEqualTo((int) count);
-    }
+      @ForAll @Size(max = 200) List<@IntRange(max = 90) Integer> steps) {
+    compare(steps, 0);
   }
 
-  @Property(tries = 100)
-  void aCopyIsTheSameWindow(@ForAll @Size(max = 100) List<@IntRange(max = 40) Integer> steps) {
-    SlidingVolume window = new SlidingVolume(SPAN);
-    long now = 0;
-    for (int step : steps) {
-      now += step;
-      window.add(now, 5);
-    }
-    SlidingVolume copy = new SlidingVolume(SPAN);
-    copy.copyFrom(window);
+  @Property(tries = 200)
+  void latePrintsCountAtTheirOwnTime(
+      @ForAll @Size(max = 120) List<@IntRange(max = 90) Integer> steps) {
+    compare(steps, 40);
+  }
 
-    assertThat(copy.shares(now + 100)).isEqualTo(window.shares(now + 100));
-    assertThat(copy.nextChange(now + 100)).isEqualTo(window.nextChange(now + 100));
+  private static void compare(List<Integer> steps, int mostLate) {
+    EventTape tape = new EventTape(2);
+    SymbolState state = new SymbolState(0, SessionHours.full(LocalDate.of(2031, 3, 12)), 100_000);
+    List<long[]> prints = new ArrayList<>();
+    long now = DayTime.of(10, 0);
+    for (int i = 0; i < steps.size(); i++) {
+      now += steps.get(i) * DayTime.SECOND;
+      long at =
+          mostLate > 0 && i % 3 == 2 ? now - steps.get(i) * mostLate / 90 * DayTime.SECOND : now;
+      tape.trade(at, 1, 100_000, 777, SaleCondition.REGULAR.bit());
+      tape.quote(at, 0, 99_000, 100, 101_000, 100);
+      state.apply(tape, tape.size() - 1);
+      tape.trade(at, 0, 100_000, i + 1, SaleCondition.REGULAR.bit());
+      state.apply(tape, tape.size() - 1);
+      prints.add(new long[] {at, i + 1});
+      long moment = now;
+      if (steps.get(i) % 4 != 0) {
+        List<long[]> inside =
+            prints.stream().filter(p -> p[0] > moment - SPAN && p[0] <= moment).toList();
+        assertThat(state.sharesInFiveMinutes(now))
+            .isEqualTo(inside.stream().mapToLong(p -> p[1]).sum());
+        assertThat(state.copy().tradesInFiveMinutes(now)).isEqualTo(inside.size());
+        assertThat(state.nextWindowChange(now))
+            .isLessThanOrEqualTo(
+                inside.stream().mapToLong(p -> p[0] + SPAN).min().orElse(Long.MAX_VALUE));
+      }
+    }
   }
 }

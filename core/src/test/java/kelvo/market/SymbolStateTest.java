@@ -46,7 +46,7 @@ class SymbolStateTest {
     state.trade(at("10:00:01"), 130_000, 7, SaleCondition.ODD_LOT.bit());
 
     assertThat(state.price()).isEqualTo(100_500);
-    assertThat(state.day().high()).isEqualTo(100_500);
+    assertThat(state.dayHigh()).isEqualTo(100_500);
     assertThat(state.volume()).isEqualTo(207);
     assertThat(state.trades()).isEqualTo(2);
   }
@@ -96,7 +96,7 @@ class SymbolStateTest {
     state.trade(at("10:00:02"), 101_000, 600, REGULAR);
     state.trade(at("10:00:03"), 500_000, 900, SaleCondition.AVERAGE_PRICE.bit());
 
-    assertThat(state.vwapFromOpen().dollars()).isCloseTo(10.18, within(1e-12));
+    assertThat(state.vwapFromOpen()).isCloseTo(10.18, within(1e-12));
   }
 
   @Test
@@ -104,8 +104,8 @@ class SymbolStateTest {
     state.trade(at("09:00:00"), 80_000, 1_000, EXTENDED);
     state.trade(at("09:30:00"), 100_000, 1_000, REGULAR);
 
-    assertThat(state.vwapAt(at("09:29:59")).dollars()).isCloseTo(9.0, within(1e-12));
-    assertThat(state.vwapAt(at("09:30:00")).dollars()).isCloseTo(10.0, within(1e-12));
+    assertThat(state.vwapAt(at("09:29:59"))).isCloseTo(9.0, within(1e-12));
+    assertThat(state.vwapAt(at("09:30:00"))).isCloseTo(10.0, within(1e-12));
   }
 
   @Test
@@ -125,7 +125,7 @@ class SymbolStateTest {
     state.trade(at("10:00:04"), 102_000, 100, REGULAR);
 
     assertThat(state.price()).isEqualTo(101_000);
-    assertThat(state.day().high()).isEqualTo(102_000);
+    assertThat(state.dayHigh()).isEqualTo(102_000);
     assertThat(state.volume()).isEqualTo(200);
   }
 
@@ -143,6 +143,6 @@ class SymbolStateTest {
     state.trade(at("10:00:01"), 109_000, 100, REGULAR);
 
     assertThat(copy.price()).isEqualTo(101_000);
-    assertThat(copy.lastFiveMinutes().shares(at("10:00:01"))).isEqualTo(100);
+    assertThat(copy.volume()).isEqualTo(100);
   }
 }
