@@ -15,19 +15,24 @@ final class LevelWatch {
   private final List<Level> levels;
   private final Crossing[] crossings;
   private final int[][] ofSecurity;
+  private final boolean[] watched;
 
   LevelWatch(List<Level> levels, Session session) {
     this.levels = levels;
     crossings = new Crossing[levels.size()];
     ofSecurity = new int[session.securities().size()][];
     Arrays.fill(ofSecurity, NONE);
+    watched = new boolean[ofSecurity.length];
     for (int i = 0; i < crossings.length; i++) {
       crossings[i] = new Crossing();
       int place = i;
-      session
-          .numberOf(levels.get(i).symbol())
-          .ifPresent(n -> ofSecurity[n] = append(ofSecurity[n], place));
+      session.numberOf(levels.get(i).symbol()).ifPresent(n -> watch(n, place));
     }
+  }
+
+  private void watch(int security, int place) {
+    watched[security] = true;
+    ofSecurity[security] = append(ofSecurity[security], place);
   }
 
   private static int[] append(int[] places, int place) {
@@ -38,7 +43,7 @@ final class LevelWatch {
 
   /** Whether a security has a level at some time of the day. */
   boolean watches(int security) {
-    return ofSecurity[security].length > 0;
+    return watched[security];
   }
 
   /** Takes a changed price and reports each level passed with {@link Crossing#ROSE} or FELL. */

@@ -74,12 +74,12 @@ public final class MarketEngine {
     recordedReadings = recorded.stream().map(f -> f.bind(session)).toArray(Field.Reading[]::new);
   }
 
-  /** The effects that some scan waits for, and news, which the engine itself must hear of. */
+  /** The effects that some scan waits for. */
   private static int effectsOf(Program program) {
     return program.scans().stream()
         .flatMap(s -> s.triggers().stream())
         .mapToInt(Trigger::effect)
-        .reduce(Effect.NEWS, (a, b) -> a | b);
+        .reduce(0, (a, b) -> a | b);
   }
 
   /** The number fields whose values every hit keeps. */
@@ -116,6 +116,10 @@ public final class MarketEngine {
     if (now < DayTime.FIRST) {
       scheduleMinute(state);
       return;
+    }
+    if ((effect & Effect.NEWS) != 0) {
+      board.wake(state.id());
+      scheduleMinute(state);
     }
     edges(state, board.edges(), now);
     if (board.awaitsWindow(state.id())) {
@@ -154,6 +158,7 @@ public final class MarketEngine {
       phase = newPhase;
       if (board.openAt(moment) || begins) {
         for (SymbolState state : states) {
+          board.wake(state.id());
           edges(state, board.edges(), moment);
         }
       }
@@ -200,9 +205,6 @@ public final class MarketEngine {
   }
 
   private void fire(SymbolState state, int effect, long now) {
-    if ((effect & Effect.NEWS) != 0) {
-      scheduleMinute(state);
-    }
     for (Trigger trigger : EFFECT_TRIGGERS) {
       if ((effect & trigger.effect()) == 0) {
         continue;

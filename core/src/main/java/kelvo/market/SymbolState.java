@@ -68,7 +68,9 @@ public final class SymbolState {
 
   /** Applies an event of the tape and returns the {@link Effect} bits of what changed. */
   public int apply(EventTape from, int event) {
-    tape = from;
+    if (tape != from) {
+      tape = from;
+    }
     lastEvent = event;
     long at = tape.time(event);
     return switch (tape.kind(event)) {

@@ -20,6 +20,7 @@ public final class ScanBoard {
   private final long[] inside;
   private final byte[] blockers;
   private final long[] awaiting;
+  private final long[] asleep;
   private final long[] byTrigger = new long[Trigger.values().length];
   private final long edges;
   private final long windowed;
@@ -38,6 +39,7 @@ public final class ScanBoard {
     inside = new long[securities];
     blockers = new byte[securities * checks.length];
     awaiting = new long[securities];
+    asleep = new long[securities];
     for (int k = 0; k < checks.length; k++) {
       for (int i = 0; i < securities; i++) {
         eligible[i] |= checks[k].eligible(i) ? 1L << k : 0;
@@ -115,7 +117,7 @@ public final class ScanBoard {
    */
   public long update(SymbolState state, long scans, long now, int phase) {
     int id = state.id();
-    long todo = scans & open & eligible[id];
+    long todo = scans & open & eligible[id] & ~asleep[id];
     if (todo == 0) {
       return 0;
     }
@@ -128,13 +130,23 @@ public final class ScanBoard {
       if (holds(k, state, now, phase)) {
         after |= 1L << k;
         waits |= 1L << k;
-      } else if (checks[k].isWindowed(blockers[id * checks.length + k] - 1)) {
-        waits |= 1L << k;
+      } else {
+        int blocker = blockers[id * checks.length + k] - 1;
+        waits |= checks[k].isWindowed(blocker) ? 1L << k : 0;
+        asleep[id] |= state.newsItems() == 0 && checks[k].isTimed(blocker) ? 1L << k : 0;
       }
     }
     inside[id] = after;
     awaiting[id] = waits & windowed;
     return before ^ after;
+  }
+
+  /**
+   * Asks all scans about a security again at its next event. A scan that a rule on the minutes
+   * since news keeps shut sleeps while there is no news, since nothing else can open it.
+   */
+  public void wake(int security) {
+    asleep[security] = 0;
   }
 
   /**
@@ -184,6 +196,7 @@ public final class ScanBoard {
   public void restore(long[] insideThen, long moment) {
     System.arraycopy(insideThen, 0, inside, 0, inside.length);
     java.util.Arrays.fill(awaiting, windowed);
+    java.util.Arrays.fill(asleep, 0);
     openAt(moment);
   }
 }

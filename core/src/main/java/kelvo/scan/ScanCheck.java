@@ -22,6 +22,7 @@ public final class ScanCheck {
   private final RuleCheck[][] anyOf;
   private final boolean[][] anySettled;
   private final boolean[] windowed;
+  private final boolean[] timed;
 
   /** Prepares a scan. */
   public ScanCheck(Scan scan, Session session) {
@@ -47,8 +48,10 @@ public final class ScanCheck {
       prepareGroup(g, scan.anyOf().get(g), session);
     }
     windowed = new boolean[live.length + anyOf.length];
+    timed = new boolean[live.length];
     for (int i = 0; i < live.length; i++) {
       windowed[i] = paces(live[i].rule()).contains(Field.Pace.WINDOW);
+      timed[i] = live[i].rule().field().pace() == Field.Pace.MINUTES;
     }
     for (int g = 0; g < anyOf.length; g++) {
       windowed[live.length + g] =
@@ -169,6 +172,13 @@ public final class ScanCheck {
   /** Whether the rule at a place given by {@link #firstFailing} depends on a sliding window. */
   boolean isWindowed(int place) {
     return place >= 0 && windowed[place];
+  }
+
+  /**
+   * Whether the rule at a place given by {@link #firstFailing} depends on the minutes since news.
+   */
+  boolean isTimed(int place) {
+    return place >= 0 && place < live.length && timed[place];
   }
 
   private boolean groupHolds(int group, SymbolState state, long now, int phase) {
