@@ -21,6 +21,11 @@ public record Level(String symbol, long price, LevelKind kind, long setAt, long 
     return new Level(symbol, price, kind, setAt, Long.MAX_VALUE);
   }
 
+  /** How far the level is from a price, in per cent of that price; above is positive. */
+  public double distancePercent(long from) {
+    return 100.0 * (price - from) / from;
+  }
+
   /** Whether it counts at a moment. */
   public boolean standsAt(long moment) {
     return moment >= setAt && moment < removedAt;

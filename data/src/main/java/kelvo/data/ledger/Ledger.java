@@ -93,35 +93,40 @@ public final class Ledger implements AutoCloseable {
     return new Ledger(Jdbi.create(source));
   }
 
+  /** Writes that fail stay first in line and are tried again with the next ones. */
   private void write() {
-    List<Write> batch = new ArrayList<>();
+    List<Write> open = new ArrayList<>();
     boolean stopping = false;
     while (!stopping) {
       try {
-        batch.clear();
-        batch.add(queue.take());
-        queue.drainTo(batch, MOST_IN_ONE_TRANSACTION);
+        open.add(queue.take());
+        queue.drainTo(open, MOST_IN_ONE_TRANSACTION);
       } catch (InterruptedException e) {
         return;
       }
-      stopping = batch.remove(STOP);
-      commit(batch);
+      stopping = open.remove(STOP);
+      if (commit(open)) {
+        open.forEach(Write::afterCommit);
+        open.clear();
+      }
     }
   }
 
-  private void commit(List<Write> batch) {
+  private boolean commit(List<Write> batch) {
     try {
       jdbi.useTransaction(handle -> batch.forEach(write -> write.on(handle)));
       saved.addAndGet(batch.size());
+      failure.set(null);
+      return true;
     } catch (RuntimeException e) {
       failure.set(
           "The ledger could not be written: "
               + e.getMessage()
               + ". "
               + batch.size()
-              + " entries are not saved; free some disk space and open the day again.");
+              + " entries wait; free some disk space and they are tried again with the next one.");
+      return false;
     }
-    batch.forEach(Write::afterCommit);
   }
 
   /** How many writes are safe on disk since this ledger was opened. */
@@ -290,7 +295,7 @@ public final class Ledger implements AutoCloseable {
                 .one());
   }
 
-  /** Waits until all that has been asked for so far is on disk or has failed. */
+  /** Waits until all that has been asked for so far is on disk. */
   public void awaitSaved() {
     CountDownLatch done = new CountDownLatch(1);
     add(

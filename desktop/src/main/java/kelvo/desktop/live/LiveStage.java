@@ -102,13 +102,13 @@ public final class LiveStage extends BorderPane {
         GridColumn.<SymbolStream.Row>numbers(
                 "Repeats",
                 "How often this trigger has fired without a pause of the scan's fold time",
-                54,
+                48,
                 r -> "×" + r.repeats())
             .toned(r -> r.repeats() >= 10 ? Tone.ACCENT : Tone.INK),
         GridColumn.numbers(
             "a minute",
             "Firings a minute in this run",
-            54,
+            48,
             r -> r.ratePerMinute() == 0 ? "" : Numbers.fixed(r.ratePerMinute(), 1)),
         GridColumn.numbers(
             "Price $", "Kelvo's price at the hit", 52, r -> Price.text(r.newest().price())),

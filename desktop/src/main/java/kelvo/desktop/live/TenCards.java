@@ -101,8 +101,7 @@ final class TenCards extends VBox {
    * dot.
    */
   private static String words(Level level, long price) {
-    double away = 100.0 * (level.price() - price) / price;
     String armed = level.kind() == LevelKind.STOP ? "stop " : "● ";
-    return armed + Price.text(level.price()) + " " + Numbers.percent(away);
+    return armed + Price.text(level.price()) + " " + Numbers.percent(level.distancePercent(price));
   }
 }
