@@ -38,7 +38,12 @@ import org.openjdk.jmh.annotations.Warmup;
 @OutputTimeUnit(TimeUnit.MILLISECONDS)
 @Fork(
     value = 1,
-    jvmArgs = {"-Xmx3g", "-XX:+UseParallelGC", "-XX:+UseCompactObjectHeaders"})
+    jvmArgs = {
+      "-Xmx3g",
+      "-XX:+UseParallelGC",
+      "-XX:+UseCompactObjectHeaders",
+      "-XX:+UseTransparentHugePages"
+    })
 @Warmup(iterations = 4)
 @Measurement(iterations = 7)
 public class ReplayBenchmark {

@@ -43,7 +43,7 @@ final class LevelWatch {
 
   /** Whether a security has a level at some time of the day. */
   boolean watches(int security) {
-    return watched[security];
+    return crossings.length > 0 && watched[security];
   }
 
   /** Takes a changed price and reports each level passed with {@link Crossing#ROSE} or FELL. */

@@ -27,10 +27,8 @@ public final class MarketEngine {
   /** The scan's name on hits that come from levels. */
   public static final String LEVELS = "levels";
 
-  private static final Trigger[] EFFECT_TRIGGERS =
-      java.util.Arrays.stream(Trigger.values())
-          .filter(t -> t.effect() != 0)
-          .toArray(Trigger[]::new);
+  /** The trigger of each {@link Effect} bit, by the bit's place. */
+  private static final Trigger[] TRIGGER_OF_EFFECT = triggersOfEffects();
 
   private final Session session;
   private final EventTape tape;
@@ -72,6 +70,16 @@ public final class MarketEngine {
     newsWheel = new ExpiryWheel(states.length);
     recorded = recordedFields();
     recordedReadings = recorded.stream().map(f -> f.bind(session)).toArray(Field.Reading[]::new);
+  }
+
+  private static Trigger[] triggersOfEffects() {
+    Trigger[] byPlace = new Trigger[Integer.SIZE];
+    for (Trigger trigger : Trigger.values()) {
+      if (trigger.effect() != 0) {
+        byPlace[Integer.numberOfTrailingZeros(trigger.effect())] = trigger;
+      }
+    }
+    return byPlace;
   }
 
   /** The effects that some scan waits for. */
@@ -121,12 +129,12 @@ public final class MarketEngine {
       board.wake(state.id());
       scheduleMinute(state);
     }
-    edges(state, board.edges(), now);
+    edges(state, effect == Effect.QUOTE ? board.quoted() : board.edges(), now);
     if (board.awaitsWindow(state.id())) {
       scheduleExpiry(state, now);
     }
     if ((effect & listenedTo) != 0) {
-      fire(state, effect, now);
+      fire(state, effect & listenedTo, now);
     }
     if (levelled && (effect & Effect.PRICE) != 0) {
       levels.next(state, priceBefore, now, (level, way) -> levelHit(state, way, now));
@@ -204,11 +212,9 @@ public final class MarketEngine {
     }
   }
 
-  private void fire(SymbolState state, int effect, long now) {
-    for (Trigger trigger : EFFECT_TRIGGERS) {
-      if ((effect & trigger.effect()) == 0) {
-        continue;
-      }
+  private void fire(SymbolState state, int effects, long now) {
+    for (int left = effects; left != 0; left &= left - 1) {
+      Trigger trigger = TRIGGER_OF_EFFECT[Integer.numberOfTrailingZeros(left)];
       long fitting = board.fitting(state, board.listening(trigger), now, phase);
       while (fitting != 0) {
         int k = Long.numberOfTrailingZeros(fitting);

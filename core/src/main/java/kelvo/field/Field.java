@@ -28,8 +28,10 @@ public sealed interface Field {
   enum Pace {
     /** Nothing: it is known before the session. */
     FIXED,
-    /** The security's own events. */
+    /** Its prints, and until the first of them its quotes, since they give the price. */
     EVENTS,
+    /** Its prints and its quotes. */
+    QUOTES,
     /** Its events, and events that leave a sliding window. */
     WINDOW,
     /** Its events, and the minutes that pass. */

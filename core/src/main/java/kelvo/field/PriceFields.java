@@ -74,13 +74,13 @@ final class PriceFields {
             "Where price stands between day low (0) and day high (1).",
             "the day has no range yet",
             s -> ratio(s.price() - s.dayLow(), s.dayHigh() - s.dayLow())),
-        number(
+        quoted(
             "spread",
             Unit.PRICE,
             "Ask less bid.",
             "the quote is one-sided, locked or crossed",
             PriceFields::spread),
-        number(
+        quoted(
             "spread %",
             Unit.PERCENT,
             "Ask less bid, over the middle of both.",
@@ -109,6 +109,21 @@ final class PriceFields {
   private static Field price(
       String words, String meaning, String unknown, ToLongFunction<SymbolState> price) {
     return number(words, Unit.PRICE, meaning, unknown, s -> Price.dollars(price.applyAsLong(s)));
+  }
+
+  private static Field quoted(
+      String words,
+      Unit unit,
+      String meaning,
+      String unknown,
+      java.util.function.ToDoubleFunction<SymbolState> value) {
+    return new Field.Number(
+        words,
+        unit,
+        Field.Pace.QUOTES,
+        meaning,
+        unknown,
+        session -> (state, now) -> value.applyAsDouble(state));
   }
 
   private static Field number(

@@ -20,5 +20,8 @@ public final class Effect {
    */
   public static final int PRICE = 1 << 11;
 
+  /** A quote of a security that has traded: it changes the spread and nothing else. */
+  public static final int QUOTE = 1 << 12;
+
   private Effect() {}
 }

@@ -15,6 +15,7 @@ public final class SymbolState {
   private final SessionHours hours;
   private final SlidingVolume lastFiveMinutes = new SlidingVolume(5 * DayTime.MINUTE);
   private final Crossing vwapCrossing = new Crossing();
+  private final SeldomState seldom = new SeldomState();
   private final MinuteAverage ema9 = new MinuteAverage(EMA_SPAN);
   // What nearly every print touches stands together, in as few lines of memory as it needs.
   private long lastPrice;
@@ -36,24 +37,13 @@ public final class SymbolState {
 
   private EventTape tape = NO_TAPE;
   private int lastEvent = EventTape.NONE;
-  private long premarketHigh;
-  private long premarketLow;
   private int vwapSide;
   private boolean regularBegan;
-  private long previousClose;
   private long bid;
   private long ask;
   private int bidShares;
   private int askShares;
   private long quotedAt;
-  private boolean openIsOfficial;
-  private long officialClose;
-  private long premarketVolume;
-  private long premarketTrades;
-  private TradingState tradingState = TradingState.TRADING;
-  private long stateSince;
-  private long newsAt = Long.MIN_VALUE;
-  private int newsItems;
 
   /**
    * A security before its first event.
@@ -65,7 +55,7 @@ public final class SymbolState {
   public SymbolState(int id, SessionHours hours, long previousClose) {
     this.id = id;
     this.hours = hours;
-    this.previousClose = previousClose;
+    seldom.previousClose = previousClose;
   }
 
   /** Applies an event of the tape and returns the {@link Effect} bits of what changed. */
@@ -105,9 +95,9 @@ public final class SymbolState {
   private void official(int flags, long tradePrice) {
     if ((flags & TapeRules.SETS_OPEN) != 0) {
       open = tradePrice;
-      openIsOfficial = true;
+      seldom.openIsOfficial = true;
     } else {
-      officialClose = tradePrice;
+      seldom.officialClose = tradePrice;
     }
   }
 
@@ -116,8 +106,8 @@ public final class SymbolState {
     trades++;
     dollarVolume += money;
     if (beforeOpen) {
-      premarketVolume += size;
-      premarketTrades++;
+      seldom.premarketVolume += size;
+      seldom.premarketTrades++;
     }
     if (regular) {
       regularVolume += size;
@@ -166,14 +156,14 @@ public final class SymbolState {
   }
 
   private int premarketExtremes(long price) {
-    if (premarketHigh == Price.NONE) {
-      premarketHigh = price;
-      premarketLow = price;
-    } else if (price > premarketHigh) {
-      premarketHigh = price;
+    if (seldom.premarketHigh == Price.NONE) {
+      seldom.premarketHigh = price;
+      seldom.premarketLow = price;
+    } else if (price > seldom.premarketHigh) {
+      seldom.premarketHigh = price;
       return Effect.PREMARKET_HIGH;
-    } else if (price < premarketLow) {
-      premarketLow = price;
+    } else if (price < seldom.premarketLow) {
+      seldom.premarketLow = price;
       return Effect.PREMARKET_LOW;
     }
     return 0;
@@ -186,7 +176,7 @@ public final class SymbolState {
     }
     lastPrice = tradePrice;
     lastPriceAt = at;
-    if (regular && open == Price.NONE && !openIsOfficial) {
+    if (regular && open == Price.NONE && !seldom.openIsOfficial) {
       open = tradePrice;
     }
     return crossVwap(at, tradePrice, regular) | (changed ? Effect.PRICE : 0);
@@ -230,17 +220,17 @@ public final class SymbolState {
     bidShares = newBidShares;
     askShares = newAskShares;
     quotedAt = at;
-    return 0;
+    return lastPrice == Price.NONE ? 0 : Effect.QUOTE;
   }
 
   /** Applies a change of the trading state and returns its effect. */
   public int status(long at, TradingState state) {
-    TradingState before = tradingState;
-    tradingState = state;
+    TradingState before = seldom.tradingState;
+    seldom.tradingState = state;
     if (state == before) {
       return 0;
     }
-    stateSince = at;
+    seldom.stateSince = at;
     if (before == TradingState.TRADING) {
       return Effect.HALTED;
     }
@@ -249,8 +239,8 @@ public final class SymbolState {
 
   /** Applies the arrival of a news item and returns its effect. */
   public int news(long at) {
-    newsAt = Math.max(newsAt, at);
-    newsItems++;
+    seldom.newsAt = Math.max(seldom.newsAt, at);
+    seldom.newsItems++;
     return Effect.NEWS;
   }
 
@@ -261,8 +251,6 @@ public final class SymbolState {
     lastFiveMinutes.copyFrom(other.lastFiveMinutes);
     dayHigh = other.dayHigh;
     dayLow = other.dayLow;
-    premarketHigh = other.premarketHigh;
-    premarketLow = other.premarketLow;
     sessionHigh = other.sessionHigh;
     sessionLow = other.sessionLow;
     vwapMoney = other.vwapMoney;
@@ -274,7 +262,7 @@ public final class SymbolState {
     minuteEnd = other.minuteEnd;
     vwapCrossing.copyFrom(other.vwapCrossing);
     ema9.copyFrom(other.ema9);
-    previousClose = other.previousClose;
+    seldom.copyFrom(other.seldom);
     lastPrice = other.lastPrice;
     lastPriceAt = other.lastPriceAt;
     bid = other.bid;
@@ -283,23 +271,15 @@ public final class SymbolState {
     askShares = other.askShares;
     quotedAt = other.quotedAt;
     open = other.open;
-    openIsOfficial = other.openIsOfficial;
-    officialClose = other.officialClose;
     volume = other.volume;
-    premarketVolume = other.premarketVolume;
     regularVolume = other.regularVolume;
     trades = other.trades;
-    premarketTrades = other.premarketTrades;
     dollarVolume = other.dollarVolume;
-    tradingState = other.tradingState;
-    stateSince = other.stateSince;
-    newsAt = other.newsAt;
-    newsItems = other.newsItems;
   }
 
   /** A copy that shares nothing with this state. */
   public SymbolState copy() {
-    SymbolState copy = new SymbolState(id, hours, previousClose);
+    SymbolState copy = new SymbolState(id, hours, seldom.previousClose);
     copy.copyFrom(this);
     return copy;
   }
@@ -317,7 +297,7 @@ public final class SymbolState {
     if (lastPrice != Price.NONE) {
       return lastPrice;
     }
-    return quoteGivesPrice() ? (bid + ask) / 2 : previousClose;
+    return quoteGivesPrice() ? (bid + ask) / 2 : seldom.previousClose;
   }
 
   /** Which rule gave the price. */
@@ -327,7 +307,7 @@ public final class SymbolState {
     }
     return quoteGivesPrice()
         ? PriceSource.QUOTE
-        : previousClose == Price.NONE ? PriceSource.NONE : PriceSource.PREVIOUS_CLOSE;
+        : seldom.previousClose == Price.NONE ? PriceSource.NONE : PriceSource.PREVIOUS_CLOSE;
   }
 
   private boolean quoteGivesPrice() {
@@ -346,7 +326,7 @@ public final class SymbolState {
 
   /** Split-adjusted close of the session before. */
   public long previousClose() {
-    return previousClose;
+    return seldom.previousClose;
   }
 
   /** The open, official once it is known; {@link Price#NONE} before. */
@@ -356,7 +336,7 @@ public final class SymbolState {
 
   /** The official close; {@link Price#NONE} before it. */
   public long officialClose() {
-    return officialClose;
+    return seldom.officialClose;
   }
 
   /** High of regular hours; {@link Price#NONE} before the first print. */
@@ -371,12 +351,12 @@ public final class SymbolState {
 
   /** High of [04:00, 09:30); {@link Price#NONE} before the first print. */
   public long premarketHigh() {
-    return premarketHigh;
+    return seldom.premarketHigh;
   }
 
   /** Low of [04:00, 09:30); {@link Price#NONE} before the first print. */
   public long premarketLow() {
-    return premarketLow;
+    return seldom.premarketLow;
   }
 
   /** High of the time since 04:00; {@link Price#NONE} before the first print. */
@@ -416,7 +396,7 @@ public final class SymbolState {
 
   /** Shares before 09:30. */
   public long premarketVolume() {
-    return premarketVolume;
+    return seldom.premarketVolume;
   }
 
   /** Shares in regular hours. */
@@ -431,7 +411,7 @@ public final class SymbolState {
 
   /** Prints before 09:30. */
   public long premarketTrades() {
-    return premarketTrades;
+    return seldom.premarketTrades;
   }
 
   /** Money since 04:00 in {@link Price} units. */
@@ -484,21 +464,21 @@ public final class SymbolState {
 
   /** Whether the security trades. */
   public TradingState tradingState() {
-    return tradingState;
+    return seldom.tradingState;
   }
 
   /** Since when it is in that state. */
   public long stateSince() {
-    return stateSince;
+    return seldom.stateSince;
   }
 
   /** When the newest item arrived; Long.MIN_VALUE before any, negative on an earlier day. */
   public long newsAt() {
-    return newsAt;
+    return seldom.newsAt;
   }
 
   /** Items so far. */
   public int newsItems() {
-    return newsItems;
+    return seldom.newsItems;
   }
 }

@@ -31,6 +31,7 @@ public final class ScanBoard {
   private final long edges;
   private final long windowed;
   private final long timed;
+  private final long quoted;
   private long open;
 
   /** A board before the first event. */
@@ -54,6 +55,7 @@ public final class ScanBoard {
     edges = byTrigger[Trigger.ENTERS.ordinal()] | byTrigger[Trigger.LEAVES.ordinal()];
     windowed = dependingOn(Field.Pace.WINDOW) & edges;
     timed = dependingOn(Field.Pace.MINUTES) & edges;
+    quoted = dependingOn(Field.Pace.QUOTES) & edges;
   }
 
   private long dependingOn(Field.Pace pace) {
@@ -87,6 +89,11 @@ public final class ScanBoard {
   /** Those among them whose answer changes with the minutes. */
   public long timed() {
     return timed;
+  }
+
+  /** Those among them whose answer a quote can change once a security has traded. */
+  public long quoted() {
+    return quoted;
   }
 
   /** The scans that listen to a trigger. */
