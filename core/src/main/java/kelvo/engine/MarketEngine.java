@@ -129,7 +129,7 @@ public final class MarketEngine {
       board.wake(state.id());
       scheduleMinute(state);
     }
-    edges(state, effect == Effect.QUOTE ? board.quoted() : board.edges(), now);
+    edges(state, effect == Effect.QUOTE ? board.afterQuote(state.id()) : board.edges(), now);
     if (board.awaitsWindow(state.id())) {
       scheduleExpiry(state, now);
     }

@@ -91,9 +91,12 @@ public final class ScanBoard {
     return timed;
   }
 
-  /** Those among them whose answer a quote can change once a security has traded. */
-  public long quoted() {
-    return quoted;
+  /**
+   * Those among them to ask after a quote of a security that has traded: scans that look at the
+   * quote, and those whose answer may have changed because time has passed since its last event.
+   */
+  public long afterQuote(int security) {
+    return quoted | rows[security * ROW + AWAITING] | timed & ~rows[security * ROW + ASLEEP];
   }
 
   /** The scans that listen to a trigger. */

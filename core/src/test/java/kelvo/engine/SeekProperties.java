@@ -4,12 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.SplittableRandom;
 import kelvo.field.Field;
-import kelvo.market.EventTape;
-import kelvo.market.SaleCondition;
 import kelvo.market.Session;
-import kelvo.market.TradingState;
 import kelvo.scan.Hit;
 import kelvo.scan.Matches;
 import kelvo.scan.Scan;
@@ -40,49 +36,12 @@ class SeekProperties {
               List.of(Trigger.RISES_THROUGH_VWAP, Trigger.HALT),
               "spread % at most 3% or unknown"));
 
-  private static Session session(long seed) {
-    SplittableRandom random = new SplittableRandom(seed);
-    long[] prices = new long[SECURITIES];
-    java.util.Arrays.fill(prices, 100_000);
-    return TestSessions.of(
-        SECURITIES,
-        tape -> {
-          for (int i = 0; i < EVENTS; i++) {
-            long at =
-                DayTime.FIRST
-                    + (DayTime.LAST - DayTime.FIRST) / EVENTS * i
-                    + random.nextLong(DayTime.MILLISECOND);
-            event(tape, at, random, prices);
-          }
-        });
-  }
-
-  private static void event(EventTape tape, long at, SplittableRandom random, long[] prices) {
-    int security = random.nextInt(SECURITIES);
-    int draw = random.nextInt(2_000);
-    if (draw == 0) {
-      tape.news(at, security, 0);
-    } else if (draw == 1) {
-      tape.status(at, security, TradingState.values()[random.nextInt(3)], "T1");
-    } else if (draw < 600) {
-      tape.quote(at, security, prices[security] - 100, 100, prices[security] + 100, 100);
-    } else {
-      prices[security] = Math.max(5_000, prices[security] + (random.nextInt(11) - 5) * 20);
-      tape.trade(
-          at,
-          security,
-          prices[security],
-          1 + random.nextInt(3_000),
-          random.nextInt(9) == 0 ? SaleCondition.ODD_LOT.bit() : SaleCondition.REGULAR.bit());
-    }
-  }
-
   @Property(tries = 6)
   void dragAndPlayMeet(
       @ForAll long seed,
       @ForAll @LongRange(min = DayTime.FIRST, max = DayTime.LAST) long first,
       @ForAll @LongRange(min = DayTime.FIRST, max = DayTime.LAST) long second) {
-    Session session = session(seed);
+    Session session = RandomSessions.of(seed, SECURITIES, EVENTS);
     Program program =
         new Program(
             SCANS, List.of(Level.standing("AAAAAA", 100_300, LevelKind.BY_HAND, DayTime.of(8, 0))));
@@ -126,7 +85,7 @@ class SeekProperties {
   @Property(tries = 3)
   void aLevelSetLaterGivesTheHitsOfAFullRunWithIt(
       @ForAll long seed, @ForAll @LongRange(min = DayTime.FIRST, max = DayTime.LAST) long setAt) {
-    Session session = session(seed);
+    Session session = RandomSessions.of(seed, SECURITIES, EVENTS);
     Program without = new Program(SCANS, List.of());
     Program with =
         new Program(SCANS, List.of(Level.standing("BBBBBB", 100_100, LevelKind.BY_HAND, setAt)));

@@ -1,0 +1,94 @@
+package kelvo.engine;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.List;
+import kelvo.market.EventTape;
+import kelvo.market.Session;
+import kelvo.market.SymbolState;
+import kelvo.scan.Hit;
+import kelvo.scan.Scan;
+import kelvo.scan.ScanCheck;
+import kelvo.time.DayTime;
+import kelvo.trigger.Trigger;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+
+/**
+ * Whatever the engine spares itself, it finds the same entries and exits as one that asks every
+ * scan about the event's security after each event, and about every security at each whole second.
+ */
+class EdgeProperties {
+  private static final int SECURITIES = 6;
+  private static final List<Scan> SCANS =
+      List.of(
+          both("busy", "volume 5m at least 30K", "change % at least -0.5%"),
+          both("quiet", "volume 5m at most 9K", "trades at least 20"),
+          both("news", "minutes since news between 2 and 9", "volume 5m at least 12K"),
+          both("no news", "minutes since news at least 3 or unknown", "spread % at most 0.3%"),
+          both("schedule", "volume at least 400K opening, 1M midday", "change % above 0%"));
+
+  private static Scan both(String name, String... rules) {
+    return TestSessions.scan(name, List.of(Trigger.ENTERS, Trigger.LEAVES), rules);
+  }
+
+  private record Edge(long at, String scan, int security, boolean enters) {}
+
+  @Property(tries = 12)
+  void findsWhatAskingEverythingFinds(@ForAll long seed) {
+    Session session = RandomSessions.of(seed, SECURITIES, 25_000);
+    List<Hit> hits = new ArrayList<>();
+    new MarketEngine(session, new Program(SCANS, List.of()), hits::add).runTo(DayTime.LAST);
+
+    List<Edge> found =
+        hits.stream()
+            .map(h -> new Edge(h.at(), h.scan(), h.security(), h.trigger() == Trigger.ENTERS))
+            .toList();
+    assertThat(found)
+        .isNotEmpty()
+        .containsExactlyInAnyOrderElementsOf(new AskEverything(session).edges());
+  }
+
+  /** The definition, written down as plainly as it can be. */
+  private static final class AskEverything {
+    private final Session session;
+    private final SymbolState[] states = new SymbolState[SECURITIES];
+    private final List<ScanCheck> checks;
+    private final boolean[][] inside = new boolean[SCANS.size()][SECURITIES];
+    private final List<Edge> edges = new ArrayList<>();
+
+    AskEverything(Session session) {
+      this.session = session;
+      checks = SCANS.stream().map(s -> new ScanCheck(s, session)).toList();
+      for (int i = 0; i < SECURITIES; i++) {
+        states[i] = new SymbolState(i, session.hours(), session.security(i).previousClose());
+      }
+    }
+
+    List<Edge> edges() {
+      EventTape tape = session.tape();
+      int event = 0;
+      for (long second = DayTime.FIRST; second < DayTime.LAST; second += DayTime.SECOND) {
+        for (int i = 0; i < SECURITIES; i++) {
+          ask(i, second);
+        }
+        for (; event < tape.size() && tape.time(event) < second + DayTime.SECOND; event++) {
+          states[tape.symbol(event)].apply(tape, event);
+          ask(tape.symbol(event), tape.time(event));
+        }
+      }
+      return edges;
+    }
+
+    private void ask(int security, long now) {
+      for (int k = 0; k < checks.size(); k++) {
+        boolean holds = checks.get(k).holds(states[security], now, session.phases().indexAt(now));
+        if (holds != inside[k][security]) {
+          inside[k][security] = holds;
+          edges.add(new Edge(now, SCANS.get(k).name(), security, holds));
+        }
+      }
+    }
+  }
+}
