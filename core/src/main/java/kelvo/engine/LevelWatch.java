@@ -7,6 +7,7 @@ import kelvo.market.Crossing;
 import kelvo.market.Session;
 import kelvo.market.SymbolState;
 import kelvo.watch.Level;
+import kelvo.watch.LevelKind;
 
 /** Watches prices against levels. Stop levels are for measuring risk and never alert. */
 final class LevelWatch {
@@ -26,7 +27,9 @@ final class LevelWatch {
     for (int i = 0; i < crossings.length; i++) {
       crossings[i] = new Crossing();
       int place = i;
-      session.numberOf(levels.get(i).symbol()).ifPresent(n -> watch(n, place));
+      if (levels.get(i).kind() != LevelKind.STOP) {
+        session.numberOf(levels.get(i).symbol()).ifPresent(n -> watch(n, place));
+      }
     }
   }
 

@@ -4,6 +4,7 @@ import static kelvo.field.Formulas.percentOf;
 import static kelvo.field.Formulas.ratio;
 
 import java.util.List;
+import java.util.function.ToDoubleFunction;
 import java.util.function.ToLongFunction;
 import kelvo.market.Price;
 import kelvo.market.SymbolState;
@@ -116,14 +117,8 @@ final class PriceFields {
       Unit unit,
       String meaning,
       String unknown,
-      java.util.function.ToDoubleFunction<SymbolState> value) {
-    return new Field.Number(
-        words,
-        unit,
-        Field.Pace.QUOTES,
-        meaning,
-        unknown,
-        session -> (state, now) -> value.applyAsDouble(state));
+      ToDoubleFunction<SymbolState> value) {
+    return field(words, unit, Field.Pace.QUOTES, meaning, unknown, value);
   }
 
   private static Field number(
@@ -131,13 +126,18 @@ final class PriceFields {
       Unit unit,
       String meaning,
       String unknown,
-      java.util.function.ToDoubleFunction<SymbolState> value) {
+      ToDoubleFunction<SymbolState> value) {
+    return field(words, unit, Field.Pace.EVENTS, meaning, unknown, value);
+  }
+
+  private static Field field(
+      String words,
+      Unit unit,
+      Field.Pace pace,
+      String meaning,
+      String unknown,
+      ToDoubleFunction<SymbolState> value) {
     return new Field.Number(
-        words,
-        unit,
-        Field.Pace.EVENTS,
-        meaning,
-        unknown,
-        session -> (state, now) -> value.applyAsDouble(state));
+        words, unit, pace, meaning, unknown, session -> (state, now) -> value.applyAsDouble(state));
   }
 }

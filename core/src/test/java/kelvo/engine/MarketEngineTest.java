@@ -178,6 +178,22 @@ class MarketEngineTest {
   }
 
   @Test
+  void aStopMeasuresRiskAndNeverAlerts() {
+    Session session =
+        TestSessions.of(
+            1,
+            tape -> {
+              print(tape, "10:00:00", 0, 10.40, 100);
+              print(tape, "10:01:00", 0, 10.60, 100);
+            });
+    List<Hit> hits = new ArrayList<>();
+    Level stop = Level.standing("AAAAAA", 105_000, LevelKind.STOP, DayTime.FIRST);
+    new MarketEngine(session, new Program(List.of(), List.of(stop)), hits::add).runTo(DayTime.LAST);
+
+    assertThat(hits).isEmpty();
+  }
+
+  @Test
   void aHitKeepsEveryFieldOfItsMoment() {
     Session session =
         TestSessions.of(

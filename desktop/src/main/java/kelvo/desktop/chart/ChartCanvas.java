@@ -7,6 +7,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.text.TextAlignment;
 import kelvo.desktop.theme.Theme;
 import kelvo.desktop.theme.Tone;
+import kelvo.field.Unit;
 import kelvo.market.Price;
 
 /** What the price charts have in common: ground, price scale, bars, lines, a crosshair. */
@@ -192,6 +193,21 @@ abstract class ChartCanvas extends Region {
     g.setTextBaseline(VPos.CENTER);
     g.setTextAlign(TextAlignment.LEFT);
     g.fillText(Price.text(Price.of(dollars)), plotWidth() + 4, y);
+  }
+
+  /** A bar in words, for the crosshair. */
+  static String words(long open, long high, long low, long close, long volume) {
+    return "  open "
+        + Price.text(open)
+        + "  high "
+        + Price.text(high)
+        + "  low "
+        + Price.text(low)
+        + "  close "
+        + Price.text(close)
+        + "  "
+        + Unit.SHARES.text(volume)
+        + " shares";
   }
 
   final boolean pointerOnChart() {

@@ -104,18 +104,7 @@ public final class DailyPriceChart extends ChartCanvas {
       return "";
     }
     DailyBar bar = shown.bars().get(index);
-    return bar.date()
-        + "  open "
-        + Price.text(bar.open())
-        + "  high "
-        + Price.text(bar.high())
-        + "  low "
-        + Price.text(bar.low())
-        + "  close "
-        + Price.text(bar.close())
-        + "  "
-        + kelvo.field.Unit.SHARES.text(bar.volume())
-        + " shares";
+    return bar.date() + words(bar.open(), bar.high(), bar.low(), bar.close(), bar.volume());
   }
 
   private void legend(GraphicsContext g) {

@@ -215,17 +215,7 @@ public final class IntradayChart extends ChartCanvas {
       return DayTime.minutes(minute) + "  no print";
     }
     return DayTime.minutes(minute)
-        + "  open "
-        + Price.text(found.open())
-        + "  high "
-        + Price.text(found.high())
-        + "  low "
-        + Price.text(found.low())
-        + "  close "
-        + Price.text(found.close())
-        + "  "
-        + kelvo.field.Unit.SHARES.text(found.volume())
-        + " shares";
+        + words(found.open(), found.high(), found.low(), found.close(), found.volume());
   }
 
   private void legend(GraphicsContext g) {

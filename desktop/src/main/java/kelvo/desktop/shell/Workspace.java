@@ -293,7 +293,8 @@ public final class Workspace implements AutoCloseable {
     Side side = before.choice() == Choice.UNDECIDED ? sideOf(symbol) : before.side();
     String bucket =
         choice == Choice.KEEP ? Decision.BUCKETS.getFirst() : Decision.BUCKETS.getLast();
-    enter(
+    change(
+        before,
         new Decision(
             symbol,
             now(),
@@ -302,17 +303,6 @@ public final class Workspace implements AutoCloseable {
             side,
             before.bucket().isEmpty() ? bucket : before.bucket(),
             before.plan()));
-    undo.push(
-        () ->
-            enter(
-                new Decision(
-                    symbol,
-                    now(),
-                    before.choice(),
-                    before.reason(),
-                    before.side(),
-                    before.bucket(),
-                    before.plan())));
     action.set(capital(choice.word()) + " " + symbol + (reason.isEmpty() ? "" : ": " + reason));
   }
 
@@ -337,22 +327,28 @@ public final class Workspace implements AutoCloseable {
         .decisionOn(symbol, now())
         .ifPresent(
             before -> {
-              enter(
+              change(
+                  before,
                   new Decision(
                       symbol, now(), before.choice(), before.reason(), side, bucket, plan));
-              undo.push(
-                  () ->
-                      enter(
-                          new Decision(
-                              symbol,
-                              now(),
-                              before.choice(),
-                              before.reason(),
-                              before.side(),
-                              before.bucket(),
-                              before.plan())));
               action.set("Planned " + symbol + ": " + side.word() + ", " + bucket);
             });
+  }
+
+  /** Enters a decision that can be taken back. */
+  private void change(Decision before, Decision after) {
+    enter(after);
+    undo.push(
+        () ->
+            enter(
+                new Decision(
+                    before.symbol(),
+                    now(),
+                    before.choice(),
+                    before.reason(),
+                    before.side(),
+                    before.bucket(),
+                    before.plan())));
   }
 
   private void enter(Decision decision) {
