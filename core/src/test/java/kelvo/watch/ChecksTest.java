@@ -1,0 +1,94 @@
+package kelvo.watch;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import kelvo.engine.TestSessions;
+import kelvo.market.CorporateAction;
+import kelvo.market.EventTape;
+import kelvo.market.SaleCondition;
+import kelvo.market.SecurityFacts;
+import kelvo.market.SecurityKind;
+import kelvo.market.Session;
+import kelvo.market.SymbolState;
+import kelvo.time.DayTime;
+import kelvo.time.Phases;
+import kelvo.time.SessionHours;
+import kelvo.watch.Check.Result;
+import org.junit.jupiter.api.Test;
+
+class ChecksTest {
+  private static final long NOW = DayTime.of(8, 30);
+
+  private static Session session(SecurityFacts facts) {
+    return new Session(
+        SessionHours.full(TestSessions.DATE),
+        Phases.USUAL,
+        List.of(facts),
+        List.of(),
+        List.of(),
+        new EventTape(1));
+  }
+
+  private static Result result(Session session, SymbolState state, String name) {
+    return new Checks(session)
+        .of(state, NOW).stream()
+            .filter(c -> c.name().equals(name))
+            .findFirst()
+            .orElseThrow()
+            .result();
+  }
+
+  private static SymbolState state(Session session) {
+    return new SymbolState(0, session.hours(), session.security(0).previousClose());
+  }
+
+  @Test
+  void aFundAmongTheGappersFails() {
+    Session session = session(TestSessions.facts("GLASBX", SecurityKind.FUND, Double.NaN));
+
+    assertThat(result(session, state(session), "kind")).isEqualTo(Result.FAIL);
+  }
+
+  @Test
+  void aReverseSplitFailsAndSaysItsRatio() {
+    SecurityFacts plain = TestSessions.facts("SONWEL", SecurityKind.COMMON_STOCK, 4e6);
+    Session session =
+        session(
+            new SecurityFacts(
+                plain.security(),
+                plain.history(),
+                new CorporateAction("SONWEL", TestSessions.DATE, 0.1),
+                4e6,
+                5e6));
+    Check split = new Checks(session).of(state(session), NOW).get(1);
+
+    assertThat(split.result()).isEqualTo(Result.FAIL);
+    assertThat(split.detail()).isEqualTo("1-for-10 reverse split on 2031-03-12");
+  }
+
+  @Test
+  void aWideSpreadWarnsThenFails() {
+    Session session = session(TestSessions.facts("TIDARC", SecurityKind.COMMON_STOCK, 4e6));
+    SymbolState state = state(session);
+
+    assertThat(result(session, state, "spread")).isEqualTo(Result.UNKNOWN);
+    state.quote(NOW, 99_900, 100, 100_100, 100);
+    assertThat(result(session, state, "spread")).isEqualTo(Result.PASS);
+    state.quote(NOW, 99_000, 100, 101_000, 100);
+    assertThat(result(session, state, "spread")).isEqualTo(Result.WARN);
+    state.quote(NOW, 97_000, 100, 103_000, 100);
+    assertThat(result(session, state, "spread")).isEqualTo(Result.FAIL);
+  }
+
+  @Test
+  void onePrintIsNoMove() {
+    Session session = session(TestSessions.facts("NITRAL", SecurityKind.COMMON_STOCK, 4e6));
+    SymbolState state = state(session);
+    state.trade(NOW, 131_000, 100, SaleCondition.EXTENDED.bit());
+
+    assertThat(result(session, state, "prints")).isEqualTo(Result.FAIL);
+    assertThat(result(session, state, "catalyst")).isEqualTo(Result.WARN);
+    assertThat(result(session, state, "stack")).isEqualTo(Result.UNKNOWN);
+  }
+}
