@@ -60,7 +60,7 @@ public record DayReview(
       reviewed.add(
           new ReviewedMove(
               move,
-              verdict(move, trades, book, settings),
+              verdict(move, trades, book, settings, until),
               Outcome.of(move, path, session, settings)));
     }
     return new DayReview(
@@ -77,7 +77,7 @@ public record DayReview(
   }
 
   private static MoveVerdict verdict(
-      Move move, List<ReviewedTrade> trades, DayBook book, ReviewSettings settings) {
+      Move move, List<ReviewedTrade> trades, DayBook book, ReviewSettings settings, long asked) {
     List<TradeVerdict> onIt =
         trades.stream().filter(t -> move.equals(t.move())).map(ReviewedTrade::verdict).toList();
     if (onIt.contains(TradeVerdict.ON_A_HIT)) {
@@ -91,7 +91,7 @@ public record DayReview(
         .isPresent()) {
       return MoveVerdict.DROPPED;
     }
-    long until = move.end() + settings.entryAfter();
+    long until = Math.min(asked, move.end() + settings.entryAfter());
     boolean looked =
         book.focus().stream()
             .filter(f -> f.symbol().equals(move.symbol()))

@@ -163,6 +163,15 @@ class DayReviewTest {
   }
 
   @Test
+  void aLookThatComesAfterTheMomentOfTheQuestionIsNotKnownYet() {
+    DayBook looked =
+        DayBook.EMPTY.with(new FocusSpan("AAAAAA", DayTime.of(10, 6), DayTime.of(10, 8)));
+
+    assertThat(review(looked, "10:05").moves().getFirst().verdict()).isEqualTo(MoveVerdict.MISSED);
+    assertThat(review(looked, "10:09").moves().getFirst().verdict()).isEqualTo(MoveVerdict.PASSED);
+  }
+
+  @Test
   void aTradeInASymbolThatTheSessionDoesNotHaveIsKept() {
     Fill strange = new Fill(DayTime.of(10, 0), "ZZZZZZ", FillSide.BUY, 10, 50_000, 0, "main", "");
 

@@ -1,5 +1,7 @@
 package kelvo.desktop.focus;
 
+import java.util.List;
+import java.util.Optional;
 import javafx.collections.FXCollections;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
@@ -37,7 +39,7 @@ final class PlanPart extends ScrollPane {
   private final TextField note = new TextField();
   private final VBox standing = new VBox(2);
   private String symbol = "";
-  private DayBook shown = DayBook.EMPTY;
+  private Seen shown = new Seen("", Optional.empty(), List.of(), List.of());
 
   PlanPart(Workspace workspace) {
     this.workspace = workspace;
@@ -99,14 +101,27 @@ final class PlanPart extends ScrollPane {
     }
   }
 
+  /**
+   * What can be seen of a symbol at a moment; entries that the trader is making survive an update.
+   */
+  private record Seen(
+      String symbol, Optional<Decision> decision, List<Level> levels, List<Note> notes) {}
+
   void show(String focused) {
     DayBook book = workspace.book().get();
-    if (focused.equals(symbol) && book.equals(shown)) {
+    long now = workspace.now();
+    Seen seen =
+        new Seen(
+            focused,
+            book.decisionOn(focused, now),
+            book.levelsOn(focused, now),
+            book.notesOn(focused, now));
+    if (seen.equals(shown)) {
       return;
     }
+    shown = seen;
     symbol = focused;
-    shown = book;
-    Decision decided = book.decisionOn(focused, workspace.now()).orElse(null);
+    Decision decided = seen.decision().orElse(null);
     decision.setText(
         decided == null
             ? "Not decided yet: K keeps it, D drops it, W only watches."
@@ -121,7 +136,7 @@ final class PlanPart extends ScrollPane {
       plan.clear();
     }
     standing.getChildren().clear();
-    for (Level level : book.levelsOn(focused, workspace.now())) {
+    for (Level level : seen.levels()) {
       Label words =
           new Label(
               level.kind().words()
@@ -131,7 +146,7 @@ final class PlanPart extends ScrollPane {
                   + DayTime.minutes(level.setAt()));
       standing.getChildren().add(line(words, button("Remove", () -> workspace.removeLevel(level))));
     }
-    for (Note written : book.notesOn(focused, workspace.now())) {
+    for (Note written : seen.notes()) {
       Label words = new Label(DayTime.minutes(written.at()) + "  " + written.text());
       words.setWrapText(true);
       standing.getChildren().add(words);

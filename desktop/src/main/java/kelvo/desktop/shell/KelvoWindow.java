@@ -79,7 +79,8 @@ public final class KelvoWindow extends Application {
 
   private void opened(Stage stage, OpenRequest request, OpenedDay day) {
     long left = day.ledger().leftAt(day.session().hours().date()).orElse(request.otherwiseAt());
-    Workspace opened = new Workspace(day, request.at() >= 0 ? request.at() : left, request.theme());
+    long moment = request.at() >= 0 ? request.at() : left;
+    Workspace opened = new Workspace(day, moment, request.theme());
     workspace = opened;
     MainWindow window = new MainWindow(opened, day.faults());
     Scene scene = window.scene(stage.getScene().getWidth(), stage.getScene().getHeight());
@@ -89,19 +90,16 @@ public final class KelvoWindow extends Application {
     } else if (request.smoke()) {
       new SmokeRun(opened, window).start();
     } else {
-      opened.find(opened.scans().isEmpty() ? "" : first(opened));
+      opened.focusOn(first(opened, moment));
       if (request.speed() > 0) {
         window.play(request.speed());
       }
     }
   }
 
-  /** The symbol to begin with: the first of the Ten, else nobody. */
-  private static String first(Workspace opened) {
-    return opened.book().get().theTen(Long.MAX_VALUE).stream()
-        .findFirst()
-        .map(d -> d.symbol())
-        .orElse("");
+  /** The symbol to begin with: the first of the Ten at that moment, else nobody. */
+  private static String first(Workspace opened, long moment) {
+    return opened.book().get().theTen(moment).stream().findFirst().map(d -> d.symbol()).orElse("");
   }
 
   @Override
