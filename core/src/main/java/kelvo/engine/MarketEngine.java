@@ -61,7 +61,7 @@ public final class MarketEngine {
     phases = session.phases();
     states =
         IntStream.range(0, session.securities().size())
-            .mapToObj(i -> new SymbolState(i, session.hours(), session.security(i).previousClose()))
+            .mapToObj(session::freshState)
             .toArray(SymbolState[]::new);
     board = new ScanBoard(program.scans(), session);
     listenedTo = effectsOf(program);
@@ -117,8 +117,9 @@ public final class MarketEngine {
       passTime(now);
     }
     clock = now;
-    SymbolState state = states[tape.symbol(event)];
-    boolean levelled = levels.watches(state.id());
+    int security = tape.symbol(event);
+    SymbolState state = states[security];
+    boolean levelled = levels.watches(security);
     long priceBefore = levelled ? state.price() : 0;
     int effect = state.apply(tape, event);
     if (now < DayTime.FIRST) {
@@ -126,12 +127,14 @@ public final class MarketEngine {
       return;
     }
     if ((effect & Effect.NEWS) != 0) {
-      board.wake(state.id());
+      board.wake(security);
       scheduleMinute(state);
     }
-    edges(state, effect == Effect.QUOTE ? board.afterQuote(state.id()) : board.edges(), now);
-    if (board.awaitsWindow(state.id())) {
-      scheduleExpiry(state, now);
+    long due =
+        effect == Effect.QUOTE ? board.dueAfterQuote(security) : board.dueAfterEvent(security);
+    if (due != 0) {
+      edges(state, due, now);
+      awaitWindow(state, now);
     }
     if ((effect & listenedTo) != 0) {
       fire(state, effect & listenedTo, now);
@@ -168,14 +171,13 @@ public final class MarketEngine {
         for (SymbolState state : states) {
           board.wake(state.id());
           edges(state, board.edges(), moment);
+          awaitWindow(state, moment);
         }
       }
     }
     for (int id = wheel.poll(second); id >= 0; id = wheel.poll(second)) {
       edges(states[id], board.windowed(), moment);
-      if (board.awaitsWindow(id)) {
-        scheduleExpiry(states[id], moment);
-      }
+      awaitWindow(states[id], moment);
     }
     for (int id = newsWheel.poll(second); id >= 0; id = newsWheel.poll(second)) {
       edges(states[id], board.timed(), moment);
@@ -189,6 +191,12 @@ public final class MarketEngine {
       long sinceMinute = Math.floorMod(second * DayTime.SECOND - state.newsAt(), DayTime.MINUTE);
       long due = second * DayTime.SECOND - sinceMinute + DayTime.MINUTE;
       newsWheel.schedule(state.id(), (int) ((due + DayTime.SECOND - 1) / DayTime.SECOND));
+    }
+  }
+
+  private void awaitWindow(SymbolState state, long now) {
+    if (board.awaitsWindow(state.id())) {
+      scheduleExpiry(state, now);
     }
   }
 

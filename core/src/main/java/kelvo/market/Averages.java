@@ -45,7 +45,12 @@ public final class Averages {
 
   /** One more step of an exponential average. */
   public static double emaStep(double ema, double value, int n) {
-    return ema + 2.0 / (n + 1) * (value - ema);
+    return ema + emaWeight(n) * (value - ema);
+  }
+
+  /** The weight of the newest value in an exponential average of n. */
+  static double emaWeight(int n) {
+    return 2.0 / (n + 1);
   }
 
   /**

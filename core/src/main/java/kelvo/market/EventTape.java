@@ -5,47 +5,83 @@ import java.util.Arrays;
 import java.util.List;
 
 /**
- * The events of one session in their order, in columns: what the engine plays and the charts look
- * back into. Securities are numbered as in the session's list. Not safe for writing while others
- * read; once filled, any thread may read it.
+ * The events of one session in their order: what the engine plays and the charts look back into.
+ * Securities are numbered as in the session's list. Each event is a row of five numbers side by
+ * side, so that going to any event touches one place in memory; rows lie in blocks that never move.
+ * Not safe for writing while others read; once filled, any thread may read it.
  */
 public final class EventTape {
   /** No event. */
   static final int NONE = -1;
 
+  /** The most securities that a tape can number. */
+  public static final int MOST_SECURITIES = 1 << 21;
+
+  /** The greatest price that a tape can hold, {@link Price} units. */
+  public static final long GREATEST_PRICE = (1L << 40) - 1;
+
+  /** The greatest number of shares of one print. */
+  public static final long MOST_SHARES = (1L << 48) - 1;
+
+  private static final int BLOCK_BITS = 16;
+  private static final int IN_BLOCK = (1 << BLOCK_BITS) - 1;
+  private static final int ROW = 5;
+
+  /** Place of the time in a row. */
+  private static final int TIME = 0;
+
+  /** Place of kind (3 bits), security (21 bits) and price or bid (40 bits) in a row. */
+  private static final int WHAT = 1;
+
+  /** Place of a print's conditions (16 bits) and shares (48 bits), or of a quote's ask. */
+  private static final int HOW_MUCH = 2;
+
+  /** Place of the shares bid for and offered, of state and reason, or of the item's number. */
+  private static final int DETAIL = 3;
+
+  /** Place of the events before and after of the same security. */
+  private static final int NEIGHBOURS = 4;
+
+  private static final int KIND_BITS = 3;
+  private static final int SYMBOL_BITS = 21;
+  private static final int PRICE_SHIFT = KIND_BITS + SYMBOL_BITS;
+  private static final int CONDITION_BITS = 16;
+  private static final int TRADE = EventKind.TRADE.ordinal();
+  private static final int QUOTE = EventKind.QUOTE.ordinal();
+  private static final long LOW_INT = 0xFFFF_FFFFL;
+
   private final int[] newestOfSymbol;
   private final List<String> reasons = new ArrayList<>();
   private int size;
-  private byte[] kinds = new byte[1024];
-  private int[] symbols = new int[1024];
-  private long[] times = new long[1024];
-  private long[] firsts = new long[1024];
-  private long[] seconds = new long[1024];
-  private int[] thirds = new int[1024];
-  private int[] fourths = new int[1024];
-  private int[] earlier = new int[1024];
-  private int[] later = new int[1024];
+  private long[][] blocks = new long[1][];
   private long mostLateness;
   private long greatestTime = Long.MIN_VALUE;
 
   /**
    * An empty tape.
    *
-   * @param symbolCount how many securities the session has
+   * @param symbolCount how many securities the session has, at most {@link #MOST_SECURITIES}
    */
   public EventTape(int symbolCount) {
+    if (symbolCount > MOST_SECURITIES) {
+      throw new IllegalArgumentException(
+          "at most " + MOST_SECURITIES + " securities fit a tape, found " + symbolCount);
+    }
     newestOfSymbol = new int[symbolCount];
     Arrays.fill(newestOfSymbol, NONE);
   }
 
   /** Appends a print: price in {@link Price} units, shares, bits of {@link SaleCondition}. */
   public void trade(long at, int symbol, long price, long shares, int conditions) {
-    append(EventKind.TRADE, at, symbol, price, shares, conditions, 0);
+    if (shares < 0 || shares > MOST_SHARES) {
+      throw new IllegalArgumentException("shares must be 0 to " + MOST_SHARES + ": " + shares);
+    }
+    append(EventKind.TRADE, at, symbol, price, shares << CONDITION_BITS | conditions, 0);
   }
 
   /** Appends a quote; a side without a price is {@link Price#NONE}. */
   public void quote(long at, int symbol, long bid, int bidShares, long ask, int askShares) {
-    append(EventKind.QUOTE, at, symbol, bid, ask, bidShares, askShares);
+    append(EventKind.QUOTE, at, symbol, bid, ask, pair(bidShares, askShares));
   }
 
   /** Appends a change of the trading state with the reason that the exchange gave. */
@@ -55,48 +91,50 @@ public final class EventTape {
       index = reasons.size();
       reasons.add(reason);
     }
-    append(EventKind.STATUS, at, symbol, 0, 0, state.ordinal(), index);
+    append(EventKind.STATUS, at, symbol, 0, 0, pair(state.ordinal(), index));
   }
 
   /**
    * Appends the arrival of a news item about a security: its number in the session's list of items.
    */
   public void news(long at, int symbol, int item) {
-    append(EventKind.NEWS, at, symbol, 0, 0, item, 0);
+    append(EventKind.NEWS, at, symbol, 0, 0, pair(item, 0));
   }
 
-  private void append(EventKind kind, long at, int symbol, long a, long b, int c, int d) {
-    if (size == kinds.length) {
-      grow(size * 2);
+  private static long pair(int first, int second) {
+    return (long) first << Integer.SIZE | second & LOW_INT;
+  }
+
+  private void append(EventKind kind, long at, int symbol, long price, long much, long detail) {
+    if (price < 0 || price > GREATEST_PRICE) {
+      throw new IllegalArgumentException("a price must be 0 to " + GREATEST_PRICE + ": " + price);
     }
-    kinds[size] = (byte) kind.ordinal();
-    symbols[size] = symbol;
-    times[size] = at;
-    firsts[size] = a;
-    seconds[size] = b;
-    thirds[size] = c;
-    fourths[size] = d;
+    int block = size >>> BLOCK_BITS;
+    if (block == blocks.length) {
+      blocks = Arrays.copyOf(blocks, block * 2);
+    }
+    if (blocks[block] == null) {
+      blocks[block] = new long[ROW << BLOCK_BITS];
+    }
     int before = newestOfSymbol[symbol];
-    earlier[size] = before;
-    later[size] = NONE;
+    long[] rows = blocks[block];
+    int row = (size & IN_BLOCK) * ROW;
+    rows[row + TIME] = at;
+    rows[row + WHAT] = price << PRICE_SHIFT | (long) symbol << KIND_BITS | kind.ordinal();
+    rows[row + HOW_MUCH] = much;
+    rows[row + DETAIL] = detail;
+    rows[row + NEIGHBOURS] = pair(before, NONE);
     if (before != NONE) {
-      later[before] = size;
+      blocks[before >>> BLOCK_BITS][(before & IN_BLOCK) * ROW + NEIGHBOURS] =
+          pair(earlierOfSymbol(before), size);
     }
     newestOfSymbol[symbol] = size++;
     greatestTime = Math.max(greatestTime, at);
     mostLateness = Math.max(mostLateness, greatestTime - at);
   }
 
-  private void grow(int capacity) {
-    kinds = Arrays.copyOf(kinds, capacity);
-    symbols = Arrays.copyOf(symbols, capacity);
-    times = Arrays.copyOf(times, capacity);
-    firsts = Arrays.copyOf(firsts, capacity);
-    seconds = Arrays.copyOf(seconds, capacity);
-    thirds = Arrays.copyOf(thirds, capacity);
-    fourths = Arrays.copyOf(fourths, capacity);
-    earlier = Arrays.copyOf(earlier, capacity);
-    later = Arrays.copyOf(later, capacity);
+  private long at(int event, int place) {
+    return blocks[event >>> BLOCK_BITS][(event & IN_BLOCK) * ROW + place];
   }
 
   /** The number of events. */
@@ -109,79 +147,89 @@ public final class EventTape {
     return newestOfSymbol.length;
   }
 
+  /** Whether event i is a print: the question asked most. */
+  public boolean isTrade(int i) {
+    return ((int) at(i, WHAT) & (1 << KIND_BITS) - 1) == TRADE;
+  }
+
+  /** Whether event i is a quote. */
+  public boolean isQuote(int i) {
+    return ((int) at(i, WHAT) & (1 << KIND_BITS) - 1) == QUOTE;
+  }
+
   /** The kind of event i. */
   public EventKind kind(int i) {
-    return EventKind.of(kinds[i]);
+    return EventKind.of((int) at(i, WHAT) & (1 << KIND_BITS) - 1);
   }
 
   /** The security's number. */
   public int symbol(int i) {
-    return symbols[i];
+    return (int) (at(i, WHAT) >>> KIND_BITS) & (1 << SYMBOL_BITS) - 1;
   }
 
   /** When event i happened, {@link kelvo.time.DayTime}. */
   public long time(int i) {
-    return times[i];
+    return at(i, TIME);
   }
 
   /** The price of a print. */
   public long price(int i) {
-    return firsts[i];
+    return at(i, WHAT) >>> PRICE_SHIFT;
   }
 
   /** The shares of a print. */
   public long shares(int i) {
-    return seconds[i];
+    return at(i, HOW_MUCH) >>> CONDITION_BITS;
   }
 
   /** The sale conditions of a print. */
   public int conditions(int i) {
-    return thirds[i];
+    return (int) at(i, HOW_MUCH) & (1 << CONDITION_BITS) - 1;
   }
 
   /** The bid of a quote. */
   public long bid(int i) {
-    return firsts[i];
+    return at(i, WHAT) >>> PRICE_SHIFT;
   }
 
   /** The ask of a quote. */
   public long ask(int i) {
-    return seconds[i];
+    return at(i, HOW_MUCH);
   }
 
   /** The shares bid for. */
   public int bidShares(int i) {
-    return thirds[i];
+    return (int) (at(i, DETAIL) >>> Integer.SIZE);
   }
 
   /** The shares offered. */
   public int askShares(int i) {
-    return fourths[i];
+    return (int) at(i, DETAIL);
   }
 
   /** The new trading state. */
   public TradingState state(int i) {
-    return TradingState.values()[thirds[i]];
+    return TradingState.values()[(int) (at(i, DETAIL) >>> Integer.SIZE)];
   }
 
   /** The reason of a status event; empty when none was given. */
   public String reason(int i) {
-    return reasons.get(fourths[i]);
+    return reasons.get((int) at(i, DETAIL));
   }
 
   /** The number of the news item. */
   public int newsItem(int i) {
-    return thirds[i];
+    return (int) (at(i, DETAIL) >>> Integer.SIZE);
   }
 
   /** The event before this one of the same security; {@link #NONE} when there is none. */
   int earlierOfSymbol(int i) {
-    return earlier[i];
+    return (int) (at(i, NEIGHBOURS) >>> Integer.SIZE);
   }
 
   /** The event after this one of the same security; {@link #NONE} when there is none. */
   int laterOfSymbol(int i) {
-    return later[i];
+    return (int) at(i, NEIGHBOURS);
   }
 
   /**
@@ -198,7 +246,7 @@ public final class EventTape {
     int high = size;
     while (low < high) {
       int middle = (low + high) >>> 1;
-      if (times[middle] <= moment) {
+      if (time(middle) <= moment) {
         low = middle + 1;
       } else {
         high = middle;
@@ -212,13 +260,13 @@ public final class EventTape {
     int length = 0;
     int newest = newestOfSymbol[symbol];
     while (newest >= count) {
-      newest = earlier[newest];
+      newest = earlierOfSymbol(newest);
     }
-    for (int i = newest; i != NONE; i = earlier[i]) {
+    for (int i = newest; i != NONE; i = earlierOfSymbol(i)) {
       length++;
     }
     int[] events = new int[length];
-    for (int i = newest; i != NONE; i = earlier[i]) {
+    for (int i = newest; i != NONE; i = earlierOfSymbol(i)) {
       events[--length] = i;
     }
     return events;

@@ -6,12 +6,14 @@ package kelvo.market;
  */
 final class MinuteAverage {
   private final int span;
+  private final double weight;
   private int bars;
   private double sum;
   private double ema;
 
   MinuteAverage(int span) {
     this.span = span;
+    weight = Averages.emaWeight(span);
   }
 
   /** Takes the close of a minute that is over. */
@@ -21,7 +23,7 @@ final class MinuteAverage {
       sum += dollars;
       ema = sum / span;
     } else {
-      ema = Averages.emaStep(ema, dollars, span);
+      ema = ema + weight * (dollars - ema);
     }
   }
 
@@ -30,7 +32,7 @@ final class MinuteAverage {
     if (bars + 1 < span) {
       return Double.NaN;
     }
-    return bars + 1 == span ? (sum + running) / span : Averages.emaStep(ema, running, span);
+    return bars + 1 == span ? (sum + running) / span : ema + weight * (running - ema);
   }
 
   void copyFrom(MinuteAverage other) {

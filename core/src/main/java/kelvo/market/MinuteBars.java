@@ -25,7 +25,7 @@ public final class MinuteBars {
   public MinuteBars(Session session, int security) {
     this.session = session;
     events = session.tape().eventsOf(security, session.tape().size());
-    state = new SymbolState(security, session.hours(), session.security(security).previousClose());
+    state = session.freshState(security);
   }
 
   /** Takes the events up to a moment, which must not go back, and returns the bars so far. */

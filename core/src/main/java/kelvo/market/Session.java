@@ -65,6 +65,11 @@ public final class Session {
     return securities.get(number);
   }
 
+  /** The state of a security before its first event on the tape. */
+  public SymbolState freshState(int number) {
+    return new SymbolState(number, hours, securities.get(number).previousClose(), tape);
+  }
+
   /** The number of a symbol. */
   public OptionalInt numberOf(String symbol) {
     Integer number = numbers.get(symbol);

@@ -9,222 +9,215 @@ import kelvo.time.SessionHours;
  */
 public final class SymbolState {
   private static final int EMA_SPAN = 9;
+  private static final int NO_MINUTE = -1;
   private static final EventTape NO_TAPE = new EventTape(0);
 
   private final int id;
   private final SessionHours hours;
-  private final SlidingVolume lastFiveMinutes = new SlidingVolume(5 * DayTime.MINUTE);
+  private final EventTape tape;
+  private final SeldomState seldom;
   private final Crossing vwapCrossing = new Crossing();
-  private final SeldomState seldom = new SeldomState();
   private final MinuteAverage ema9 = new MinuteAverage(EMA_SPAN);
-  // What nearly every print touches stands together, in as few lines of memory as it needs.
+
+  // What nearly every print touches stands here, in as few lines of memory as it needs; whatever
+  // can be found from it or on the tape is not kept at all.
   private long lastPrice;
   private long lastPriceAt;
-  private long minuteEnd;
   private long volume;
-  private long regularVolume;
-  private long trades;
   private long dollarVolume;
-  private long vwapMoney;
-  private long vwapShares;
-  private long regularVwapMoney;
-  private long regularVwapShares;
-  private long sessionHigh;
-  private long sessionLow;
+  private long anchoredMoney;
+  private long anchoredShares;
   private long dayHigh;
   private long dayLow;
-  private long open;
-
-  private EventTape tape = NO_TAPE;
+  private int trades;
+  private int minute = NO_MINUTE;
   private int lastEvent = EventTape.NONE;
-  private int vwapSide;
+  private int lastQuote = EventTape.NONE;
+  private byte vwapSide;
+  private boolean opened;
   private boolean regularBegan;
-  private long bid;
-  private long ask;
-  private int bidShares;
-  private int askShares;
-  private long quotedAt;
 
   /**
-   * A security before its first event.
+   * A security before its first event, with a tape that stays empty: for asking about what is known
+   * before the session.
    *
    * @param id its number in the session's list
    * @param previousClose split-adjusted close of the session before; {@link Price#NONE} when
    *     unknown
    */
   public SymbolState(int id, SessionHours hours, long previousClose) {
+    this(id, hours, previousClose, NO_TAPE);
+  }
+
+  /** A security before its first event on a tape. */
+  public SymbolState(int id, SessionHours hours, long previousClose, EventTape tape) {
     this.id = id;
     this.hours = hours;
-    seldom.previousClose = previousClose;
+    this.tape = tape;
+    seldom = new SeldomState(previousClose);
   }
 
-  /** Applies an event of the tape and returns the {@link Effect} bits of what changed. */
+  /**
+   * Applies an event of this state's tape and returns the {@link Effect} bits of what changed. The
+   * caller names the tape so that reading the event need not wait for this state to come near.
+   */
   public int apply(EventTape from, int event) {
-    if (tape != from) {
-      tape = from;
+    if (from.isTrade(event)) {
+      int effect =
+          trade(from.time(event), from.price(event), from.shares(event), from.conditions(event));
+      lastEvent = event;
+      return effect;
     }
     lastEvent = event;
-    long at = tape.time(event);
-    return switch (tape.kind(event)) {
-      case TRADE -> trade(at, tape.price(event), tape.shares(event), tape.conditions(event));
-      case QUOTE ->
-          quote(at, tape.bid(event), tape.bidShares(event), tape.ask(event), tape.askShares(event));
-      case STATUS -> status(at, tape.state(event));
-      case NEWS -> news(at);
-    };
+    if (from.isQuote(event)) {
+      lastQuote = event;
+      return hasTraded() ? Effect.QUOTE : 0;
+    }
+    return from.kind(event) == EventKind.STATUS
+        ? status(from.time(event), from.state(event))
+        : news(from.time(event));
   }
 
-  /** Applies a print and returns the {@link Effect} bits of what changed. */
-  public int trade(long at, long tradePrice, long size, int conditions) {
+  private int trade(long at, long tradePrice, long size, int conditions) {
     int flags = TapeRules.flags(conditions, hours.regular(at));
     if ((flags & (TapeRules.SETS_OPEN | TapeRules.SETS_CLOSE)) != 0) {
       official(flags, tradePrice);
     }
     boolean regular = (flags & TapeRules.REGULAR) != 0;
-    boolean beforeOpen = !regular && at < SessionHours.OPEN;
     if ((flags & TapeRules.VOLUME) != 0) {
-      count(tradePrice * size, size, regular, beforeOpen, (flags & TapeRules.VWAP) != 0);
+      count(at, tradePrice * size, size, regular, (flags & TapeRules.VWAP) != 0);
     }
-    int effect = (flags & TapeRules.HIGH_LOW) != 0 ? extremes(tradePrice, regular, beforeOpen) : 0;
+    int effect = (flags & TapeRules.HIGH_LOW) != 0 ? extremes(at, tradePrice, regular) : 0;
     boolean last =
         (flags & TapeRules.LAST) != 0
             || ((flags & TapeRules.LAST_WHEN_FIRST) != 0 && lastPrice == Price.NONE);
     return last && at >= lastPriceAt ? effect | last(at, tradePrice, regular) : effect;
   }
 
+  /** Whether a print has set the price; asked of what an event touches anyway. */
+  private boolean hasTraded() {
+    return minute != NO_MINUTE;
+  }
+
   private void official(int flags, long tradePrice) {
     if ((flags & TapeRules.SETS_OPEN) != 0) {
-      open = tradePrice;
-      seldom.openIsOfficial = true;
+      seldom.open = tradePrice;
+      opened = true;
     } else {
       seldom.officialClose = tradePrice;
     }
   }
 
-  private void count(long money, long size, boolean regular, boolean beforeOpen, boolean inVwap) {
+  private void count(long at, long money, long size, boolean regular, boolean inVwap) {
     volume += size;
     trades++;
     dollarVolume += money;
-    if (beforeOpen) {
-      seldom.premarketVolume += size;
-      seldom.premarketTrades++;
+    if (!regular) {
+      seldom.countOutside(size, at < SessionHours.OPEN);
+    } else if (!regularBegan) {
+      anchorAtOpen();
     }
-    if (regular) {
-      regularVolume += size;
-    }
-    if (inVwap) {
-      vwapMoney += money;
-      vwapShares += size;
-      if (regular) {
-        regularVwapMoney += money;
-        regularVwapShares += size;
-      }
+    if (inVwap && regular == regularBegan) {
+      anchoredMoney += money;
+      anchoredShares += size;
+    } else if (inVwap) {
+      seldom.unanchoredMoney += money;
+      seldom.unanchoredShares += size;
     }
   }
 
-  /** The first print of a span sets its high and low and is no new extreme. */
-  private int extremes(long price, boolean regular, boolean beforeOpen) {
-    int effect = 0;
-    if (sessionHigh == Price.NONE) {
-      sessionHigh = price;
-      sessionLow = price;
-    } else if (price > sessionHigh) {
-      sessionHigh = price;
-      effect = Effect.SESSION_HIGH;
-    } else if (price < sessionLow) {
-      sessionLow = price;
-      effect = Effect.SESSION_LOW;
-    }
-    if (regular) {
-      return effect | dayExtremes(price);
-    }
-    return beforeOpen ? effect | premarketExtremes(price) : effect;
+  /** From the first print of regular hours on, the sums at hand are theirs. */
+  private void anchorAtOpen() {
+    regularBegan = true;
+    seldom.unanchoredMoney = anchoredMoney;
+    seldom.unanchoredShares = anchoredShares;
+    anchoredMoney = 0;
+    anchoredShares = 0;
+    vwapCrossing.reset();
+    vwapSide = 0;
   }
 
-  private int dayExtremes(long price) {
+  /**
+   * The first print of a span sets its high and low and is no new extreme. A print inside the day's
+   * range is inside the session's.
+   */
+  private int extremes(long at, long price, boolean regular) {
+    if (!regular) {
+      return seldom.extremes(price, at < SessionHours.OPEN);
+    }
     if (dayHigh == Price.NONE) {
       dayHigh = price;
       dayLow = price;
-    } else if (price > dayHigh) {
-      dayHigh = price;
-      return Effect.DAY_HIGH;
-    } else if (price < dayLow) {
-      dayLow = price;
-      return Effect.DAY_LOW;
+      return seldom.extremes(price, false);
     }
-    return 0;
-  }
-
-  private int premarketExtremes(long price) {
-    if (seldom.premarketHigh == Price.NONE) {
-      seldom.premarketHigh = price;
-      seldom.premarketLow = price;
-    } else if (price > seldom.premarketHigh) {
-      seldom.premarketHigh = price;
-      return Effect.PREMARKET_HIGH;
-    } else if (price < seldom.premarketLow) {
-      seldom.premarketLow = price;
-      return Effect.PREMARKET_LOW;
+    if (price > dayHigh) {
+      dayHigh = price;
+      return Effect.DAY_HIGH | seldom.extremes(price, false);
+    }
+    if (price < dayLow) {
+      dayLow = price;
+      return Effect.DAY_LOW | seldom.extremes(price, false);
     }
     return 0;
   }
 
   private int last(long at, long tradePrice, boolean regular) {
-    boolean changed = tradePrice != lastPrice;
-    if (at >= minuteEnd) {
-      beginMinute(at);
+    int effect = tradePrice != lastPrice ? Effect.PRICE : 0;
+    int ofMinute = (int) (at / DayTime.MINUTE);
+    if (ofMinute != minute) {
+      beginMinute(ofMinute);
     }
     lastPrice = tradePrice;
     lastPriceAt = at;
-    if (regular && open == Price.NONE && !seldom.openIsOfficial) {
-      open = tradePrice;
+    if (regular && !opened) {
+      seldom.open = tradePrice;
+      opened = true;
     }
-    return crossVwap(at, tradePrice, regular) | (changed ? Effect.PRICE : 0);
+    return effect | crossVwap(at, tradePrice);
   }
 
-  private void beginMinute(long at) {
-    if (minuteEnd > 0) {
+  private void beginMinute(int next) {
+    if (hasTraded()) {
       ema9.close(Price.dollars(lastPrice));
     }
-    minuteEnd = (at / DayTime.MINUTE + 1) * DayTime.MINUTE;
+    minute = next;
   }
 
-  private int crossVwap(long at, long tradePrice, boolean regular) {
-    if (regular && !regularBegan) {
-      regularBegan = true;
-      vwapCrossing.reset();
-      vwapSide = 0;
-    }
+  private int crossVwap(long at, long tradePrice) {
     boolean early = at < SessionHours.OPEN;
-    long shares = early ? vwapShares : regularVwapShares;
+    long shares = early ? sharesFromFour() : sharesFromOpen();
     if (shares == 0) {
       return 0;
     }
     long price = tradePrice * shares;
-    long line = early ? vwapMoney : regularVwapMoney;
-    int newSide = Long.compare(price, line);
-    if (newSide == vwapSide) {
+    long line = early ? moneyFromFour() : moneyFromOpen();
+    if (Long.compare(price, line) == vwapSide) {
       return 0;
     }
     int passed = vwapCrossing.next(price, line, at);
-    vwapSide = vwapCrossing.steadySide();
+    vwapSide = (byte) vwapCrossing.steadySide();
     return passed == Crossing.NONE
         ? 0
         : passed == Crossing.ROSE ? Effect.ROSE_THROUGH_VWAP : Effect.FELL_THROUGH_VWAP;
   }
 
-  /** Applies a quote and returns its effect. */
-  public int quote(long at, long newBid, int newBidShares, long newAsk, int newAskShares) {
-    bid = newBid;
-    ask = newAsk;
-    bidShares = newBidShares;
-    askShares = newAskShares;
-    quotedAt = at;
-    return lastPrice == Price.NONE ? 0 : Effect.QUOTE;
+  private long sharesFromFour() {
+    return regularBegan ? anchoredShares + seldom.unanchoredShares : anchoredShares;
   }
 
-  /** Applies a change of the trading state and returns its effect. */
-  public int status(long at, TradingState state) {
+  private long moneyFromFour() {
+    return regularBegan ? anchoredMoney + seldom.unanchoredMoney : anchoredMoney;
+  }
+
+  private long sharesFromOpen() {
+    return regularBegan ? anchoredShares : 0;
+  }
+
+  private long moneyFromOpen() {
+    return regularBegan ? anchoredMoney : 0;
+  }
+
+  private int status(long at, TradingState state) {
     TradingState before = seldom.tradingState;
     seldom.tradingState = state;
     if (state == before) {
@@ -237,8 +230,7 @@ public final class SymbolState {
     return state == TradingState.TRADING ? Effect.RESUMED : 0;
   }
 
-  /** Applies the arrival of a news item and returns its effect. */
-  public int news(long at) {
+  private int news(long at) {
     seldom.newsAt = Math.max(seldom.newsAt, at);
     seldom.newsItems++;
     return Effect.NEWS;
@@ -246,40 +238,29 @@ public final class SymbolState {
 
   /** Makes this state the same as another of the same security. */
   public void copyFrom(SymbolState other) {
-    tape = other.tape;
-    lastEvent = other.lastEvent;
-    lastFiveMinutes.copyFrom(other.lastFiveMinutes);
+    lastPrice = other.lastPrice;
+    lastPriceAt = other.lastPriceAt;
+    volume = other.volume;
+    dollarVolume = other.dollarVolume;
+    anchoredMoney = other.anchoredMoney;
+    anchoredShares = other.anchoredShares;
     dayHigh = other.dayHigh;
     dayLow = other.dayLow;
-    sessionHigh = other.sessionHigh;
-    sessionLow = other.sessionLow;
-    vwapMoney = other.vwapMoney;
-    vwapShares = other.vwapShares;
-    regularVwapMoney = other.regularVwapMoney;
-    regularVwapShares = other.regularVwapShares;
+    trades = other.trades;
+    minute = other.minute;
+    lastEvent = other.lastEvent;
+    lastQuote = other.lastQuote;
     vwapSide = other.vwapSide;
+    opened = other.opened;
     regularBegan = other.regularBegan;
-    minuteEnd = other.minuteEnd;
     vwapCrossing.copyFrom(other.vwapCrossing);
     ema9.copyFrom(other.ema9);
     seldom.copyFrom(other.seldom);
-    lastPrice = other.lastPrice;
-    lastPriceAt = other.lastPriceAt;
-    bid = other.bid;
-    ask = other.ask;
-    bidShares = other.bidShares;
-    askShares = other.askShares;
-    quotedAt = other.quotedAt;
-    open = other.open;
-    volume = other.volume;
-    regularVolume = other.regularVolume;
-    trades = other.trades;
-    dollarVolume = other.dollarVolume;
   }
 
-  /** A copy that shares nothing with this state. */
+  /** A copy that shares nothing with this state but the tape. */
   public SymbolState copy() {
-    SymbolState copy = new SymbolState(id, hours, seldom.previousClose);
+    SymbolState copy = new SymbolState(id, hours, seldom.previousClose, tape);
     copy.copyFrom(this);
     return copy;
   }
@@ -297,7 +278,7 @@ public final class SymbolState {
     if (lastPrice != Price.NONE) {
       return lastPrice;
     }
-    return quoteGivesPrice() ? (bid + ask) / 2 : seldom.previousClose;
+    return quoteGivesPrice() ? (bid() + ask()) / 2 : seldom.previousClose;
   }
 
   /** Which rule gave the price. */
@@ -311,12 +292,14 @@ public final class SymbolState {
   }
 
   private boolean quoteGivesPrice() {
+    long bid = bid();
+    long ask = ask();
     return bid > 0 && ask > bid && (ask - bid) * 40 <= bid + ask;
   }
 
   /** When the price came about; 0 when it is the previous close. */
   public long priceAt() {
-    return lastPrice != Price.NONE ? lastPriceAt : quoteGivesPrice() ? quotedAt : 0;
+    return lastPrice != Price.NONE ? lastPriceAt : quoteGivesPrice() ? tape.time(lastQuote) : 0;
   }
 
   /** The latest eligible print; {@link Price#NONE} before the first. */
@@ -331,7 +314,7 @@ public final class SymbolState {
 
   /** The open, official once it is known; {@link Price#NONE} before. */
   public long open() {
-    return open;
+    return seldom.open;
   }
 
   /** The official close; {@link Price#NONE} before it. */
@@ -361,32 +344,32 @@ public final class SymbolState {
 
   /** High of the time since 04:00; {@link Price#NONE} before the first print. */
   public long sessionHigh() {
-    return sessionHigh;
+    return seldom.sessionHigh;
   }
 
   /** Low of the time since 04:00; {@link Price#NONE} before the first print. */
   public long sessionLow() {
-    return sessionLow;
+    return seldom.sessionLow;
   }
 
   /** Best bid; {@link Price#NONE} without one. */
   public long bid() {
-    return bid;
+    return lastQuote == EventTape.NONE ? Price.NONE : tape.bid(lastQuote);
   }
 
   /** Best ask; {@link Price#NONE} without one. */
   public long ask() {
-    return ask;
+    return lastQuote == EventTape.NONE ? Price.NONE : tape.ask(lastQuote);
   }
 
   /** Shares at the bid. */
   public int bidShares() {
-    return bidShares;
+    return lastQuote == EventTape.NONE ? 0 : tape.bidShares(lastQuote);
   }
 
   /** Shares at the ask. */
   public int askShares() {
-    return askShares;
+    return lastQuote == EventTape.NONE ? 0 : tape.askShares(lastQuote);
   }
 
   /** Shares since 04:00. */
@@ -401,7 +384,7 @@ public final class SymbolState {
 
   /** Shares in regular hours. */
   public long regularVolume() {
-    return regularVolume;
+    return volume - seldom.outsideVolume;
   }
 
   /** Prints since 04:00. */
@@ -421,29 +404,29 @@ public final class SymbolState {
 
   /** Shares in (now - 5 min, now]. Moments must not go back. */
   public long sharesInFiveMinutes(long now) {
-    return lastFiveMinutes.shares(tape, lastEvent, now);
+    return seldom.lastFiveMinutes.shares(tape, lastEvent, now);
   }
 
   /** Prints in (now - 5 min, now]. */
   public int tradesInFiveMinutes(long now) {
-    return lastFiveMinutes.trades(tape, lastEvent, now);
+    return seldom.lastFiveMinutes.trades(tape, lastEvent, now);
   }
 
   /** When the next print leaves the last five minutes, or before; Long.MAX_VALUE without any. */
   public long nextWindowChange(long now) {
-    return lastFiveMinutes.nextChange(tape, lastEvent, now);
+    return seldom.lastFiveMinutes.nextChange(tape, lastEvent, now);
   }
 
   /**
    * The volume-weighted average price since 04:00, dollars; unknown (NaN) before the first print.
    */
   public double vwapFromFour() {
-    return average(vwapMoney, vwapShares);
+    return average(moneyFromFour(), sharesFromFour());
   }
 
   /** The volume-weighted average price of regular hours, dollars; NaN before the first print. */
   public double vwapFromOpen() {
-    return average(regularVwapMoney, regularVwapShares);
+    return average(moneyFromOpen(), sharesFromOpen());
   }
 
   /** The plain VWAP of a moment: from 04:00 before the open, from 09:30 after it. */
@@ -459,7 +442,7 @@ public final class SymbolState {
    * The 9-bar exponential average of minute closes, the running minute included; NaN before 9 bars.
    */
   public double ema9() {
-    return minuteEnd == 0 ? Double.NaN : ema9.with(Price.dollars(lastPrice));
+    return !hasTraded() ? Double.NaN : ema9.with(Price.dollars(lastPrice));
   }
 
   /** Whether the security trades. */

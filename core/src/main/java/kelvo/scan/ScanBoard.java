@@ -1,5 +1,6 @@
 package kelvo.scan;
 
+import java.util.Arrays;
 import java.util.List;
 import kelvo.field.Field;
 import kelvo.market.Session;
@@ -15,17 +16,17 @@ public final class ScanBoard {
   /** The most scans that can run at once. */
   public static final int MOST = Long.SIZE;
 
-  private static final int ROW = 4;
-  private static final int ELIGIBLE = 0;
-  private static final int INSIDE = 1;
-  private static final int AWAITING = 2;
-  private static final int ASLEEP = 3;
-
   private final ScanCheck[] checks;
   private final byte[] blockers;
 
-  /** Four sets of scans a security, side by side so that asking touches one line of memory. */
-  private final long[] rows;
+  /** The scans whose settled rules let a security through. */
+  private final long[] eligible;
+
+  /** Those of them that are awake: the only thing to look at for most events. */
+  private final long[] awake;
+
+  private final long[] inside;
+  private final long[] awaiting;
 
   private final long[] byTrigger = new long[Trigger.values().length];
   private final long edges;
@@ -42,16 +43,19 @@ public final class ScanBoard {
     }
     int securities = session.securities().size();
     checks = scans.stream().map(scan -> new ScanCheck(scan, session)).toArray(ScanCheck[]::new);
-    rows = new long[securities * ROW];
+    eligible = new long[securities];
+    inside = new long[securities];
+    awaiting = new long[securities];
     blockers = new byte[securities * checks.length];
     for (int k = 0; k < checks.length; k++) {
       for (int i = 0; i < securities; i++) {
-        rows[i * ROW + ELIGIBLE] |= checks[k].eligible(i) ? 1L << k : 0;
+        eligible[i] |= checks[k].eligible(i) ? 1L << k : 0;
       }
       for (Trigger trigger : checks[k].scan().triggers()) {
         byTrigger[trigger.ordinal()] |= 1L << k;
       }
     }
+    awake = eligible.clone();
     edges = byTrigger[Trigger.ENTERS.ordinal()] | byTrigger[Trigger.LEAVES.ordinal()];
     windowed = dependingOn(Field.Pace.WINDOW) & edges;
     timed = dependingOn(Field.Pace.MINUTES) & edges;
@@ -91,12 +95,18 @@ public final class ScanBoard {
     return timed;
   }
 
+  /** The scans to ask after an event of a security other than a quote. */
+  public long dueAfterEvent(int security) {
+    return edges & open & awake[security];
+  }
+
   /**
-   * Those among them to ask after a quote of a security that has traded: scans that look at the
-   * quote, and those whose answer may have changed because time has passed since its last event.
+   * The scans to ask after a quote of a security that has traded: those that look at the quote, and
+   * those whose answer may have changed because time has passed since its last event.
    */
-  public long afterQuote(int security) {
-    return quoted | rows[security * ROW + AWAITING] | timed & ~rows[security * ROW + ASLEEP];
+  public long dueAfterQuote(int security) {
+    long due = edges & open & awake[security];
+    return due == 0 ? 0 : due & (quoted | timed | awaiting[security]);
   }
 
   /** The scans that listen to a trigger. */
@@ -116,8 +126,8 @@ public final class ScanBoard {
       open |= checks[k].scan().open(moment) ? 1L << k : 0;
     }
     if ((before & ~open) != 0) {
-      for (int row = 0; row < rows.length; row += ROW) {
-        rows[row + INSIDE] &= open;
+      for (int i = 0; i < inside.length; i++) {
+        inside[i] &= open;
       }
     }
     return (open & ~before) != 0;
@@ -130,14 +140,13 @@ public final class ScanBoard {
    */
   public long update(SymbolState state, long scans, long now, int phase) {
     int id = state.id();
-    int row = id * ROW;
-    long todo = scans & open & rows[row + ELIGIBLE] & ~rows[row + ASLEEP];
+    long todo = scans & open & awake[id];
     if (todo == 0) {
       return 0;
     }
-    long before = rows[row + INSIDE];
+    long before = inside[id];
     long after = before & ~todo;
-    long waits = rows[row + AWAITING] & ~todo;
+    long waits = awaiting[id] & ~todo;
     while (todo != 0) {
       int k = Long.numberOfTrailingZeros(todo);
       todo &= todo - 1;
@@ -147,11 +156,11 @@ public final class ScanBoard {
       } else {
         int blocker = blockers[id * checks.length + k] - 1;
         waits |= checks[k].isWindowed(blocker) ? 1L << k : 0;
-        rows[row + ASLEEP] |= state.newsItems() == 0 && checks[k].isTimed(blocker) ? 1L << k : 0;
+        awake[id] &= state.newsItems() == 0 && checks[k].isTimed(blocker) ? ~(1L << k) : -1L;
       }
     }
-    rows[row + INSIDE] = after;
-    rows[row + AWAITING] = waits & windowed;
+    inside[id] = after;
+    awaiting[id] = waits & windowed;
     return before ^ after;
   }
 
@@ -160,7 +169,7 @@ public final class ScanBoard {
    * since news keeps shut sleeps while there is no news, since nothing else can open it.
    */
   public void wake(int security) {
-    rows[security * ROW + ASLEEP] = 0;
+    awake[security] = eligible[security];
   }
 
   /**
@@ -169,12 +178,12 @@ public final class ScanBoard {
    * goes on doing so until its next event.
    */
   public boolean awaitsWindow(int security) {
-    return rows[security * ROW + AWAITING] != 0;
+    return awaiting[security] != 0;
   }
 
   /** Those of the given scans whose rules a security fits now, in an open window. */
   public long fitting(SymbolState state, long scans, long now, int phase) {
-    long todo = scans & open & rows[state.id() * ROW + ELIGIBLE];
+    long todo = scans & open & eligible[state.id()];
     long fitting = 0;
     while (todo != 0) {
       int k = Long.numberOfTrailingZeros(todo);
@@ -198,25 +207,19 @@ public final class ScanBoard {
 
   /** Whether a security was inside a scan after the last update. */
   public boolean isInside(int security, int scan) {
-    return (rows[security * ROW + INSIDE] >>> scan & 1) != 0;
+    return (inside[security] >>> scan & 1) != 0;
   }
 
   /** A copy of who is inside what. */
   public long[] insideCopy() {
-    long[] copy = new long[rows.length / ROW];
-    for (int i = 0; i < copy.length; i++) {
-      copy[i] = rows[i * ROW + INSIDE];
-    }
-    return copy;
+    return inside.clone();
   }
 
   /** Takes over who is inside what at a moment. */
   public void restore(long[] insideThen, long moment) {
-    for (int i = 0; i < insideThen.length; i++) {
-      rows[i * ROW + INSIDE] = insideThen[i];
-      rows[i * ROW + AWAITING] = windowed;
-      rows[i * ROW + ASLEEP] = 0;
-    }
+    System.arraycopy(insideThen, 0, inside, 0, inside.length);
+    System.arraycopy(eligible, 0, awake, 0, awake.length);
+    Arrays.fill(awaiting, windowed);
     openAt(moment);
   }
 }

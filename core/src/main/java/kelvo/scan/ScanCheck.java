@@ -102,10 +102,7 @@ public final class ScanCheck {
       answers[i] =
           switch (rule.field()) {
             case Field.Word word -> wordPasses(rule, word.of(facts));
-            case Field.Number number ->
-                check != null
-                    && check.passes(
-                        new SymbolState(i, session.hours(), facts.previousClose()), 0, 0);
+            case Field.Number number -> check != null && check.passes(session.freshState(i), 0, 0);
           };
     }
     return answers;

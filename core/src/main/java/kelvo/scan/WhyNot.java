@@ -44,7 +44,7 @@ public final class WhyNot {
 
   private WhyNot(Session session, Scan scan, int security) {
     this.session = session;
-    state = new SymbolState(security, session.hours(), session.security(security).previousClose());
+    state = session.freshState(security);
     scan.rules().forEach(rule -> asked.add(new Asked(rule, session)));
     scan.anyOf().forEach(group -> group.forEach(rule -> asked.add(new Asked(rule, session))));
   }

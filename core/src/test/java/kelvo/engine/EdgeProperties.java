@@ -62,7 +62,7 @@ class EdgeProperties {
       this.session = session;
       checks = SCANS.stream().map(s -> new ScanCheck(s, session)).toList();
       for (int i = 0; i < SECURITIES; i++) {
-        states[i] = new SymbolState(i, session.hours(), session.security(i).previousClose());
+        states[i] = session.freshState(i);
       }
     }
 

@@ -14,7 +14,7 @@ import kelvo.market.EventTape;
 import kelvo.market.SaleCondition;
 import kelvo.market.SecurityFacts;
 import kelvo.market.Session;
-import kelvo.market.SymbolState;
+import kelvo.market.TapedSymbol;
 import kelvo.time.DayTime;
 import kelvo.time.Phases;
 import kelvo.time.SessionHours;
@@ -56,26 +56,25 @@ class FieldsTest {
   }
 
   private final Session session = rising();
-  private final SymbolState state =
-      new SymbolState(0, session.hours(), session.security(0).previousClose());
+  private final TapedSymbol taped = new TapedSymbol(session);
 
   private double value(String words, long now) {
-    return FieldCatalogue.number(words).bind(session).at(state, now);
+    return FieldCatalogue.number(words).bind(session).at(taped.state(), now);
   }
 
   @Test
   void theGapIsOfThePriceUntilThereIsAnOpen() {
-    state.trade(DayTime.of(8, 0), 142_890, 500, SaleCondition.EXTENDED.bit());
+    taped.trade(DayTime.of(8, 0), 142_890, 500, SaleCondition.EXTENDED.bit());
     assertThat(value("gap", DayTime.of(8, 0))).isEqualTo(10);
 
-    state.trade(DayTime.of(9, 30), 136_395, 500, SaleCondition.OFFICIAL_OPEN.bit());
+    taped.trade(DayTime.of(9, 30), 136_395, 500, SaleCondition.OFFICIAL_OPEN.bit());
     assertThat(value("gap", DayTime.of(9, 30))).isEqualTo(5);
     assertThat(value("change %", DayTime.of(9, 30))).isEqualTo(10);
   }
 
   @Test
   void dailyAveragesIncludeTodaysProvisionalClose() {
-    state.trade(DayTime.of(10, 0), 200_000, 100, SaleCondition.REGULAR.bit());
+    taped.trade(DayTime.of(10, 0), 200_000, 100, SaleCondition.REGULAR.bit());
     double[] closes = java.util.Arrays.copyOf(session.security(0).history().closes(), 301);
     closes[300] = 20;
 
@@ -91,8 +90,8 @@ class FieldsTest {
   /** Common practice, no source: 1,000,000 shares at an average $7 is $7M dollar volume. */
   @Test
   void dollarVolumeIsPriceTimesShares() {
-    state.trade(DayTime.of(10, 0), 60_000, 500_000, SaleCondition.REGULAR.bit());
-    state.trade(DayTime.of(10, 1), 80_000, 500_000, SaleCondition.REGULAR.bit());
+    taped.trade(DayTime.of(10, 0), 60_000, 500_000, SaleCondition.REGULAR.bit());
+    taped.trade(DayTime.of(10, 1), 80_000, 500_000, SaleCondition.REGULAR.bit());
 
     assertThat(value("dollar volume", DayTime.of(10, 1))).isEqualTo(7e6);
     assertThat(value("float turnover", DayTime.of(10, 1))).isEqualTo(0.5);
@@ -100,11 +99,11 @@ class FieldsTest {
 
   @Test
   void aCrossedOrOneSidedQuoteHasNoSpread() {
-    state.quote(1, 100_000, 100, 101_000, 100);
+    taped.quote(1, 100_000, 100, 101_000, 100);
     assertThat(value("spread %", 1)).isCloseTo(100 * 0.1 / 10.05, within(1e-9));
-    state.quote(2, 101_000, 100, 101_000, 100);
+    taped.quote(2, 101_000, 100, 101_000, 100);
     assertThat(value("spread", 2)).isNaN();
-    state.quote(3, 0, 0, 101_000, 100);
+    taped.quote(3, 0, 0, 101_000, 100);
     assertThat(value("spread %", 3)).isNaN();
   }
 

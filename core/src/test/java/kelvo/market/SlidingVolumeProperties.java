@@ -30,7 +30,8 @@ class SlidingVolumeProperties {
 
   private static void compare(List<Integer> steps, int mostLate) {
     EventTape tape = new EventTape(2);
-    SymbolState state = new SymbolState(0, SessionHours.full(LocalDate.of(2031, 3, 12)), 100_000);
+    SymbolState state =
+        new SymbolState(0, SessionHours.full(LocalDate.of(2031, 3, 12)), 100_000, tape);
     List<long[]> prints = new ArrayList<>();
     long now = DayTime.of(10, 0);
     for (int i = 0; i < steps.size(); i++) {

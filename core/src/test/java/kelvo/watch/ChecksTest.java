@@ -11,6 +11,7 @@ import kelvo.market.SecurityFacts;
 import kelvo.market.SecurityKind;
 import kelvo.market.Session;
 import kelvo.market.SymbolState;
+import kelvo.market.TapedSymbol;
 import kelvo.time.DayTime;
 import kelvo.time.Phases;
 import kelvo.time.SessionHours;
@@ -40,7 +41,7 @@ class ChecksTest {
   }
 
   private static SymbolState state(Session session) {
-    return new SymbolState(0, session.hours(), session.security(0).previousClose());
+    return session.freshState(0);
   }
 
   @Test
@@ -70,25 +71,25 @@ class ChecksTest {
   @Test
   void aWideSpreadWarnsThenFails() {
     Session session = session(TestSessions.facts("TIDARC", SecurityKind.COMMON_STOCK, 4e6));
-    SymbolState state = state(session);
+    TapedSymbol taped = new TapedSymbol(session);
 
-    assertThat(result(session, state, "spread")).isEqualTo(Result.UNKNOWN);
-    state.quote(NOW, 99_900, 100, 100_100, 100);
-    assertThat(result(session, state, "spread")).isEqualTo(Result.PASS);
-    state.quote(NOW, 99_000, 100, 101_000, 100);
-    assertThat(result(session, state, "spread")).isEqualTo(Result.WARN);
-    state.quote(NOW, 97_000, 100, 103_000, 100);
-    assertThat(result(session, state, "spread")).isEqualTo(Result.FAIL);
+    assertThat(result(session, taped.state(), "spread")).isEqualTo(Result.UNKNOWN);
+    taped.quote(NOW, 99_900, 100, 100_100, 100);
+    assertThat(result(session, taped.state(), "spread")).isEqualTo(Result.PASS);
+    taped.quote(NOW, 99_000, 100, 101_000, 100);
+    assertThat(result(session, taped.state(), "spread")).isEqualTo(Result.WARN);
+    taped.quote(NOW, 97_000, 100, 103_000, 100);
+    assertThat(result(session, taped.state(), "spread")).isEqualTo(Result.FAIL);
   }
 
   @Test
   void onePrintIsNoMove() {
     Session session = session(TestSessions.facts("NITRAL", SecurityKind.COMMON_STOCK, 4e6));
-    SymbolState state = state(session);
-    state.trade(NOW, 131_000, 100, SaleCondition.EXTENDED.bit());
+    TapedSymbol taped = new TapedSymbol(session);
+    taped.trade(NOW, 131_000, 100, SaleCondition.EXTENDED.bit());
 
-    assertThat(result(session, state, "prints")).isEqualTo(Result.FAIL);
-    assertThat(result(session, state, "catalyst")).isEqualTo(Result.WARN);
-    assertThat(result(session, state, "stack")).isEqualTo(Result.UNKNOWN);
+    assertThat(result(session, taped.state(), "prints")).isEqualTo(Result.FAIL);
+    assertThat(result(session, taped.state(), "catalyst")).isEqualTo(Result.WARN);
+    assertThat(result(session, taped.state(), "stack")).isEqualTo(Result.UNKNOWN);
   }
 }
