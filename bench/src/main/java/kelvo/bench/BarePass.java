@@ -58,7 +58,7 @@ final class BarePass {
           bid[tape.symbol(i)] = tape.bid(i);
           ask[tape.symbol(i)] = tape.ask(i);
         }
-        case STATUS, NEWS -> {}
+        case STATUS, CORRECTION, IMBALANCE, MENTION, NEWS -> {}
       }
     }
     long sum = 0;

@@ -1,5 +1,6 @@
 package kelvo.engine;
 
+import java.util.List;
 import kelvo.market.Crossing;
 import kelvo.market.SymbolState;
 
@@ -10,6 +11,7 @@ import kelvo.market.SymbolState;
  * @param events how many events of the tape had been applied
  * @param second the last whole second that had been worked
  * @param hits how many hits there had been
+ * @param detectors what the triggers' detectors remembered
  */
 record Checkpoint(
     int events,
@@ -18,4 +20,5 @@ record Checkpoint(
     int hits,
     SymbolState[] states,
     long[] inside,
-    Crossing[] crossings) {}
+    Crossing[] crossings,
+    List<Object> detectors) {}

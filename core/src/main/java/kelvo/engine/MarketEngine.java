@@ -1,16 +1,15 @@
 package kelvo.engine;
 
-import java.util.List;
+import java.util.Objects;
 import java.util.function.Consumer;
-import java.util.stream.IntStream;
-import kelvo.field.Field;
-import kelvo.field.FieldCatalogue;
 import kelvo.market.Crossing;
 import kelvo.market.Effect;
 import kelvo.market.EventTape;
+import kelvo.market.Market;
+import kelvo.market.MarketGauge;
 import kelvo.market.Session;
+import kelvo.market.SlidingSpan;
 import kelvo.market.SymbolState;
-import kelvo.scan.FieldValues;
 import kelvo.scan.Hit;
 import kelvo.scan.ScanBoard;
 import kelvo.scan.Side;
@@ -27,20 +26,21 @@ public final class MarketEngine {
   /** The scan's name on hits that come from levels. */
   public static final String LEVELS = "levels";
 
-  /** The trigger of each {@link Effect} bit, by the bit's place. */
-  private static final Trigger[] TRIGGER_OF_EFFECT = triggersOfEffects();
+  private static final SlidingSpan[] SPANS = SlidingSpan.values();
 
   private final Session session;
   private final EventTape tape;
   private final Phases phases;
   private final SymbolState[] states;
+  private final Market market;
+  private final MarketGauge gauge;
   private final ScanBoard board;
   private final LevelWatch levels;
   private final ExpiryWheel wheel;
   private final Consumer<Hit> hitSink;
-  private final List<Field.Number> recorded;
-  private final Field.Reading[] recordedReadings;
-  private final int listenedTo;
+  private final TriggerWatch.Fired fired = this::fire;
+  private final HitFields hitFields;
+  private final TriggerWatch triggers;
   private final ExpiryWheel newsWheel;
   private int events;
   private int second = (int) (DayTime.FIRST / DayTime.SECOND) - 1;
@@ -59,43 +59,15 @@ public final class MarketEngine {
     this.hitSink = hitSink;
     tape = session.tape();
     phases = session.phases();
-    states =
-        IntStream.range(0, session.securities().size())
-            .mapToObj(session::freshState)
-            .toArray(SymbolState[]::new);
+    market = Market.of(session);
+    gauge = Objects.requireNonNull(market.gauge());
+    states = market.states().toArray(SymbolState[]::new);
     board = new ScanBoard(program.scans(), session);
-    listenedTo = effectsOf(program);
+    triggers = new TriggerWatch(program.scans(), board, session);
     levels = new LevelWatch(program.levels(), session);
     wheel = new ExpiryWheel(states.length);
     newsWheel = new ExpiryWheel(states.length);
-    recorded = recordedFields();
-    recordedReadings = recorded.stream().map(f -> f.bind(session)).toArray(Field.Reading[]::new);
-  }
-
-  private static Trigger[] triggersOfEffects() {
-    Trigger[] byPlace = new Trigger[Integer.SIZE];
-    for (Trigger trigger : Trigger.values()) {
-      if (trigger.effect() != 0) {
-        byPlace[Integer.numberOfTrailingZeros(trigger.effect())] = trigger;
-      }
-    }
-    return byPlace;
-  }
-
-  /** The effects that some scan waits for. */
-  private static int effectsOf(Program program) {
-    return program.scans().stream()
-        .flatMap(s -> s.triggers().stream())
-        .mapToInt(Trigger::effect)
-        .reduce(0, (a, b) -> a | b);
-  }
-
-  /** The number fields whose values every hit keeps. */
-  public static List<Field.Number> recordedFields() {
-    return FieldCatalogue.usual().stream()
-        .filter(Field.Number.class::isInstance)
-        .map(Field.Number.class::cast)
-        .toList();
+    hitFields = new HitFields(session);
   }
 
   /**
@@ -121,7 +93,10 @@ public final class MarketEngine {
     SymbolState state = states[security];
     boolean levelled = levels.watches(security);
     long priceBefore = levelled ? state.price() : 0;
-    int effect = state.apply(tape, event);
+    int effect = state.apply(market, event);
+    if (effect != Effect.QUOTE) {
+      gauge.priced(security, state.lastPrice());
+    }
     if (now < DayTime.FIRST) {
       scheduleMinute(state);
       return;
@@ -134,10 +109,10 @@ public final class MarketEngine {
         effect == Effect.QUOTE ? board.dueAfterQuote(security) : board.dueAfterEvent(security);
     if (due != 0) {
       edges(state, due, now);
-      awaitWindow(state, now);
+      awaitTime(state, now);
     }
-    if ((effect & listenedTo) != 0) {
-      fire(state, effect & listenedTo, now);
+    if (triggers.listenTo(effect)) {
+      triggers.after(state, effect, event, now, fired);
     }
     if (levelled && (effect & Effect.PRICE) != 0) {
       levels.next(state, priceBefore, now, (level, way) -> levelHit(state, way, now));
@@ -171,13 +146,13 @@ public final class MarketEngine {
         for (SymbolState state : states) {
           board.wake(state.id());
           edges(state, board.edges(), moment);
-          awaitWindow(state, moment);
+          awaitTime(state, moment);
         }
       }
     }
     for (int id = wheel.poll(second); id >= 0; id = wheel.poll(second)) {
-      edges(states[id], board.windowed(), moment);
-      awaitWindow(states[id], moment);
+      edges(states[id], board.passing(), moment);
+      awaitTime(states[id], moment);
     }
     for (int id = newsWheel.poll(second); id >= 0; id = newsWheel.poll(second)) {
       edges(states[id], board.timed(), moment);
@@ -194,14 +169,22 @@ public final class MarketEngine {
     }
   }
 
-  private void awaitWindow(SymbolState state, long now) {
-    if (board.awaitsWindow(state.id())) {
-      scheduleExpiry(state, now);
+  /** Puts a security at the second at which time alone may change an answer about it. */
+  private void awaitTime(SymbolState state, long now) {
+    long waiting = board.awaiting(state.id());
+    if (waiting == 0) {
+      return;
     }
-  }
-
-  private void scheduleExpiry(SymbolState state, long now) {
-    long change = state.nextWindowChange(now);
+    if ((waiting & board.clocked()) != 0) {
+      wheel.schedule(state.id(), second + 1);
+      return;
+    }
+    long change = Long.MAX_VALUE;
+    for (SlidingSpan span : SPANS) {
+      if ((waiting & board.windowed(span)) != 0) {
+        change = Math.min(change, state.nextChange(span, now));
+      }
+    }
     if (change != Long.MAX_VALUE) {
       int due = (int) ((change + DayTime.SECOND - 1) / DayTime.SECOND);
       wheel.schedule(state.id(), Math.max(due, second + 1));
@@ -220,15 +203,12 @@ public final class MarketEngine {
     }
   }
 
-  private void fire(SymbolState state, int effects, long now) {
-    for (int left = effects; left != 0; left &= left - 1) {
-      Trigger trigger = TRIGGER_OF_EFFECT[Integer.numberOfTrailingZeros(left)];
-      long fitting = board.fitting(state, board.listening(trigger), now, phase);
-      while (fitting != 0) {
-        int k = Long.numberOfTrailingZeros(fitting);
-        fitting &= fitting - 1;
-        scanHit(k, state, trigger, now);
-      }
+  private void fire(SymbolState state, Trigger trigger, long scans, long now) {
+    long fitting = board.fitting(state, scans, now, phase);
+    while (fitting != 0) {
+      int k = Long.numberOfTrailingZeros(fitting);
+      fitting &= fitting - 1;
+      scanHit(k, state, trigger, now);
     }
   }
 
@@ -244,10 +224,6 @@ public final class MarketEngine {
   }
 
   private void hit(String scan, Side side, SymbolState state, Trigger trigger, long now) {
-    double[] values = new double[recordedReadings.length];
-    for (int i = 0; i < values.length; i++) {
-      values[i] = recordedReadings[i].at(state, now);
-    }
     String symbol = session.security(state.id()).symbol();
     hitSink.accept(
         new Hit(
@@ -259,7 +235,7 @@ public final class MarketEngine {
             now,
             trigger,
             state.price(),
-            new FieldValues(recorded, values)));
+            hitFields.of(state, now)));
   }
 
   /** The session. */
@@ -303,7 +279,14 @@ public final class MarketEngine {
       copies[i] = states[i].copy();
     }
     return new Checkpoint(
-        events, second, clock, hits, copies, board.insideCopy(), levels.copyOfCrossings());
+        events,
+        second,
+        clock,
+        hits,
+        copies,
+        board.insideCopy(),
+        levels.copyOfCrossings(),
+        triggers.memories());
   }
 
   void restore(Checkpoint checkpoint) {
@@ -315,14 +298,14 @@ public final class MarketEngine {
     phase = phases.indexAt(second * DayTime.SECOND);
     board.restore(checkpoint.inside(), second * DayTime.SECOND);
     levels.restore(checkpoint.crossings());
+    triggers.restore(checkpoint.detectors());
     wheel.clear();
     newsWheel.clear();
     for (int i = 0; i < states.length; i++) {
       states[i].copyFrom(checkpoint.states()[i]);
       scheduleMinute(states[i]);
-      if (board.windowed() != 0) {
-        scheduleExpiry(states[i], clock);
-      }
+      awaitTime(states[i], clock);
     }
+    gauge.restore(states);
   }
 }

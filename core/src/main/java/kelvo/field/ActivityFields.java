@@ -7,11 +7,14 @@ import java.util.function.ToDoubleFunction;
 import kelvo.market.Price;
 import kelvo.market.SecurityFacts;
 import kelvo.market.Session;
+import kelvo.market.SlidingSpan;
 import kelvo.market.SymbolState;
+import kelvo.time.DayTime;
 
 /** Volume, prints and money traded. */
 final class ActivityFields {
   private static final String NEVER = "never";
+  private static final long IDLE_KNOWN_FROM = DayTime.of(4, 29);
 
   private ActivityFields() {}
 
@@ -43,38 +46,80 @@ final class ActivityFields {
             Unit.MONEY,
             "Sum of price times shares since 04:00.",
             s -> s.dollarVolume() / (double) Price.DOLLAR),
-        new Field.Number(
-            "volume 5m",
+        live(
+            "after-hours volume",
             Unit.SHARES,
-            Field.Pace.WINDOW,
-            "Shares of the last five minutes, exact to the print.",
-            NEVER,
-            session -> (s, now) -> s.sharesInFiveMinutes(now)),
+            "Shares traded after the close.",
+            SymbolState::afterHoursVolume),
+        live(
+            "largest print",
+            Unit.SHARES,
+            "Shares of the largest print since 04:00.",
+            SymbolState::largestPrint),
+        live(
+            "largest print $",
+            Unit.MONEY,
+            "Money of the most expensive print since 04:00.",
+            s -> s.largestMoney() / (double) Price.DOLLAR),
+        shares(SlidingSpan.ONE_MINUTE, Field.Pace.LAST_MINUTE, "minute"),
+        trades(SlidingSpan.ONE_MINUTE, Field.Pace.LAST_MINUTE, "minute"),
+        shares(SlidingSpan.FIVE_MINUTES, Field.Pace.LAST_FIVE_MINUTES, "five minutes"),
+        trades(SlidingSpan.FIVE_MINUTES, Field.Pace.LAST_FIVE_MINUTES, "five minutes"),
         new Field.Number(
-            "trades 5m",
+            "buying share 1m",
+            Unit.PERCENT,
+            Field.Pace.CLOCK,
+            "Share of the last minute's volume at or above the ask; what was below the middle of bid and ask counts as sold, what was between as half.",
+            "the last minute has no print, or none with a two-sided quote",
+            session -> (s, now) -> 100 * s.moment(now).buyingShare(),
+            moment -> 100 * moment.buyingShare()),
+        clocked(
+            "idle minutes 30",
             Unit.COUNT,
-            Field.Pace.WINDOW,
-            "Prints of the last five minutes.",
-            NEVER,
-            session -> (s, now) -> s.tradesInFiveMinutes(now)),
+            "How many of the last 30 minutes, the running one included, carry no print.",
+            "it is before 04:29",
+            session -> (s, now) -> now < IDLE_KNOWN_FROM ? Double.NaN : s.idleMinutes(now)),
+        new Field.Number(
+            "relative volume",
+            Unit.TIMES,
+            Field.Pace.FALLING,
+            "Volume over the mean volume up to this time of day in the last 20 full sessions.",
+            "fewer than 10 sessions have minute bars, or nothing was traded by then",
+            session ->
+                (s, now) -> ratio(s.volume(), session.volumeHistory().meanUpTo(s.id(), now))),
+        clocked(
+            "volume burst",
+            Unit.TIMES,
+            "Shares of the last five minutes over their mean in the same five minutes of the day in the last 20 full sessions.",
+            "fewer than 10 sessions have minute bars, or nothing was traded then",
+            session ->
+                (s, now) ->
+                    ratio(
+                        s.shares(SlidingSpan.FIVE_MINUTES, now),
+                        session.volumeHistory().meanOfFiveMinutes(s.id(), now))),
+        live(
+            "imbalance",
+            Unit.SHARES,
+            "Shares that an auction has not paired, below 0 when sellers wait; 0 before a message.",
+            SymbolState::imbalance),
+        clocked(
+            "mentions 1h",
+            Unit.COUNT,
+            "How many people have talked of it in the last hour.",
+            "nobody counts mentions of it today",
+            session -> (s, now) -> s.mentioned() ? s.mentions(DayTime.HOUR, now) : Double.NaN),
         new Field.Number(
             "float turnover",
             Unit.TIMES,
             Field.Pace.EVENTS,
             "Volume over float.",
             "the float is unknown",
-            ActivityFields::floatTurnover),
-        fixed(
-            "prior-day trades",
-            Unit.COUNT,
-            "Prints of the session before.",
-            "there is no daily bar before the session",
-            f -> f.history().size() == 0 ? Double.NaN : f.history().last().trades()));
+            ActivityFields::floatTurnover));
   }
 
   static List<FieldFamily> families() {
     return List.of(
-        new FieldFamily(
+        FieldFamily.ofNumber(
             "avg volume Nd",
             n ->
                 fixed(
@@ -82,13 +127,48 @@ final class ActivityFields {
                     Unit.SHARES,
                     "Mean daily volume of the last " + n + " sessions, today excluded.",
                     "there are fewer than " + n + " sessions",
-                    f -> f.history().averageVolume(n))));
+                    f -> f.history().averageVolume(n))),
+        FieldFamily.ofNumber(
+            "avg dollar volume Nd",
+            n ->
+                fixed(
+                    "avg dollar volume " + n + "d",
+                    Unit.MONEY,
+                    "Mean of close times volume over the last " + n + " sessions, today excluded.",
+                    "there are fewer than " + n + " sessions",
+                    f -> f.history().averageMoney(n))));
+  }
+
+  private static Field shares(SlidingSpan span, Field.Pace pace, String words) {
+    return new Field.Number(
+        "volume " + span.words(),
+        Unit.SHARES,
+        pace,
+        "Shares of the last " + words + ", exact to the print.",
+        NEVER,
+        session -> (s, now) -> s.shares(span, now),
+        moment -> moment.shares(span));
+  }
+
+  private static Field trades(SlidingSpan span, Field.Pace pace, String words) {
+    return new Field.Number(
+        "trades " + span.words(),
+        Unit.COUNT,
+        pace,
+        "Prints of the last " + words + ".",
+        NEVER,
+        session -> (s, now) -> s.trades(span, now),
+        moment -> moment.trades(span));
+  }
+
+  private static Field clocked(
+      String words, Unit unit, String meaning, String unknown, Field.Binder binder) {
+    return new Field.Number(words, unit, Field.Pace.CLOCK, meaning, unknown, binder);
   }
 
   private static Field.Reading floatTurnover(Session session) {
-    double[] floats =
-        session.securities().stream().mapToDouble(SecurityFacts::floatShares).toArray();
-    return (state, now) -> ratio(state.volume(), floats[state.id()]);
+    PerSecurity<Double> floats = new PerSecurity<>(session, SecurityFacts::floatShares);
+    return (state, now) -> ratio(state.volume(), floats.of(state));
   }
 
   private static Field live(
@@ -116,8 +196,8 @@ final class ActivityFields {
         meaning,
         unknown,
         session -> {
-          double[] values = session.securities().stream().mapToDouble(value).toArray();
-          return (state, now) -> values[state.id()];
+          PerSecurity<Double> values = new PerSecurity<>(session, value::applyAsDouble);
+          return (state, now) -> values.of(state);
         });
   }
 }

@@ -2,9 +2,11 @@ package kelvo.field;
 
 import static kelvo.field.Formulas.percentOf;
 
+import java.util.Arrays;
 import java.util.List;
 import kelvo.market.Averages;
 import kelvo.market.Price;
+import kelvo.market.SecurityFacts;
 import kelvo.market.Session;
 import kelvo.market.SymbolState;
 
@@ -43,21 +45,12 @@ final class AverageFields {
             Field.Pace.EVENTS,
             "How many hold of price > ema 10d > ema 50d > ema 200d, 0 to 3; when the first fails, how many hold of the mirror, 0 to -3.",
             "ema 200d is unknown",
-            AverageFields::stack),
-        ActivityFields.fixed(
-            "atr 14d",
-            Unit.PRICE,
-            "Average true range of 14 sessions, Wilder's smoothing.",
-            "there are fewer than 15 sessions",
-            f ->
-                f.history().size() == 0
-                    ? Double.NaN
-                    : Averages.atr(f.history().bars(), 14)[f.history().size() - 1]));
+            AverageFields::stack));
   }
 
   static List<FieldFamily> families() {
     return List.of(
-        new FieldFamily(
+        FieldFamily.ofNumber(
             "ema Nd",
             n ->
                 new Field.Number(
@@ -69,7 +62,7 @@ final class AverageFields {
                         + " daily closes, today's provisional close included.",
                     fewer(n),
                     session -> ema(session, n))),
-        new FieldFamily(
+        FieldFamily.ofNumber(
             "sma Nd",
             n ->
                 new Field.Number(
@@ -79,10 +72,10 @@ final class AverageFields {
                     "Mean of the last " + n + " daily closes, today's provisional close included.",
                     fewer(n),
                     session -> sma(session, n))),
-        new FieldFamily(
+        FieldFamily.ofNumber(
             "distance from ema Nd",
             n -> distance("ema " + n + "d", fewer(n), session -> ema(session, n))),
-        new FieldFamily(
+        FieldFamily.ofNumber(
             "distance from sma Nd",
             n -> distance("sma " + n + "d", fewer(n), session -> sma(session, n))));
   }
@@ -92,24 +85,28 @@ final class AverageFields {
   }
 
   private static Field.Reading ema(Session session, int n) {
-    double[] yesterday = new double[session.securities().size()];
-    for (int i = 0; i < yesterday.length; i++) {
-      double[] closes = session.security(i).history().closes();
-      yesterday[i] = closes.length == 0 ? Double.NaN : Averages.ema(closes, n)[closes.length - 1];
-    }
-    return (state, now) -> Averages.emaStep(yesterday[state.id()], Price.dollars(state.price()), n);
+    PerSecurity<Double> yesterday = new PerSecurity<>(session, facts -> newest(facts, n));
+    return (state, now) ->
+        state.price() == Price.NONE
+            ? Double.NaN
+            : Averages.emaStep(yesterday.of(state), Price.dollars(state.price()), n);
   }
 
   private static Field.Reading sma(Session session, int n) {
-    double[] earlier = new double[session.securities().size()];
-    for (int i = 0; i < earlier.length; i++) {
-      double[] closes = session.security(i).history().closes();
-      earlier[i] = closes.length < n ? Double.NaN : 0;
-      for (int k = closes.length - n + 1; k < closes.length && closes.length >= n; k++) {
-        earlier[i] += closes[k];
-      }
-    }
-    return (state, now) -> (earlier[state.id()] + Price.dollars(state.price())) / n;
+    PerSecurity<Double> earlier = new PerSecurity<>(session, facts -> sumOfNewest(facts, n - 1));
+    return (state, now) -> (earlier.of(state) + Price.dollars(state.price())) / n;
+  }
+
+  private static double newest(SecurityFacts facts, int n) {
+    double[] closes = facts.history().closes();
+    return closes.length == 0 ? Double.NaN : Averages.ema(closes, n)[closes.length - 1];
+  }
+
+  private static double sumOfNewest(SecurityFacts facts, int count) {
+    double[] closes = facts.history().closes();
+    return closes.length <= count
+        ? Double.NaN
+        : Arrays.stream(closes, closes.length - count, closes.length).sum();
   }
 
   private static Field.Reading stack(Session session) {

@@ -2,12 +2,9 @@ package kelvo.field;
 
 import java.time.temporal.ChronoUnit;
 import java.util.List;
-import kelvo.market.DailyHistory;
 import kelvo.market.Price;
 import kelvo.market.SecurityFacts;
 import kelvo.market.Session;
-import kelvo.market.TradingState;
-import kelvo.time.DayTime;
 
 /** What a security is: float, kind, venue, splits, halts, and how it went yesterday. */
 final class CharacterFields {
@@ -55,30 +52,6 @@ final class CharacterFields {
             "It can be sold short.",
             NOT_IN_FILE,
             CharacterFields::shortable),
-        ActivityFields.fixed(
-            "prior-day change %",
-            Unit.PERCENT,
-            "Change of the session before.",
-            "there are fewer than two sessions",
-            CharacterFields::priorDayChange),
-        new Field.Number(
-            "halted",
-            Unit.FLAG,
-            Field.Pace.EVENTS,
-            "Trading is halted or only quoting.",
-            "never",
-            session -> (s, now) -> s.tradingState() == TradingState.TRADING ? 0 : 1),
-        new Field.Number(
-            "minutes since news",
-            Unit.MINUTES,
-            Field.Pace.MINUTES,
-            "Minutes since the newest item that names it.",
-            "no item names it",
-            session ->
-                (s, now) ->
-                    s.newsAt() == Long.MIN_VALUE
-                        ? Double.NaN
-                        : Math.floorDiv(now - s.newsAt(), DayTime.MINUTE)),
         new Field.Word(
             "kind",
             "What it is, from the classification code.",
@@ -115,13 +88,5 @@ final class CharacterFields {
     double[] shares =
         session.securities().stream().mapToDouble(SecurityFacts::sharesOutstanding).toArray();
     return (state, now) -> shares[state.id()] * Price.dollars(state.price());
-  }
-
-  private static double priorDayChange(SecurityFacts facts) {
-    DailyHistory history = facts.history();
-    int n = history.size();
-    return n < 2
-        ? Double.NaN
-        : Formulas.percentOf(history.bars().get(n - 1).close(), history.bars().get(n - 2).close());
   }
 }

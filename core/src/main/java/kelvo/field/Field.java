@@ -3,6 +3,8 @@ package kelvo.field;
 import kelvo.market.SecurityFacts;
 import kelvo.market.Session;
 import kelvo.market.SymbolState;
+import kelvo.market.TapeMoment;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A number, flag or word about a security at a moment, defined once: the rule language, columns,
@@ -32,16 +34,38 @@ public sealed interface Field {
     EVENTS,
     /** Its prints and its quotes. */
     QUOTES,
-    /** Its events, and events that leave a sliding window. */
-    WINDOW,
-    /** Its events, and the minutes that pass. */
-    MINUTES
+    /** Its events, and prints that leave the last minute. */
+    LAST_MINUTE,
+    /** Its events, and prints that leave the last five minutes. */
+    LAST_FIVE_MINUTES,
+    /** Its events, and the minutes that pass since its news. */
+    MINUTES,
+    /** Its events, and as time passes without one it can only fall. */
+    FALLING,
+    /** Its events, and the clock or the rest of the market. */
+    CLOCK
   }
 
   /** A field with a number. Flags are 1 for yes and 0 for no. */
   record Number(
-      String words, Unit unit, Pace pace, String meaning, String unknownWhen, Binder binder)
+      String words,
+      Unit unit,
+      Pace pace,
+      String meaning,
+      String unknownWhen,
+      Binder binder,
+      @Nullable TapeReading fromTape)
       implements Field {
+    Number(String words, Unit unit, Pace pace, String meaning, String unknownWhen, Binder binder) {
+      this(words, unit, pace, meaning, unknownWhen, binder, null);
+    }
+
+    /** What can be read from the tape at any time later; null for whatever the state keeps. */
+    @Override
+    public @Nullable TapeReading fromTape() {
+      return fromTape;
+    }
+
     /** The field made ready for a session. */
     public Reading bind(Session session) {
       return binder.bind(session);
@@ -71,6 +95,13 @@ public sealed interface Field {
   interface Reading {
     /** The value at a moment; NaN when unknown. */
     double at(SymbolState state, long now);
+  }
+
+  /** Reads a number from a moment of the tape. */
+  @FunctionalInterface
+  interface TapeReading {
+    /** The value then; NaN when unknown. */
+    double at(TapeMoment moment);
   }
 
   /** Prepares a number field for one session. */

@@ -13,10 +13,22 @@ public final class FieldCatalogue {
   private static final List<FieldFamily> FAMILIES = new ArrayList<>();
 
   static {
-    List.of(PriceFields.all(), ActivityFields.all(), AverageFields.all(), CharacterFields.all())
+    List.of(
+            PriceFields.all(),
+            RangeFields.all(),
+            ActivityFields.all(),
+            AverageFields.all(),
+            HistoryFields.all(),
+            CharacterFields.all(),
+            HaltFields.all(),
+            NewsFields.all(),
+            WeatherFields.all())
         .forEach(group -> group.forEach(field -> FIELDS.put(field.words(), field)));
     FAMILIES.addAll(ActivityFields.families());
+    FAMILIES.addAll(RangeFields.families());
     FAMILIES.addAll(AverageFields.families());
+    FAMILIES.addAll(HistoryFields.families());
+    FAMILIES.addAll(WeatherFields.families());
   }
 
   /** The members of families that every hit records. */
@@ -64,6 +76,13 @@ public final class FieldCatalogue {
     List<Field> usual = new ArrayList<>(FIELDS.values());
     USUAL_MEMBERS.forEach(words -> exact(words).ifPresent(usual::add));
     return usual;
+  }
+
+  /** An example of each family, by the family's words. */
+  public static Map<String, Field> familyExamples() {
+    Map<String, Field> examples = new LinkedHashMap<>();
+    FAMILIES.forEach(family -> examples.put(family.words(), family.example()));
+    return examples;
   }
 
   /** The words of all fields, with N in families: for completion and messages. */

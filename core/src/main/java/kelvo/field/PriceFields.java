@@ -57,24 +57,12 @@ final class PriceFields {
             "Price less open, over open.",
             NO_OPEN,
             s -> percentOf(s.price(), s.open())),
-        high("day", "regular hours", SymbolState::dayHigh),
-        low("day", "regular hours", SymbolState::dayLow),
-        high("premarket", "04:00 to 09:30", SymbolState::premarketHigh),
-        low("premarket", "04:00 to 09:30", SymbolState::premarketLow),
-        high("session", "the time since 04:00", SymbolState::sessionHigh),
-        low("session", "the time since 04:00", SymbolState::sessionLow),
         number(
-            "day range %",
+            "after-hours change %",
             Unit.PERCENT,
-            "Day high less day low, over day low.",
-            NO_OPEN,
-            s -> percentOf(s.dayHigh(), s.dayLow())),
-        number(
-            "range position",
-            Unit.TIMES,
-            "Where price stands between day low (0) and day high (1).",
-            "the day has no range yet",
-            s -> ratio(s.price() - s.dayLow(), s.dayHigh() - s.dayLow())),
+            "Price less today's official close, over it, from the close on.",
+            "there is no official close yet",
+            s -> percentOf(s.price(), s.officialClose())),
         quoted(
             "spread",
             Unit.PRICE,
@@ -95,16 +83,6 @@ final class PriceFields {
 
   private static boolean twoSided(SymbolState state) {
     return state.bid() > 0 && state.ask() > state.bid();
-  }
-
-  private static Field high(String span, String hours, ToLongFunction<SymbolState> extreme) {
-    return price(
-        span + " high", "Highest eligible print of " + hours + ".", "no such print yet", extreme);
-  }
-
-  private static Field low(String span, String hours, ToLongFunction<SymbolState> extreme) {
-    return price(
-        span + " low", "Lowest eligible print of " + hours + ".", "no such print yet", extreme);
   }
 
   private static Field price(

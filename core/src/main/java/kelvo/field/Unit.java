@@ -16,6 +16,9 @@ public enum Unit {
   FLAG(""),
   WORD("");
 
+  /** A distance to something that is not there, larger than any number. */
+  public static final String CLEAR = "clear";
+
   private final String header;
 
   Unit(String header) {
@@ -31,6 +34,9 @@ public enum Unit {
   public String text(double value) {
     if (Double.isNaN(value)) {
       return "";
+    }
+    if (Double.isInfinite(value)) {
+      return CLEAR;
     }
     return switch (this) {
       case PRICE -> fixed(value, Math.abs(value) < 1 ? 4 : 2);
@@ -59,6 +65,9 @@ public enum Unit {
   public String plain(double value) {
     if (Double.isNaN(value)) {
       return "";
+    }
+    if (Double.isInfinite(value)) {
+      return CLEAR;
     }
     if (this == FLAG) {
       return value == 0 ? "no" : "yes";

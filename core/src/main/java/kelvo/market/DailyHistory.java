@@ -70,6 +70,37 @@ public final class DailyHistory {
     return closes;
   }
 
+  /** Mean of close times volume over the last n sessions, dollars; NaN when there are fewer. */
+  public double averageMoney(int n) {
+    if (n <= 0 || bars.size() < n) {
+      return Double.NaN;
+    }
+    double sum = 0;
+    for (DailyBar bar : bars.subList(bars.size() - n, bars.size())) {
+      sum += Price.dollars(bar.close()) * bar.volume();
+    }
+    return sum / n;
+  }
+
+  /** Highest high of the last n sessions; {@link Price#NONE} when there are fewer. */
+  public long highest(int n) {
+    return n <= 0 || bars.size() < n
+        ? Price.NONE
+        : lastOnes(n).stream().mapToLong(DailyBar::high).max().orElse(Price.NONE);
+  }
+
+  /** Lowest low of the last n sessions; {@link Price#NONE} when there are fewer. */
+  public long lowest(int n) {
+    return n <= 0 || bars.size() < n
+        ? Price.NONE
+        : lastOnes(n).stream().mapToLong(DailyBar::low).min().orElse(Price.NONE);
+  }
+
+  /** The last n bars, or all when there are fewer. */
+  public List<DailyBar> lastOnes(int n) {
+    return bars.subList(Math.max(0, bars.size() - n), bars.size());
+  }
+
   /** Mean volume of the last n sessions, shares; unknown (NaN) when there are fewer. */
   public double averageVolume(int n) {
     if (n <= 0 || bars.size() < n) {

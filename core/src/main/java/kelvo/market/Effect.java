@@ -23,5 +23,23 @@ public final class Effect {
   /** A quote of a security that has traded: it changes the spread and nothing else. */
   public static final int QUOTE = 1 << 12;
 
+  /** Earlier prints were cancelled or corrected: any value may be another, nothing new happened. */
+  public static final int CORRECTED = 1 << 13;
+
+  /** A print that adds to the volume. */
+  public static final int PRINT = 1 << 14;
+
+  /** A print that can set a high or low. */
+  public static final int EXTREME = 1 << 15;
+
+  /** An auction imbalance. */
+  public static final int IMBALANCE = 1 << 16;
+
+  /** How many people talk of it. */
+  public static final int MENTION = 1 << 17;
+
+  /** The open is known for the first time. */
+  public static final int OPENED = 1 << 18;
+
   private Effect() {}
 }

@@ -3,8 +3,11 @@ package kelvo.market;
 /** The kinds of recorded events, in the order in which events of the same time are applied. */
 public enum EventKind {
   STATUS,
+  CORRECTION,
   QUOTE,
   TRADE,
+  IMBALANCE,
+  MENTION,
   NEWS;
 
   private static final EventKind[] ALL = values();

@@ -14,6 +14,12 @@ public final class EventTape {
   /** No event. */
   static final int NONE = -1;
 
+  /** The id of a print that has none. */
+  public static final long NO_ID = 0;
+
+  private static final int CANCEL = 0;
+  private static final int CORRECT = 1;
+
   /** The most securities that a tape can number. */
   public static final int MOST_SECURITIES = 1 << 21;
 
@@ -36,7 +42,9 @@ public final class EventTape {
   /** Place of a print's conditions (16 bits) and shares (48 bits), or of a quote's ask. */
   private static final int HOW_MUCH = 2;
 
-  /** Place of the shares bid for and offered, of state and reason, or of the item's number. */
+  /**
+   * Place of a print's id, the shares bid for and offered, state and reason, or the item's number.
+   */
   private static final int DETAIL = 3;
 
   /** Place of the events before and after of the same security. */
@@ -71,12 +79,22 @@ public final class EventTape {
     Arrays.fill(newestOfSymbol, NONE);
   }
 
-  /** Appends a print: price in {@link Price} units, shares, bits of {@link SaleCondition}. */
+  /** Appends a print that nobody will correct. */
   public void trade(long at, int symbol, long price, long shares, int conditions) {
+    trade(at, symbol, price, shares, conditions, NO_ID);
+  }
+
+  /**
+   * Appends a print: price in {@link Price} units, shares, bits of {@link SaleCondition}.
+   *
+   * @param id by which a correction names it, one of its kind among the security's prints of the
+   *     day; {@link #NO_ID} without one
+   */
+  public void trade(long at, int symbol, long price, long shares, int conditions, long id) {
     if (shares < 0 || shares > MOST_SHARES) {
       throw new IllegalArgumentException("shares must be 0 to " + MOST_SHARES + ": " + shares);
     }
-    append(EventKind.TRADE, at, symbol, price, shares << CONDITION_BITS | conditions, 0);
+    append(EventKind.TRADE, at, symbol, price, shares << CONDITION_BITS | conditions, id);
   }
 
   /** Appends a quote; a side without a price is {@link Price#NONE}. */
@@ -92,6 +110,58 @@ public final class EventTape {
       reasons.add(reason);
     }
     append(EventKind.STATUS, at, symbol, 0, 0, pair(state.ordinal(), index));
+  }
+
+  /**
+   * Appends the cancelling of an earlier print of the security.
+   *
+   * @return whether there is a print of that id; nothing is appended otherwise
+   */
+  public boolean cancel(long at, int symbol, long id) {
+    return correct(at, symbol, id, Price.NONE, 0, CANCEL);
+  }
+
+  /**
+   * Appends the correction of an earlier print of the security.
+   *
+   * @return whether there is a print of that id; nothing is appended otherwise
+   */
+  public boolean correct(long at, int symbol, long id, long price, long shares) {
+    return correct(at, symbol, id, price, shares, CORRECT);
+  }
+
+  private boolean correct(long at, int symbol, long id, long price, long shares, int action) {
+    int print = id == NO_ID ? NONE : printOf(symbol, id);
+    if (print == NONE) {
+      return false;
+    }
+    append(EventKind.CORRECTION, at, symbol, price, shares << CONDITION_BITS, pair(print, action));
+    return true;
+  }
+
+  private int printOf(int symbol, long id) {
+    int i = newestOfSymbol[symbol];
+    while (i != NONE && !(isTrade(i) && at(i, DETAIL) == id)) {
+      i = earlierOfSymbol(i);
+    }
+    return i;
+  }
+
+  /** Appends an auction imbalance: shares paired and not, the price at which they were counted. */
+  public void imbalance(
+      long at, int symbol, boolean buyers, int paired, long shares, long reference) {
+    append(
+        EventKind.IMBALANCE,
+        at,
+        symbol,
+        reference,
+        shares << CONDITION_BITS,
+        pair(paired, buyers ? 1 : 0));
+  }
+
+  /** Appends how many people have talked of the security since the message before. */
+  public void mention(long at, int symbol, long count) {
+    append(EventKind.MENTION, at, symbol, 0, count << CONDITION_BITS, 0);
   }
 
   /**
@@ -172,12 +242,12 @@ public final class EventTape {
     return at(i, TIME);
   }
 
-  /** The price of a print. */
+  /** The price of a print or of its correction, the reference price of an imbalance. */
   public long price(int i) {
     return at(i, WHAT) >>> PRICE_SHIFT;
   }
 
-  /** The shares of a print. */
+  /** The shares of a print, of its correction or of an imbalance; the count of a mention. */
   public long shares(int i) {
     return at(i, HOW_MUCH) >>> CONDITION_BITS;
   }
@@ -215,6 +285,26 @@ public final class EventTape {
   /** The reason of a status event; empty when none was given. */
   public String reason(int i) {
     return reasons.get((int) at(i, DETAIL));
+  }
+
+  /** The print that a correction is about. */
+  int correctedPrint(int i) {
+    return (int) (at(i, DETAIL) >>> Integer.SIZE);
+  }
+
+  /** Whether a correction cancels its print. */
+  boolean isCancel(int i) {
+    return (int) at(i, DETAIL) == CANCEL;
+  }
+
+  /** Whether an imbalance is on the buyers' side. */
+  public boolean buyersWait(int i) {
+    return (int) at(i, DETAIL) == 1;
+  }
+
+  /** The shares that an auction has paired so far. */
+  public int paired(int i) {
+    return (int) (at(i, DETAIL) >>> Integer.SIZE);
   }
 
   /** The number of the news item. */

@@ -11,7 +11,7 @@ import kelvo.time.DayTime;
 public final class MinuteBars {
   private final Session session;
   private final int[] events;
-  private final SymbolState state;
+  private SymbolState state;
   private final List<MinuteBar> closed = new ArrayList<>();
   private int next;
   private long minute = -1;
@@ -20,6 +20,8 @@ public final class MinuteBars {
   private long low;
   private long close;
   private long volume;
+  private double vwap;
+  private double ema9;
 
   /** No bars yet. */
   public MinuteBars(Session session, int security) {
@@ -42,14 +44,23 @@ public final class MinuteBars {
   }
 
   private void take(EventTape tape, int event) {
-    if (tape.kind(event) != EventKind.TRADE) {
-      state.apply(tape, event);
+    if (tape.kind(event) == EventKind.CORRECTION) {
+      closed.clear();
+      minute = -1;
+      open = Price.NONE;
+      state = state.replayed(event, this::after);
+    } else {
+      after(state, state.apply(state.market(), event), event);
+    }
+  }
+
+  private void after(SymbolState then, int effect, int event) {
+    if ((effect & (Effect.PRINT | Effect.EXTREME)) == 0) {
       return;
     }
+    EventTape tape = session.tape();
     long at = tape.time(event);
-    int flags = TapeRules.flags(tape.conditions(event), session.hours().regular(at));
-    boolean counts = (flags & (TapeRules.HIGH_LOW | TapeRules.VOLUME)) != 0;
-    if (counts && at / DayTime.MINUTE > minute) {
+    if (at / DayTime.MINUTE > minute) {
       if (open != Price.NONE) {
         closed.add(bar());
       }
@@ -57,9 +68,11 @@ public final class MinuteBars {
       open = Price.NONE;
       volume = 0;
     }
-    state.apply(tape, event);
-    price(tape.price(event), flags);
-    volume += (flags & TapeRules.VOLUME) != 0 ? tape.shares(event) : 0;
+    int flags = TapeRules.flags(tape.conditions(event), session.hours().regular(at));
+    price(then.correctedPrice(event), flags);
+    volume += (effect & Effect.PRINT) != 0 ? then.correctedShares(event) : 0;
+    vwap = then.vwapAt(minute * DayTime.MINUTE);
+    ema9 = then.ema9();
   }
 
   private void price(long price, int flags) {
@@ -78,14 +91,6 @@ public final class MinuteBars {
   }
 
   private MinuteBar bar() {
-    return new MinuteBar(
-        minute * DayTime.MINUTE,
-        open,
-        high,
-        low,
-        close,
-        volume,
-        state.vwapAt(minute * DayTime.MINUTE),
-        state.ema9());
+    return new MinuteBar(minute * DayTime.MINUTE, open, high, low, close, volume, vwap, ema9);
   }
 }

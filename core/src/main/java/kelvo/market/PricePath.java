@@ -27,16 +27,22 @@ public final class PricePath {
     long[] times = new long[events.length];
     long[] prices = new long[events.length];
     int count = 0;
+    Corrections corrections = Corrections.among(tape, upTo(tape, events, until));
     for (int event : events) {
       long at = tape.time(event);
       if (tape.kind(event) == EventKind.TRADE
           && at <= until
+          && !corrections.cancels(tape, event)
           && (TapeRules.flags(tape.conditions(event), hours.regular(at)) & TapeRules.LAST) != 0) {
         times[count] = at;
-        prices[count++] = tape.price(event);
+        prices[count++] = corrections.price(tape, event);
       }
     }
     return new PricePath(Arrays.copyOf(times, count), Arrays.copyOf(prices, count));
+  }
+
+  private static int[] upTo(EventTape tape, int[] events, long until) {
+    return Arrays.stream(events).filter(event -> tape.time(event) <= until).toArray();
   }
 
   /** The number of prints. */

@@ -2,7 +2,6 @@ package kelvo.market;
 
 import java.util.ArrayList;
 import java.util.List;
-import kelvo.time.DayTime;
 
 /**
  * The newest prints of one security, each held against the quote in force when it was made.
@@ -40,28 +39,24 @@ public record RecentPrints(List<Print> prints, double buyingShare) {
     List<Print> prints = new ArrayList<>();
     long bid = Price.NONE;
     long ask = Price.NONE;
-    double buying = 0;
-    long volume = 0;
-    boolean quoted = false;
-    for (int event : tape.eventsOf(security, tape.countUntil(moment))) {
-      if (tape.kind(event) == EventKind.QUOTE) {
+    int[] events = tape.eventsOf(security, tape.countUntil(moment));
+    Corrections corrections = Corrections.among(tape, events);
+    for (int event : events) {
+      if (tape.isQuote(event)) {
         bid = tape.bid(event);
         ask = tape.ask(event);
-      } else if (tape.kind(event) == EventKind.TRADE) {
-        Place place = place(tape.price(event), bid, ask);
-        prints.add(new Print(tape.time(event), tape.price(event), tape.shares(event), place));
-        boolean counts = (TapeRules.flags(tape.conditions(event), false) & TapeRules.VOLUME) != 0;
-        if (counts && tape.time(event) > moment - DayTime.MINUTE) {
-          volume += tape.shares(event);
-          buying += tape.shares(event) * buyingPart(tape.price(event), bid, ask, place);
-          quoted |= place != Place.NO_QUOTE;
-        }
+      } else if (tape.isTrade(event) && !corrections.cancels(tape, event)) {
+        long price = corrections.price(tape, event);
+        long shares = corrections.shares(tape, event);
+        prints.add(new Print(tape.time(event), price, shares, place(price, bid, ask)));
       }
     }
     List<Print> newest =
         new ArrayList<>(
             prints.subList(Math.max(0, prints.size() - most), prints.size()).reversed());
-    return new RecentPrints(List.copyOf(newest), quoted ? buying / volume : Double.NaN);
+    int last = events.length == 0 ? EventTape.NONE : events[events.length - 1];
+    double buyingShare = new TapeMoment(tape, corrections, last, moment).buyingShare();
+    return new RecentPrints(List.copyOf(newest), buyingShare);
   }
 
   private static Place place(long price, long bid, long ask) {
@@ -69,12 +64,5 @@ public record RecentPrints(List<Print> prints, double buyingShare) {
       return Place.NO_QUOTE;
     }
     return price >= ask ? Place.AT_ASK : price <= bid ? Place.AT_BID : Place.BETWEEN;
-  }
-
-  private static double buyingPart(long price, long bid, long ask, Place place) {
-    if (place == Place.NO_QUOTE || place == Place.BETWEEN && 2 * price >= bid + ask) {
-      return 0.5;
-    }
-    return place == Place.AT_ASK ? 1 : 0;
   }
 }

@@ -1,6 +1,6 @@
 package kelvo.market;
 
-import kelvo.time.DayTime;
+import java.util.Arrays;
 
 /**
  * The part of a security's state that few events touch, kept apart so that what nearly every print
@@ -8,12 +8,18 @@ import kelvo.time.DayTime;
  */
 final class SeldomState {
   final long previousClose;
-  final SlidingVolume lastFiveMinutes = new SlidingVolume(5 * DayTime.MINUTE);
+  private final SlidingVolume lastMinute = new SlidingVolume(SlidingSpan.ONE_MINUTE);
+  private final SlidingVolume lastFiveMinutes = new SlidingVolume(SlidingSpan.FIVE_MINUTES);
 
   /** Money and shares of all prints of the VWAP since 04:00 that are not in regular hours. */
   long unanchoredMoney;
 
   long unanchoredShares;
+
+  /** Money and shares of all prints that the VWAP leaves out. */
+  long excludedMoney;
+
+  long excludedShares;
 
   /** Shares outside regular hours. */
   long outsideVolume;
@@ -28,11 +34,50 @@ final class SeldomState {
   long officialClose;
   long stateSince;
   TradingState tradingState = TradingState.TRADING;
-  long newsAt = Long.MIN_VALUE;
-  int newsItems;
+  int halts;
+  int haltEvent = EventTape.NONE;
+  long[] newsTimes = {};
+  long newsPrice;
+  int imbalance = EventTape.NONE;
+  int[] mentions = {};
+  Corrections corrections = Corrections.NONE;
 
   SeldomState(long previousClose) {
     this.previousClose = previousClose;
+  }
+
+  SlidingVolume window(SlidingSpan span) {
+    return span == SlidingSpan.ONE_MINUTE ? lastMinute : lastFiveMinutes;
+  }
+
+  long newsAt() {
+    long newest = Long.MIN_VALUE;
+    for (long at : newsTimes) {
+      newest = Math.max(newest, at);
+    }
+    return newest;
+  }
+
+  static long[] append(long[] values, long value) {
+    long[] longer = Arrays.copyOf(values, values.length + 1);
+    longer[values.length] = value;
+    return longer;
+  }
+
+  static int[] append(int[] values, int value) {
+    int[] longer = Arrays.copyOf(values, values.length + 1);
+    longer[values.length] = value;
+    return longer;
+  }
+
+  void countUnanchored(long money, long size, boolean inVwap) {
+    if (inVwap) {
+      unanchoredMoney += money;
+      unanchoredShares += size;
+    } else {
+      excludedMoney += money;
+      excludedShares += size;
+    }
   }
 
   void countOutside(long size, boolean beforeOpen) {
@@ -74,9 +119,12 @@ final class SeldomState {
   }
 
   void copyFrom(SeldomState other) {
+    lastMinute.copyFrom(other.lastMinute);
     lastFiveMinutes.copyFrom(other.lastFiveMinutes);
     unanchoredMoney = other.unanchoredMoney;
     unanchoredShares = other.unanchoredShares;
+    excludedMoney = other.excludedMoney;
+    excludedShares = other.excludedShares;
     outsideVolume = other.outsideVolume;
     premarketVolume = other.premarketVolume;
     premarketTrades = other.premarketTrades;
@@ -88,7 +136,12 @@ final class SeldomState {
     officialClose = other.officialClose;
     stateSince = other.stateSince;
     tradingState = other.tradingState;
-    newsAt = other.newsAt;
-    newsItems = other.newsItems;
+    halts = other.halts;
+    haltEvent = other.haltEvent;
+    newsTimes = other.newsTimes;
+    newsPrice = other.newsPrice;
+    imbalance = other.imbalance;
+    mentions = other.mentions;
+    corrections = other.corrections;
   }
 }

@@ -20,6 +20,7 @@ public final class Session {
   private final List<Catalyst> catalysts;
   private final List<KnownEvent> knownEvents;
   private final EventTape tape;
+  private final VolumeHistory volumeHistory;
   private final Map<String, Integer> numbers = new HashMap<>();
 
   /** A session; the tape must number securities as the list does. */
@@ -30,6 +31,17 @@ public final class Session {
       List<Catalyst> catalysts,
       List<KnownEvent> knownEvents,
       EventTape tape) {
+    this(hours, phases, securities, catalysts, knownEvents, tape, VolumeHistory.NONE);
+  }
+
+  private Session(
+      SessionHours hours,
+      Phases phases,
+      List<SecurityFacts> securities,
+      List<Catalyst> catalysts,
+      List<KnownEvent> knownEvents,
+      EventTape tape,
+      VolumeHistory volumeHistory) {
     if (tape.symbolCount() != securities.size()) {
       throw new IllegalArgumentException(
           "the tape has " + tape.symbolCount() + " securities, the list " + securities.size());
@@ -40,6 +52,7 @@ public final class Session {
     this.catalysts = List.copyOf(catalysts);
     this.knownEvents = List.copyOf(knownEvents);
     this.tape = tape;
+    this.volumeHistory = volumeHistory;
     for (int i = 0; i < securities.size(); i++) {
       numbers.put(securities.get(i).symbol(), i);
     }
@@ -67,7 +80,7 @@ public final class Session {
 
   /** The state of a security before its first event on the tape. */
   public SymbolState freshState(int number) {
-    return new SymbolState(number, hours, securities.get(number).previousClose(), tape);
+    return new SymbolState(number, securities.get(number).previousClose(), Market.unseen(this));
   }
 
   /** The number of a symbol. */
@@ -84,6 +97,16 @@ public final class Session {
   /** What is known beforehand to happen today. */
   public List<KnownEvent> knownEvents() {
     return knownEvents;
+  }
+
+  /** How much each security usually trades by a time of day. */
+  public VolumeHistory volumeHistory() {
+    return volumeHistory;
+  }
+
+  /** This session with what is known of earlier sessions' minutes. */
+  public Session with(VolumeHistory history) {
+    return new Session(hours, phases, securities, catalysts, knownEvents, tape, history);
   }
 
   /** The recorded events. */

@@ -17,48 +17,48 @@ final class SlidingVolume {
   /**
    * An empty window.
    *
-   * @param span its length in nanoseconds
+   * @param span its length
    */
-  SlidingVolume(long span) {
-    this.span = span;
+  SlidingVolume(SlidingSpan span) {
+    this.span = span.nanos();
   }
 
   /** Shares in the window that ends now. Moments must not go back. */
-  long shares(EventTape tape, int lastEvent, long now) {
-    moveTo(tape, lastEvent, now);
+  long shares(EventTape tape, Corrections corrections, int lastEvent, long now) {
+    moveTo(tape, corrections, lastEvent, now);
     return shares;
   }
 
   /** Prints in the window that ends now. */
-  int trades(EventTape tape, int lastEvent, long now) {
-    moveTo(tape, lastEvent, now);
+  int trades(EventTape tape, Corrections corrections, int lastEvent, long now) {
+    moveTo(tape, corrections, lastEvent, now);
     return count;
   }
 
   /** When the oldest print in the window leaves it; Long.MAX_VALUE when it is empty. */
-  long nextChange(EventTape tape, int lastEvent, long now) {
-    moveTo(tape, lastEvent, now);
+  long nextChange(EventTape tape, Corrections corrections, int lastEvent, long now) {
+    moveTo(tape, corrections, lastEvent, now);
     long first = Long.MAX_VALUE;
     if (count > 0) {
       for (int i = oldest; i != NONE && first == Long.MAX_VALUE; i = tape.laterOfSymbol(i)) {
-        first = counts(tape, i) && tape.time(i) > now - span ? tape.time(i) : first;
+        first = counts(tape, corrections, i) && tape.time(i) > now - span ? tape.time(i) : first;
       }
     }
     return first == Long.MAX_VALUE ? first : first + span - tape.mostLateness();
   }
 
-  private void moveTo(EventTape tape, int lastEvent, long now) {
+  private void moveTo(EventTape tape, Corrections corrections, int lastEvent, long now) {
     boolean far = newest == NONE || tape.time(newest) <= now - span;
     if (far || tape.mostLateness() > 0) {
-      lookBack(tape, lastEvent, now);
+      lookBack(tape, corrections, lastEvent, now);
       return;
     }
     while (newest != lastEvent) {
       newest = tape.laterOfSymbol(newest);
-      take(tape, newest, 1);
+      take(tape, corrections, newest, 1);
     }
     while (oldest != NONE && tape.time(oldest) <= now - span) {
-      take(tape, oldest, -1);
+      take(tape, corrections, oldest, -1);
       oldest = oldest == newest ? NONE : tape.laterOfSymbol(oldest);
     }
     if (oldest == NONE) {
@@ -67,7 +67,7 @@ final class SlidingVolume {
   }
 
   /** Adds up from the newest event backward; late prints may stand behind newer ones. */
-  private void lookBack(EventTape tape, int lastEvent, long now) {
+  private void lookBack(EventTape tape, Corrections corrections, int lastEvent, long now) {
     count = 0;
     shares = 0;
     oldest = NONE;
@@ -78,20 +78,22 @@ final class SlidingVolume {
       newest = newest == NONE ? i : newest;
       oldest = i;
       if (tape.time(i) > now - span) {
-        take(tape, i, 1);
+        take(tape, corrections, i, 1);
       }
     }
   }
 
-  private void take(EventTape tape, int event, int sign) {
-    if (counts(tape, event)) {
+  private void take(EventTape tape, Corrections corrections, int event, int sign) {
+    if (counts(tape, corrections, event)) {
       count += sign;
-      shares += sign * tape.shares(event);
+      shares += sign * corrections.shares(tape, event);
     }
   }
 
-  private static boolean counts(EventTape tape, int event) {
-    return tape.kind(event) == EventKind.TRADE && TapeRules.addsVolume(tape.conditions(event));
+  private static boolean counts(EventTape tape, Corrections corrections, int event) {
+    return tape.isTrade(event)
+        && TapeRules.addsVolume(tape.conditions(event))
+        && !corrections.cancels(tape, event);
   }
 
   /** Makes this window the same as another of the same span. */

@@ -1,5 +1,7 @@
 package kelvo.market;
 
+import java.util.Arrays;
+import java.util.List;
 import kelvo.time.DayTime;
 import kelvo.time.SessionHours;
 
@@ -8,29 +10,27 @@ import kelvo.time.SessionHours;
  * Prices are {@link Price} units, sizes shares, times {@link DayTime}. Owned by one thread.
  */
 public final class SymbolState {
-  private static final int EMA_SPAN = 9;
   private static final int NO_MINUTE = -1;
-  private static final EventTape NO_TAPE = new EventTape(0);
 
   private final int id;
-  private final SessionHours hours;
-  private final EventTape tape;
+  private final Market market;
   private final SeldomState seldom;
-  private final Crossing vwapCrossing = new Crossing();
-  private final MinuteAverage ema9 = new MinuteAverage(EMA_SPAN);
+  private final Crossing vwapCrossing;
+  private final MinuteState minutes;
 
   // What nearly every print touches stands here, in as few lines of memory as it needs; whatever
   // can be found from it or on the tape is not kept at all.
   private long lastPrice;
   private long lastPriceAt;
-  private long volume;
-  private long dollarVolume;
   private long anchoredMoney;
   private long anchoredShares;
   private long dayHigh;
   private long dayLow;
+  private long largestPrint;
+  private long largestMoney;
   private int trades;
   private int minute = NO_MINUTE;
+  private int printMinute = NO_MINUTE;
   private int lastEvent = EventTape.NONE;
   private int lastQuote = EventTape.NONE;
   private byte vwapSide;
@@ -38,33 +38,59 @@ public final class SymbolState {
   private boolean regularBegan;
 
   /**
-   * A security before its first event, with a tape that stays empty: for asking about what is known
-   * before the session.
+   * A security before its first event.
    *
    * @param id its number in the session's list
    * @param previousClose split-adjusted close of the session before; {@link Price#NONE} when
    *     unknown
    */
-  public SymbolState(int id, SessionHours hours, long previousClose) {
-    this(id, hours, previousClose, NO_TAPE);
+  SymbolState(int id, long previousClose, Market market) {
+    this(id, market, new SeldomState(previousClose), new MinuteState(), new Crossing());
   }
 
-  /** A security before its first event on a tape. */
-  public SymbolState(int id, SessionHours hours, long previousClose, EventTape tape) {
+  private SymbolState(
+      int id, Market market, SeldomState seldom, MinuteState minutes, Crossing vwapCrossing) {
     this.id = id;
-    this.hours = hours;
-    this.tape = tape;
-    seldom = new SeldomState(previousClose);
+    this.market = market;
+    this.seldom = seldom;
+    this.minutes = minutes;
+    this.vwapCrossing = vwapCrossing;
   }
 
   /**
-   * Applies an event of this state's tape and returns the {@link Effect} bits of what changed. The
-   * caller names the tape so that reading the event need not wait for this state to come near.
+   * All securities of a market before its first event. What prints touch is made in one go, so that
+   * it lies together in memory.
    */
-  public int apply(EventTape from, int event) {
+  static List<SymbolState> all(Market market) {
+    int count = market.session().securities().size();
+    SeldomState[] seldom = new SeldomState[count];
+    MinuteState[] minutes = new MinuteState[count];
+    Crossing[] crossings = new Crossing[count];
+    SymbolState[] states = new SymbolState[count];
+    for (int i = 0; i < count; i++) {
+      seldom[i] = new SeldomState(market.session().security(i).previousClose());
+    }
+    Arrays.setAll(minutes, i -> new MinuteState());
+    Arrays.setAll(crossings, i -> new Crossing());
+    Arrays.setAll(states, i -> new SymbolState(i, market, seldom[i], minutes[i], crossings[i]));
+    return List.of(states);
+  }
+
+  /**
+   * Applies an event of this state's market and returns the {@link Effect} bits of what changed.
+   * The caller names the market so that reading the event need not wait for this state to come
+   * near.
+   */
+  public int apply(Market in, int event) {
+    EventTape from = in.tape();
     if (from.isTrade(event)) {
       int effect =
-          trade(from.time(event), from.price(event), from.shares(event), from.conditions(event));
+          trade(
+              in.hours(),
+              from.time(event),
+              from.price(event),
+              from.shares(event),
+              from.conditions(event));
       lastEvent = event;
       return effect;
     }
@@ -73,21 +99,87 @@ public final class SymbolState {
       lastQuote = event;
       return hasTraded() ? Effect.QUOTE : 0;
     }
-    return from.kind(event) == EventKind.STATUS
-        ? status(from.time(event), from.state(event))
-        : news(from.time(event));
+    return rare(event);
   }
 
-  private int trade(long at, long tradePrice, long size, int conditions) {
-    int flags = TapeRules.flags(conditions, hours.regular(at));
-    if ((flags & (TapeRules.SETS_OPEN | TapeRules.SETS_CLOSE)) != 0) {
-      official(flags, tradePrice);
+  private int rare(int event) {
+    EventTape from = market.tape();
+    return switch (from.kind(event)) {
+      case TRADE, QUOTE -> throw new IllegalStateException("event " + event + " is not rare");
+      case STATUS -> status(event);
+      case CORRECTION -> correct(event);
+      case IMBALANCE -> {
+        seldom.imbalance = event;
+        yield Effect.IMBALANCE;
+      }
+      case MENTION -> {
+        seldom.mentions = SeldomState.append(seldom.mentions, event);
+        yield Effect.MENTION;
+      }
+      case NEWS -> news(from.time(event));
+    };
+  }
+
+  /** Plays all events of this security again, with what has become of its prints since. */
+  private int correct(int event) {
+    copyFrom(replayed(event, (state, effect, replayedEvent) -> {}));
+    return Effect.CORRECTED | Effect.PRICE;
+  }
+
+  /** Hears of each event of a security that is played again. */
+  @FunctionalInterface
+  public interface Replayed {
+    /** The state after an event, and what the event did. */
+    void after(SymbolState state, int effect, int event);
+  }
+
+  /** This security after all its events up to one, each print as it stands corrected by then. */
+  public SymbolState replayed(int lastOne, Replayed each) {
+    EventTape from = market.tape();
+    int[] events = from.eventsOf(id, lastOne + 1);
+    SymbolState fresh = new SymbolState(id, seldom.previousClose, market);
+    fresh.seldom.corrections = Corrections.among(from, events);
+    for (int event : events) {
+      each.after(fresh, fresh.replay(event), event);
     }
+    return fresh;
+  }
+
+  private int replay(int event) {
+    EventTape from = market.tape();
+    Corrections corrections = seldom.corrections;
+    if (!from.isTrade(event)) {
+      if (from.kind(event) != EventKind.CORRECTION) {
+        return apply(market, event);
+      }
+      lastEvent = event;
+      return 0;
+    }
+    lastEvent = event;
+    return corrections.cancels(from, event)
+        ? 0
+        : trade(
+            market.hours(),
+            from.time(event),
+            corrections.price(from, event),
+            corrections.shares(from, event),
+            from.conditions(event));
+  }
+
+  private int trade(SessionHours hours, long at, long tradePrice, long size, int conditions) {
+    int flags = TapeRules.flags(conditions, hours.regular(at));
+    int effect =
+        (flags & (TapeRules.SETS_OPEN | TapeRules.SETS_CLOSE)) != 0
+            ? official(flags, tradePrice)
+            : 0;
     boolean regular = (flags & TapeRules.REGULAR) != 0;
     if ((flags & TapeRules.VOLUME) != 0) {
       count(at, tradePrice * size, size, regular, (flags & TapeRules.VWAP) != 0);
+      effect |= Effect.PRINT;
     }
-    int effect = (flags & TapeRules.HIGH_LOW) != 0 ? extremes(at, tradePrice, regular) : 0;
+    if ((flags & TapeRules.HIGH_LOW) != 0) {
+      effect |= Effect.EXTREME | extremes(at, tradePrice, regular);
+    }
     boolean last =
         (flags & TapeRules.LAST) != 0
             || ((flags & TapeRules.LAST_WHEN_FIRST) != 0 && lastPrice == Price.NONE);
@@ -99,19 +191,29 @@ public final class SymbolState {
     return minute != NO_MINUTE;
   }
 
-  private void official(int flags, long tradePrice) {
-    if ((flags & TapeRules.SETS_OPEN) != 0) {
-      seldom.open = tradePrice;
-      opened = true;
-    } else {
+  private int official(int flags, long tradePrice) {
+    if ((flags & TapeRules.SETS_OPEN) == 0) {
       seldom.officialClose = tradePrice;
+      return 0;
     }
+    int effect = opened ? 0 : Effect.OPENED;
+    seldom.open = tradePrice;
+    opened = true;
+    return effect;
   }
 
   private void count(long at, long money, long size, boolean regular, boolean inVwap) {
-    volume += size;
     trades++;
-    dollarVolume += money;
+    if (size > largestPrint) {
+      largestPrint = size;
+    }
+    if (money > largestMoney) {
+      largestMoney = money;
+    }
+    int ofMinute = (int) (at / DayTime.MINUTE);
+    if (ofMinute != printMinute) {
+      printMinute = minutes.printIn(ofMinute);
+    }
     if (!regular) {
       seldom.countOutside(size, at < SessionHours.OPEN);
     } else if (!regularBegan) {
@@ -120,9 +222,8 @@ public final class SymbolState {
     if (inVwap && regular == regularBegan) {
       anchoredMoney += money;
       anchoredShares += size;
-    } else if (inVwap) {
-      seldom.unanchoredMoney += money;
-      seldom.unanchoredShares += size;
+    } else {
+      seldom.countUnanchored(money, size, inVwap);
     }
   }
 
@@ -172,13 +273,14 @@ public final class SymbolState {
     if (regular && !opened) {
       seldom.open = tradePrice;
       opened = true;
+      effect |= Effect.OPENED;
     }
     return effect | crossVwap(at, tradePrice);
   }
 
   private void beginMinute(int next) {
     if (hasTraded()) {
-      ema9.close(Price.dollars(lastPrice));
+      minutes.close(Price.dollars(lastPrice));
     }
     minute = next;
   }
@@ -217,22 +319,27 @@ public final class SymbolState {
     return regularBegan ? anchoredMoney : 0;
   }
 
-  private int status(long at, TradingState state) {
+  private int status(int event) {
     TradingState before = seldom.tradingState;
+    TradingState state = market.tape().state(event);
     seldom.tradingState = state;
     if (state == before) {
       return 0;
     }
-    seldom.stateSince = at;
+    seldom.stateSince = market.tape().time(event);
     if (before == TradingState.TRADING) {
+      seldom.halts++;
+      seldom.haltEvent = event;
       return Effect.HALTED;
     }
     return state == TradingState.TRADING ? Effect.RESUMED : 0;
   }
 
   private int news(long at) {
-    seldom.newsAt = Math.max(seldom.newsAt, at);
-    seldom.newsItems++;
+    if (at >= seldom.newsAt()) {
+      seldom.newsPrice = price();
+    }
+    seldom.newsTimes = SeldomState.append(seldom.newsTimes, at);
     return Effect.NEWS;
   }
 
@@ -240,29 +347,35 @@ public final class SymbolState {
   public void copyFrom(SymbolState other) {
     lastPrice = other.lastPrice;
     lastPriceAt = other.lastPriceAt;
-    volume = other.volume;
-    dollarVolume = other.dollarVolume;
     anchoredMoney = other.anchoredMoney;
     anchoredShares = other.anchoredShares;
     dayHigh = other.dayHigh;
     dayLow = other.dayLow;
+    largestPrint = other.largestPrint;
+    largestMoney = other.largestMoney;
     trades = other.trades;
     minute = other.minute;
+    printMinute = other.printMinute;
     lastEvent = other.lastEvent;
     lastQuote = other.lastQuote;
     vwapSide = other.vwapSide;
     opened = other.opened;
     regularBegan = other.regularBegan;
     vwapCrossing.copyFrom(other.vwapCrossing);
-    ema9.copyFrom(other.ema9);
+    minutes.copyFrom(other.minutes);
     seldom.copyFrom(other.seldom);
   }
 
-  /** A copy that shares nothing with this state but the tape. */
+  /** A copy that shares nothing with this state but the market.tape(). */
   public SymbolState copy() {
-    SymbolState copy = new SymbolState(id, hours, seldom.previousClose, tape);
+    SymbolState copy = new SymbolState(id, seldom.previousClose, market);
     copy.copyFrom(this);
     return copy;
+  }
+
+  /** The whole market around it. */
+  public Market market() {
+    return market;
   }
 
   /** The number of the security in the session's list. */
@@ -299,7 +412,9 @@ public final class SymbolState {
 
   /** When the price came about; 0 when it is the previous close. */
   public long priceAt() {
-    return lastPrice != Price.NONE ? lastPriceAt : quoteGivesPrice() ? tape.time(lastQuote) : 0;
+    return lastPrice != Price.NONE
+        ? lastPriceAt
+        : quoteGivesPrice() ? market.tape().time(lastQuote) : 0;
   }
 
   /** The latest eligible print; {@link Price#NONE} before the first. */
@@ -354,27 +469,27 @@ public final class SymbolState {
 
   /** Best bid; {@link Price#NONE} without one. */
   public long bid() {
-    return lastQuote == EventTape.NONE ? Price.NONE : tape.bid(lastQuote);
+    return lastQuote == EventTape.NONE ? Price.NONE : market.tape().bid(lastQuote);
   }
 
   /** Best ask; {@link Price#NONE} without one. */
   public long ask() {
-    return lastQuote == EventTape.NONE ? Price.NONE : tape.ask(lastQuote);
+    return lastQuote == EventTape.NONE ? Price.NONE : market.tape().ask(lastQuote);
   }
 
   /** Shares at the bid. */
   public int bidShares() {
-    return lastQuote == EventTape.NONE ? 0 : tape.bidShares(lastQuote);
+    return lastQuote == EventTape.NONE ? 0 : market.tape().bidShares(lastQuote);
   }
 
   /** Shares at the ask. */
   public int askShares() {
-    return lastQuote == EventTape.NONE ? 0 : tape.askShares(lastQuote);
+    return lastQuote == EventTape.NONE ? 0 : market.tape().askShares(lastQuote);
   }
 
   /** Shares since 04:00. */
   public long volume() {
-    return volume;
+    return seldom.excludedShares + sharesFromFour();
   }
 
   /** Shares before 09:30. */
@@ -384,7 +499,7 @@ public final class SymbolState {
 
   /** Shares in regular hours. */
   public long regularVolume() {
-    return volume - seldom.outsideVolume;
+    return volume() - seldom.outsideVolume;
   }
 
   /** Prints since 04:00. */
@@ -399,22 +514,72 @@ public final class SymbolState {
 
   /** Money since 04:00 in {@link Price} units. */
   public long dollarVolume() {
-    return dollarVolume;
+    return seldom.excludedMoney + moneyFromFour();
   }
 
-  /** Shares in (now - 5 min, now]. Moments must not go back. */
-  public long sharesInFiveMinutes(long now) {
-    return seldom.lastFiveMinutes.shares(tape, lastEvent, now);
+  /** The newest event that this state holds; {@link EventTape#NONE} before the first. */
+  int lastEvent() {
+    return lastEvent;
   }
 
-  /** Prints in (now - 5 min, now]. */
-  public int tradesInFiveMinutes(long now) {
-    return seldom.lastFiveMinutes.trades(tape, lastEvent, now);
+  /** What has become of earlier prints. */
+  Corrections corrections() {
+    return seldom.corrections;
   }
 
-  /** When the next print leaves the last five minutes, or before; Long.MAX_VALUE without any. */
-  public long nextWindowChange(long now) {
-    return seldom.lastFiveMinutes.nextChange(tape, lastEvent, now);
+  /** Whether a print was cancelled. */
+  boolean cancels(int print) {
+    return seldom.corrections.cancels(market.tape(), print);
+  }
+
+  /** The price of a print, as it stands corrected. */
+  public long correctedPrice(int print) {
+    return seldom.corrections.price(market.tape(), print);
+  }
+
+  /** The shares of a print, as it stands corrected. */
+  public long correctedShares(int print) {
+    return seldom.corrections.shares(market.tape(), print);
+  }
+
+  /** Shares after the close, extended hours only. */
+  public long afterHoursVolume() {
+    return seldom.outsideVolume - seldom.premarketVolume;
+  }
+
+  /** Shares of the largest print so far. */
+  public long largestPrint() {
+    return largestPrint;
+  }
+
+  /** Money of the most expensive print so far, {@link Price} units. */
+  public long largestMoney() {
+    return largestMoney;
+  }
+
+  /** How many of the last 30 minutes, the running one included, carry no print. */
+  public int idleMinutes(long now) {
+    return minutes.idleAt((int) (now / DayTime.MINUTE));
+  }
+
+  /** Shares in (now - span, now]. Moments must not go back. */
+  public long shares(SlidingSpan span, long now) {
+    return seldom.window(span).shares(market.tape(), seldom.corrections, lastEvent, now);
+  }
+
+  /** Prints in (now - span, now]. */
+  public int trades(SlidingSpan span, long now) {
+    return seldom.window(span).trades(market.tape(), seldom.corrections, lastEvent, now);
+  }
+
+  /** When the next print leaves a sliding span, or before; Long.MAX_VALUE without any. */
+  public long nextChange(SlidingSpan span, long now) {
+    return seldom.window(span).nextChange(market.tape(), seldom.corrections, lastEvent, now);
+  }
+
+  /** This moment of the tape, to be read later. */
+  public TapeMoment moment(long now) {
+    return new TapeMoment(market.tape(), seldom.corrections, lastEvent, now);
   }
 
   /**
@@ -442,7 +607,7 @@ public final class SymbolState {
    * The 9-bar exponential average of minute closes, the running minute included; NaN before 9 bars.
    */
   public double ema9() {
-    return !hasTraded() ? Double.NaN : ema9.with(Price.dollars(lastPrice));
+    return !hasTraded() ? Double.NaN : minutes.ema9With(Price.dollars(lastPrice));
   }
 
   /** Whether the security trades. */
@@ -455,13 +620,62 @@ public final class SymbolState {
     return seldom.stateSince;
   }
 
+  /** How often it was halted today. */
+  public int halts() {
+    return seldom.halts;
+  }
+
+  /** The reason of the newest halt, as the exchange gave it; empty without one. */
+  public String haltReason() {
+    return seldom.haltEvent == EventTape.NONE ? "" : market.tape().reason(seldom.haltEvent);
+  }
+
   /** When the newest item arrived; Long.MIN_VALUE before any, negative on an earlier day. */
   public long newsAt() {
-    return seldom.newsAt;
+    return seldom.newsAt();
   }
 
   /** Items so far. */
   public int newsItems() {
-    return seldom.newsItems;
+    return seldom.newsTimes.length;
+  }
+
+  /** Items in (now - span, now]. */
+  public int newsItems(long span, long now) {
+    int count = 0;
+    for (long at : seldom.newsTimes) {
+      count += at > now - span && at <= now ? 1 : 0;
+    }
+    return count;
+  }
+
+  /** The price at the newest item; {@link Price#NONE} without one. */
+  public long newsPrice() {
+    return seldom.newsPrice;
+  }
+
+  /** The shares of the newest auction imbalance, above 0 for buyers; 0 without one. */
+  public long imbalance() {
+    int event = seldom.imbalance;
+    return event == EventTape.NONE
+        ? 0
+        : market.tape().shares(event) * (market.tape().buyersWait(event) ? 1 : -1);
+  }
+
+  /** How many people talked of it in (now - span, now]. */
+  public long mentions(long span, long now) {
+    long count = 0;
+    for (int event : seldom.mentions) {
+      count +=
+          market.tape().time(event) > now - span && market.tape().time(event) <= now
+              ? market.tape().shares(event)
+              : 0;
+    }
+    return count;
+  }
+
+  /** Whether anybody has counted mentions of it today. */
+  public boolean mentioned() {
+    return seldom.mentions.length > 0;
   }
 }

@@ -6,13 +6,13 @@ import java.util.regex.Pattern;
 import kelvo.field.Unit;
 
 /** Numbers as traders write them: 20M, $1.50, 4%, 5x, 10m. */
-final class Amounts {
+public final class Amounts {
   private static final Pattern AMOUNT =
       Pattern.compile("(\\$?)(-?(?:\\d+(?:\\.\\d*)?|\\.\\d+))\\s*(k|m|b|h|d|x|%)?(?:\\s+shares)?");
 
   private Amounts() {}
 
-  static OptionalDouble parse(String text, Unit unit) {
+  public static OptionalDouble parse(String text, Unit unit) {
     if (unit == Unit.FLAG) {
       return switch (text) {
         case "yes" -> OptionalDouble.of(1);
@@ -51,7 +51,7 @@ final class Amounts {
     };
   }
 
-  static String example(Unit unit) {
+  public static String example(Unit unit) {
     return switch (unit) {
       case PRICE -> "a price such as $2.50";
       case PERCENT -> "a per cent such as 4%";

@@ -2,20 +2,36 @@ package kelvo.scan;
 
 import java.util.Arrays;
 import java.util.List;
+import java.util.Objects;
 import kelvo.field.Field;
+import kelvo.market.TapeMoment;
+import org.jspecify.annotations.Nullable;
 
 /**
- * Values of number fields at one moment, in the order of their list. Immutable; the list is shared
+ * Values of number fields at one moment, in the order of their list. Immutable: what the tape tells
+ * is read from it when first asked for, by any thread, and is always the same. The list is shared
  * by all values of a session.
  */
 public final class FieldValues {
   private final List<Field.Number> fields;
-  private final double[] values;
+  private final double[] fixed;
+  private final double[] live;
+  private final @Nullable TapeMoment moment;
+  private volatile double @Nullable [] fromTape;
 
-  /** Takes over the array, which nobody else may change. */
-  public FieldValues(List<Field.Number> fields, double[] values) {
+  /**
+   * Takes over the arrays, which nobody else may change.
+   *
+   * @param fixed the values of the first fields, which may be shared
+   * @param live the values of the next ones
+   * @param moment tells the rest
+   */
+  public FieldValues(
+      List<Field.Number> fields, double[] fixed, double[] live, @Nullable TapeMoment moment) {
     this.fields = fields;
-    this.values = values;
+    this.fixed = fixed;
+    this.live = live;
+    this.moment = moment;
   }
 
   /** The fields, in order. */
@@ -25,14 +41,33 @@ public final class FieldValues {
 
   /** The value of the field at a place; NaN when unknown. */
   public double at(int place) {
-    return values[place];
+    if (place < fixed.length) {
+      return fixed[place];
+    }
+    int after = place - fixed.length;
+    return after < live.length ? live[after] : fromTape()[after - live.length];
+  }
+
+  private double[] fromTape() {
+    double[] known = fromTape;
+    if (known == null) {
+      int first = fixed.length + live.length;
+      double[] read = new double[fields.size() - first];
+      for (int i = 0; i < read.length; i++) {
+        Field.TapeReading reading = Objects.requireNonNull(fields.get(first + i).fromTape());
+        read[i] = moment == null ? Double.NaN : reading.at(moment);
+      }
+      fromTape = read;
+      known = read;
+    }
+    return known;
   }
 
   /** The value of the field of these words; NaN when unknown or not recorded. */
   public double of(String words) {
-    for (int i = 0; i < values.length; i++) {
+    for (int i = 0; i < fields.size(); i++) {
       if (fields.get(i).words().equals(words)) {
-        return values[i];
+        return at(i);
       }
     }
     return Double.NaN;
@@ -40,16 +75,19 @@ public final class FieldValues {
 
   @Override
   public boolean equals(Object other) {
-    return other instanceof FieldValues that && Arrays.equals(values, that.values);
+    return other instanceof FieldValues that
+        && Arrays.equals(fixed, that.fixed)
+        && Arrays.equals(live, that.live)
+        && Arrays.equals(fromTape(), that.fromTape());
   }
 
   @Override
   public int hashCode() {
-    return Arrays.hashCode(values);
+    return 31 * Arrays.hashCode(fixed) + Arrays.hashCode(live);
   }
 
   @Override
   public String toString() {
-    return Arrays.toString(values);
+    return Arrays.toString(fixed) + Arrays.toString(live) + Arrays.toString(fromTape());
   }
 }

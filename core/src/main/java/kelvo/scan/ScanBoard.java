@@ -1,9 +1,12 @@
 package kelvo.scan;
 
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import kelvo.field.Field;
 import kelvo.market.Session;
+import kelvo.market.SlidingSpan;
 import kelvo.market.SymbolState;
 import kelvo.trigger.Trigger;
 
@@ -28,9 +31,12 @@ public final class ScanBoard {
   private final long[] inside;
   private final long[] awaiting;
 
-  private final long[] byTrigger = new long[Trigger.values().length];
+  private final Map<Trigger, Long> byTrigger = new HashMap<>();
   private final long edges;
-  private final long windowed;
+  private final long lastMinute;
+  private final long lastFiveMinutes;
+  private final long clocked;
+  private final long passing;
   private final long timed;
   private final long quoted;
   private long open;
@@ -52,12 +58,15 @@ public final class ScanBoard {
         eligible[i] |= checks[k].eligible(i) ? 1L << k : 0;
       }
       for (Trigger trigger : checks[k].scan().triggers()) {
-        byTrigger[trigger.ordinal()] |= 1L << k;
+        byTrigger.merge(trigger, 1L << k, (x, y) -> x | y);
       }
     }
     awake = eligible.clone();
-    edges = byTrigger[Trigger.ENTERS.ordinal()] | byTrigger[Trigger.LEAVES.ordinal()];
-    windowed = dependingOn(Field.Pace.WINDOW) & edges;
+    edges = listening(Trigger.ENTERS) | listening(Trigger.LEAVES);
+    lastMinute = dependingOn(Field.Pace.LAST_MINUTE) & edges;
+    lastFiveMinutes = dependingOn(Field.Pace.LAST_FIVE_MINUTES) & edges;
+    clocked = (dependingOn(Field.Pace.CLOCK) | dependingOn(Field.Pace.FALLING)) & edges;
+    passing = lastMinute | lastFiveMinutes | clocked;
     timed = dependingOn(Field.Pace.MINUTES) & edges;
     quoted = dependingOn(Field.Pace.QUOTES) & edges;
   }
@@ -85,9 +94,19 @@ public final class ScanBoard {
     return edges;
   }
 
-  /** Those among them whose answer changes when a sliding window runs out. */
-  public long windowed() {
-    return windowed;
+  /** Those among them whose answer may change as time passes without an event. */
+  public long passing() {
+    return passing;
+  }
+
+  /** Those among them whose answer may change at any second. */
+  public long clocked() {
+    return clocked;
+  }
+
+  /** Those among them whose answer may change when a print leaves a sliding window. */
+  public long windowed(SlidingSpan span) {
+    return span == SlidingSpan.ONE_MINUTE ? lastMinute : lastFiveMinutes;
   }
 
   /** Those among them whose answer changes with the minutes. */
@@ -111,7 +130,7 @@ public final class ScanBoard {
 
   /** The scans that listen to a trigger. */
   public long listening(Trigger trigger) {
-    return byTrigger[trigger.ordinal()];
+    return byTrigger.getOrDefault(trigger, 0L);
   }
 
   /**
@@ -155,12 +174,12 @@ public final class ScanBoard {
         waits |= 1L << k;
       } else {
         int blocker = blockers[id * checks.length + k] - 1;
-        waits |= checks[k].isWindowed(blocker) ? 1L << k : 0;
+        waits |= checks[k].mayPassWithTime(blocker) ? 1L << k : 0;
         awake[id] &= state.newsItems() == 0 && checks[k].isTimed(blocker) ? ~(1L << k) : -1L;
       }
     }
     inside[id] = after;
-    awaiting[id] = waits & windowed;
+    awaiting[id] = waits & passing;
     return before ^ after;
   }
 
@@ -173,12 +192,17 @@ public final class ScanBoard {
   }
 
   /**
-   * Whether a sliding window that runs out could change an answer about a security: it is inside a
-   * scan that depends on one, or kept out by a rule that does. Any other rule that keeps it out
-   * goes on doing so until its next event.
+   * The scans whose answer about a security may change as time passes: it is inside one that
+   * depends on time, or kept out by a rule that does. Any other rule that keeps it out goes on
+   * doing so until its next event.
    */
-  public boolean awaitsWindow(int security) {
-    return awaiting[security] != 0;
+  public long awaiting(int security) {
+    return awaiting[security];
+  }
+
+  /** Whether some of the given scans could ever let a security through. */
+  public boolean couldFit(int security, long scans) {
+    return (scans & eligible[security]) != 0;
   }
 
   /** Those of the given scans whose rules a security fits now, in an open window. */
@@ -219,7 +243,7 @@ public final class ScanBoard {
   public void restore(long[] insideThen, long moment) {
     System.arraycopy(insideThen, 0, inside, 0, inside.length);
     System.arraycopy(eligible, 0, awake, 0, awake.length);
-    Arrays.fill(awaiting, windowed);
+    Arrays.fill(awaiting, passing);
     openAt(moment);
   }
 }

@@ -21,7 +21,7 @@ public final class ScanCheck {
   private final RuleCheck[] live;
   private final RuleCheck[][] anyOf;
   private final boolean[][] anySettled;
-  private final boolean[] windowed;
+  private final boolean[] passing;
   private final boolean[] timed;
 
   /** Prepares a scan. */
@@ -47,15 +47,14 @@ public final class ScanCheck {
     for (int g = 0; g < anyOf.length; g++) {
       prepareGroup(g, scan.anyOf().get(g), session);
     }
-    windowed = new boolean[live.length + anyOf.length];
+    passing = new boolean[live.length + anyOf.length];
     timed = new boolean[live.length];
     for (int i = 0; i < live.length; i++) {
-      windowed[i] = paces(live[i].rule()).contains(Field.Pace.WINDOW);
+      passing[i] = mayPassWithTime(live[i].rule());
       timed[i] = live[i].rule().field().pace() == Field.Pace.MINUTES;
     }
     for (int g = 0; g < anyOf.length; g++) {
-      windowed[live.length + g] =
-          scan.anyOf().get(g).stream().anyMatch(r -> paces(r).contains(Field.Pace.WINDOW));
+      passing[live.length + g] = scan.anyOf().get(g).stream().anyMatch(ScanCheck::mayPassWithTime);
     }
   }
 
@@ -166,9 +165,25 @@ public final class ScanCheck {
         : !groupHolds(place - live.length, state, now, phase);
   }
 
-  /** Whether the rule at a place given by {@link #firstFailing} depends on a sliding window. */
-  boolean isWindowed(int place) {
-    return place >= 0 && windowed[place];
+  /** Whether the rule at a place given by {@link #firstFailing} may hold later without an event. */
+  boolean mayPassWithTime(int place) {
+    return place >= 0 && passing[place];
+  }
+
+  /** A value that time can only lower never reaches a bound from below by itself. */
+  private static boolean mayPassWithTime(Rule rule) {
+    boolean upward = rule.relation() == Relation.AT_LEAST || rule.relation() == Relation.ABOVE;
+    boolean fixedBound = rule.steps().stream().allMatch(s -> s.bound() instanceof Bound.Amount);
+    if (rule.field().pace() == Field.Pace.FALLING && upward && fixedBound) {
+      return false;
+    }
+    return paces(rule).stream()
+        .anyMatch(
+            p ->
+                switch (p) {
+                  case LAST_MINUTE, LAST_FIVE_MINUTES, FALLING, CLOCK -> true;
+                  case FIXED, EVENTS, QUOTES, MINUTES -> false;
+                });
   }
 
   /**

@@ -63,7 +63,7 @@ public final class WhyNot {
       for (; second <= tape.time(event); second += DayTime.SECOND) {
         ask(second);
       }
-      state.apply(tape, event);
+      state.apply(state.market(), event);
       ask(Math.max(tape.time(event), DayTime.FIRST));
     }
     for (; second <= moment; second += DayTime.SECOND) {

@@ -1,35 +1,78 @@
 package kelvo.trigger;
 
 import java.util.List;
-import java.util.Locale;
+import java.util.Objects;
 import kelvo.market.Effect;
+import org.jspecify.annotations.Nullable;
 
-/** A kind of event that a scan can wait for. */
-public enum Trigger {
-  ENTERS("enters scan", 0, 0),
-  LEAVES("leaves scan", 0, 0),
-  NEW_HIGH_OF_DAY("new high of day", Effect.DAY_HIGH, 1),
-  NEW_LOW_OF_DAY("new low of day", Effect.DAY_LOW, -1),
-  NEW_HIGH_OF_PREMARKET("new high of premarket", Effect.PREMARKET_HIGH, 1),
-  NEW_LOW_OF_PREMARKET("new low of premarket", Effect.PREMARKET_LOW, -1),
-  NEW_HIGH_OF_SESSION("new high of session", Effect.SESSION_HIGH, 1),
-  NEW_LOW_OF_SESSION("new low of session", Effect.SESSION_LOW, -1),
-  RISES_THROUGH_VWAP("rises through vwap", Effect.ROSE_THROUGH_VWAP, 1),
-  FALLS_THROUGH_VWAP("falls through vwap", Effect.FELL_THROUGH_VWAP, -1),
-  HALT("halt", Effect.HALTED, 0),
-  RESUME("resume", Effect.RESUMED, 0),
-  NEWS("news", Effect.NEWS, 0),
-  RISES_THROUGH_LEVEL("rises through level", 0, 1),
-  FALLS_THROUGH_LEVEL("falls through level", 0, -1);
+/**
+ * An event that a scan can wait for, with its parameters. Two triggers of the same words are the
+ * same.
+ */
+public final class Trigger {
+  public static final Trigger ENTERS = plain("enters scan", 0, 0, "The rules begin to hold.");
+  public static final Trigger LEAVES = plain("leaves scan", 0, 0, "The rules cease to hold.");
+  public static final Trigger NEW_HIGH_OF_DAY =
+      plain("new high of day", Effect.DAY_HIGH, 1, extreme("regular hours"));
+  public static final Trigger NEW_LOW_OF_DAY =
+      plain("new low of day", Effect.DAY_LOW, -1, extreme("regular hours"));
+  public static final Trigger NEW_HIGH_OF_PREMARKET =
+      plain("new high of premarket", Effect.PREMARKET_HIGH, 1, extreme("04:00 to 09:30"));
+  public static final Trigger NEW_LOW_OF_PREMARKET =
+      plain("new low of premarket", Effect.PREMARKET_LOW, -1, extreme("04:00 to 09:30"));
+  public static final Trigger NEW_HIGH_OF_SESSION =
+      plain("new high of session", Effect.SESSION_HIGH, 1, extreme("the time since 04:00"));
+  public static final Trigger NEW_LOW_OF_SESSION =
+      plain("new low of session", Effect.SESSION_LOW, -1, extreme("the time since 04:00"));
+  public static final Trigger RISES_THROUGH_VWAP =
+      plain("rises through vwap", Effect.ROSE_THROUGH_VWAP, 1, through("vwap", "above"));
+  public static final Trigger FALLS_THROUGH_VWAP =
+      plain("falls through vwap", Effect.FELL_THROUGH_VWAP, -1, through("vwap", "below"));
+  public static final Trigger HALT = plain("halt", Effect.HALTED, 0, "Trading is halted.");
+  public static final Trigger RESUME = plain("resume", Effect.RESUMED, 0, "Trading resumes.");
+  public static final Trigger NEWS =
+      plain("news", Effect.NEWS, 0, "An item arrives that names the security.");
+  public static final Trigger RISES_THROUGH_LEVEL =
+      plain("rises through level", 0, 1, through("a level set by hand", "above"));
+  public static final Trigger FALLS_THROUGH_LEVEL =
+      plain("falls through level", 0, -1, through("a level set by hand", "below"));
 
   private final String words;
+  private final String meaning;
   private final int effect;
   private final int direction;
+  private final Detector.@Nullable Maker detector;
 
-  Trigger(String words, int effect, int direction) {
+  private Trigger(
+      String words, String meaning, int effect, int direction, Detector.@Nullable Maker detector) {
     this.words = words;
+    this.meaning = meaning;
     this.effect = effect;
     this.direction = direction;
+    this.detector = detector;
+  }
+
+  private static Trigger plain(String words, int effect, int direction, String meaning) {
+    return new Trigger(words, meaning, effect, direction, null);
+  }
+
+  /** A trigger that something watches for, event by event. */
+  static Trigger detected(String words, int direction, String meaning, Detector.Maker detector) {
+    return new Trigger(words, meaning, 0, direction, detector);
+  }
+
+  private static String extreme(String hours) {
+    return "An eligible print passes the extreme of "
+        + hours
+        + " so far; the first print of the span is none.";
+  }
+
+  private static String through(String line, String side) {
+    return "Price passes "
+        + line
+        + " to "
+        + side
+        + "; once more only after it was 0.1% away or a minute has passed.";
   }
 
   /** The trigger as written in scan files and shown in the stream. */
@@ -37,7 +80,14 @@ public enum Trigger {
     return words;
   }
 
-  /** The {@link Effect} bit that fires it; 0 for those that the scan or a level fires. */
+  /** When it fires, in one sentence. */
+  public String meaning() {
+    return meaning;
+  }
+
+  /**
+   * The {@link Effect} bit that fires it; 0 for those that the scan, a level or a detector fires.
+   */
   public int effect() {
     return effect;
   }
@@ -47,25 +97,32 @@ public enum Trigger {
     return direction;
   }
 
+  /** What watches for it; null when nothing needs to. */
+  public Detector.@Nullable Maker detector() {
+    return detector;
+  }
+
   /**
    * The triggers of a phrase; "level passed" stands for both directions.
    *
    * @throws IllegalArgumentException when there is none of that name
    */
   public static List<Trigger> parse(String phrase) {
-    String wanted = phrase.strip().toLowerCase(Locale.ROOT);
-    if (wanted.equals("level passed")) {
-      return List.of(RISES_THROUGH_LEVEL, FALLS_THROUGH_LEVEL);
-    }
-    for (Trigger trigger : values()) {
-      if (trigger.words.equals(wanted)) {
-        return List.of(trigger);
-      }
-    }
-    throw new IllegalArgumentException(
-        "no trigger is called \""
-            + phrase
-            + "\"; there are: "
-            + String.join(", ", java.util.Arrays.stream(values()).map(Trigger::words).toList()));
+    return TriggerCatalogue.parse(phrase);
+  }
+
+  @Override
+  public boolean equals(Object other) {
+    return other instanceof Trigger that && words.equals(that.words);
+  }
+
+  @Override
+  public int hashCode() {
+    return Objects.hash(words);
+  }
+
+  @Override
+  public String toString() {
+    return words;
   }
 }

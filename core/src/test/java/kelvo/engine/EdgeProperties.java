@@ -4,7 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import kelvo.market.EventTape;
+import kelvo.market.Market;
 import kelvo.market.Session;
 import kelvo.market.SymbolState;
 import kelvo.scan.Hit;
@@ -27,6 +29,11 @@ class EdgeProperties {
           both("quiet", "volume 5m at most 9K", "trades at least 20"),
           both("news", "minutes since news between 2 and 9", "volume 5m at least 12K"),
           both("no news", "minutes since news at least 3 or unknown", "spread % at most 0.3%"),
+          both("idle", "idle minutes 30 between 1 and 12", "buying share 1m at least 40%"),
+          both("minute", "volume 1m at least 4K", "trades 1m at most 9"),
+          both("market", "market share up at least 40%", "trades 5m at least 4"),
+          both("relative", "relative volume at least 0.9x"),
+          both("not relative", "relative volume at most 0.8x", "volume burst at least 0.5x"),
           both("schedule", "volume at least 400K opening, 1M midday", "change % above 0%"));
 
   private static Scan both(String name, String... rules) {
@@ -53,7 +60,8 @@ class EdgeProperties {
   /** The definition, written down as plainly as it can be. */
   private static final class AskEverything {
     private final Session session;
-    private final SymbolState[] states = new SymbolState[SECURITIES];
+    private final Market market;
+    private final List<SymbolState> states;
     private final List<ScanCheck> checks;
     private final boolean[][] inside = new boolean[SCANS.size()][SECURITIES];
     private final List<Edge> edges = new ArrayList<>();
@@ -61,9 +69,8 @@ class EdgeProperties {
     AskEverything(Session session) {
       this.session = session;
       checks = SCANS.stream().map(s -> new ScanCheck(s, session)).toList();
-      for (int i = 0; i < SECURITIES; i++) {
-        states[i] = session.freshState(i);
-      }
+      market = Market.of(session);
+      states = market.states();
     }
 
     List<Edge> edges() {
@@ -74,7 +81,9 @@ class EdgeProperties {
           ask(i, second);
         }
         for (; event < tape.size() && tape.time(event) < second + DayTime.SECOND; event++) {
-          states[tape.symbol(event)].apply(tape, event);
+          SymbolState state = states.get(tape.symbol(event));
+          state.apply(market, event);
+          Objects.requireNonNull(market.gauge()).priced(state.id(), state.lastPrice());
           ask(tape.symbol(event), tape.time(event));
         }
       }
@@ -83,7 +92,8 @@ class EdgeProperties {
 
     private void ask(int security, long now) {
       for (int k = 0; k < checks.size(); k++) {
-        boolean holds = checks.get(k).holds(states[security], now, session.phases().indexAt(now));
+        boolean holds =
+            checks.get(k).holds(states.get(security), now, session.phases().indexAt(now));
         if (holds != inside[k][security]) {
           inside[k][security] = holds;
           edges.add(new Edge(now, SCANS.get(k).name(), security, holds));

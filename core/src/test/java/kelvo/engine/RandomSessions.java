@@ -6,7 +6,9 @@ import kelvo.market.EventTape;
 import kelvo.market.SaleCondition;
 import kelvo.market.Session;
 import kelvo.market.TradingState;
+import kelvo.market.VolumeHistory;
 import kelvo.time.DayTime;
+import org.jspecify.annotations.Nullable;
 
 /** Sessions of random prints, quotes, halts and news, for properties. */
 final class RandomSessions {
@@ -17,26 +19,43 @@ final class RandomSessions {
     SplittableRandom random = new SplittableRandom(seed);
     long[] prices = new long[securities];
     Arrays.fill(prices, 100_000);
-    return TestSessions.of(
-        securities,
-        tape -> {
-          for (int i = 0; i < events; i++) {
-            long at =
-                DayTime.FIRST
-                    + (DayTime.LAST - DayTime.FIRST) / events * i
-                    + random.nextLong(DayTime.MILLISECOND);
-            event(tape, at, random, prices);
-          }
-        });
+    Session session =
+        TestSessions.of(
+            securities,
+            tape -> {
+              for (int i = 0; i < events; i++) {
+                long at =
+                    DayTime.FIRST
+                        + (DayTime.LAST - DayTime.FIRST) / events * i
+                        + random.nextLong(DayTime.MILLISECOND);
+                event(tape, at, random, prices, i + 1);
+              }
+            });
+    return session.with(
+        VolumeHistory.of(securities, VolumeHistory.SESSIONS, i -> usual(i, events)));
   }
 
-  private static void event(EventTape tape, long at, SplittableRandom random, long[] prices) {
+  /** Every other minute trades a little more than a session does here; one security is unknown. */
+  private static long @Nullable [] usual(int security, int events) {
+    long[] minutes = new long[960];
+    for (int m = 0; m < minutes.length; m += 2) {
+      minutes[m] = VolumeHistory.SESSIONS * events / 4L;
+    }
+    return security == 0 ? null : minutes;
+  }
+
+  private static void event(
+      EventTape tape, long at, SplittableRandom random, long[] prices, long id) {
     int security = random.nextInt(prices.length);
     int draw = random.nextInt(2_000);
     if (draw == 0) {
       tape.news(at, security, 0);
     } else if (draw == 1) {
       tape.status(at, security, TradingState.values()[random.nextInt(3)], "T1");
+    } else if (draw < 8) {
+      tape.cancel(at, security, id - random.nextInt(200));
+    } else if (draw < 14) {
+      tape.correct(at, security, id - random.nextInt(200), prices[security] + 500, 40);
     } else if (draw < 600) {
       long half = 100L * (1 + random.nextInt(3));
       tape.quote(at, security, prices[security] - half, 100, prices[security] + half, 100);
@@ -44,7 +63,7 @@ final class RandomSessions {
       prices[security] = Math.max(5_000, prices[security] + (random.nextInt(11) - 5) * 20);
       int conditions =
           random.nextInt(9) == 0 ? SaleCondition.ODD_LOT.bit() : SaleCondition.REGULAR.bit();
-      tape.trade(at, security, prices[security], 1 + random.nextInt(3_000), conditions);
+      tape.trade(at, security, prices[security], 1 + random.nextInt(3_000), conditions, id);
     }
   }
 }

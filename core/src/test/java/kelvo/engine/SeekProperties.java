@@ -11,6 +11,7 @@ import kelvo.scan.Matches;
 import kelvo.scan.Scan;
 import kelvo.time.DayTime;
 import kelvo.trigger.Trigger;
+import kelvo.trigger.TriggerCatalogue;
 import kelvo.watch.Level;
 import kelvo.watch.LevelKind;
 import net.jqwik.api.ForAll;
@@ -31,6 +32,10 @@ class SeekProperties {
           TestSessions.scan("highs", List.of(Trigger.NEW_HIGH_OF_DAY), "trades at least 100"),
           TestSessions.scan(
               "news", List.of(), "minutes since news between 2 and 9", "volume at least 1K"),
+          TestSessions.scan(
+              "everything",
+              TriggerCatalogue.all().stream().filter(t -> t.detector() != null).toList(),
+              "trades 5m at least 5"),
           TestSessions.scan(
               "vwap",
               List.of(Trigger.RISES_THROUGH_VWAP, Trigger.HALT),
@@ -61,7 +66,7 @@ class SeekProperties {
 
   private static void assertSameStates(
       Session session, MarketEngine dragged, MarketEngine played, long moment) {
-    List<Field.Number> fields = MarketEngine.recordedFields();
+    List<Field.Number> fields = HitFields.recorded();
     for (Field.Number field : fields) {
       Field.Reading reading = field.bind(session);
       for (int i = 0; i < SECURITIES; i++) {

@@ -2,11 +2,9 @@ package kelvo.market;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import kelvo.time.DayTime;
-import kelvo.time.SessionHours;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.IntRange;
@@ -29,29 +27,27 @@ class SlidingVolumeProperties {
   }
 
   private static void compare(List<Integer> steps, int mostLate) {
-    EventTape tape = new EventTape(2);
-    SymbolState state =
-        new SymbolState(0, SessionHours.full(LocalDate.of(2031, 3, 12)), 100_000, tape);
+    TapedSymbol taped = new TapedSymbol(100_000);
+    SymbolState state = taped.state();
     List<long[]> prints = new ArrayList<>();
     long now = DayTime.of(10, 0);
     for (int i = 0; i < steps.size(); i++) {
       now += steps.get(i) * DayTime.SECOND;
       long at =
           mostLate > 0 && i % 3 == 2 ? now - steps.get(i) * mostLate / 90 * DayTime.SECOND : now;
-      tape.trade(at, 1, 100_000, 777, SaleCondition.REGULAR.bit());
-      tape.quote(at, 0, 99_000, 100, 101_000, 100);
-      state.apply(tape, tape.size() - 1);
-      tape.trade(at, 0, 100_000, i + 1, SaleCondition.REGULAR.bit());
-      state.apply(tape, tape.size() - 1);
+      taped.quote(at, 99_000, 100, 101_000, 100);
+      taped.trade(at, 100_000, i + 1, SaleCondition.REGULAR.bit());
       prints.add(new long[] {at, i + 1});
       long moment = now;
       if (steps.get(i) % 4 != 0) {
         List<long[]> inside =
             prints.stream().filter(p -> p[0] > moment - SPAN && p[0] <= moment).toList();
-        assertThat(state.sharesInFiveMinutes(now))
+        assertThat(state.shares(SlidingSpan.FIVE_MINUTES, now))
             .isEqualTo(inside.stream().mapToLong(p -> p[1]).sum());
-        assertThat(state.copy().tradesInFiveMinutes(now)).isEqualTo(inside.size());
-        assertThat(state.nextWindowChange(now))
+        assertThat(state.moment(now).shares(SlidingSpan.FIVE_MINUTES))
+            .isEqualTo(state.shares(SlidingSpan.FIVE_MINUTES, now));
+        assertThat(state.copy().trades(SlidingSpan.FIVE_MINUTES, now)).isEqualTo(inside.size());
+        assertThat(state.nextChange(SlidingSpan.FIVE_MINUTES, now))
             .isLessThanOrEqualTo(
                 inside.stream().mapToLong(p -> p[0] + SPAN).min().orElse(Long.MAX_VALUE));
       }

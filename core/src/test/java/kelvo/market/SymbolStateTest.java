@@ -129,9 +129,10 @@ class SymbolStateTest {
 
   @Test
   void haltAndResumeAreToldOnce() {
-    assertThat(taped.status(at("10:00:00"), TradingState.HALTED)).isEqualTo(Effect.HALTED);
-    assertThat(taped.status(at("10:04:00"), TradingState.QUOTING)).isZero();
-    assertThat(taped.status(at("10:05:00"), TradingState.TRADING)).isEqualTo(Effect.RESUMED);
+    assertThat(taped.status(at("10:00:00"), TradingState.HALTED, "LUDP")).isEqualTo(Effect.HALTED);
+    assertThat(taped.status(at("10:04:00"), TradingState.QUOTING, "LUDP")).isZero();
+    assertThat(taped.status(at("10:05:00"), TradingState.TRADING, "LUDP"))
+        .isEqualTo(Effect.RESUMED);
   }
 
   @Test

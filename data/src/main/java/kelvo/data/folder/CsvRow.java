@@ -7,6 +7,7 @@ import java.time.OffsetDateTime;
 import java.time.ZonedDateTime;
 import java.util.HashMap;
 import java.util.Map;
+import kelvo.market.EventTape;
 import kelvo.market.Price;
 import kelvo.time.DayTime;
 import org.jspecify.annotations.Nullable;
@@ -65,6 +66,10 @@ final class CsvRow extends AbstractBaseCsvCallbackHandler<CsvRow> {
       }
     }
     return -1;
+  }
+
+  java.util.List<String> columnNames() {
+    return java.util.List.of(columns);
   }
 
   int columnCount() {
@@ -143,17 +148,23 @@ final class CsvRow extends AbstractBaseCsvCallbackHandler<CsvRow> {
   /** A price above 0 in {@link Price} units. */
   long price(int column) {
     long units = decimal(column, 4, "a price above 0 with at most four decimals");
-    if (units <= 0) {
-      throw bad(column, "a price above 0 with at most four decimals");
+    if (units <= 0 || units > EventTape.GREATEST_PRICE) {
+      throw bad(column, "a price above 0 and below 100 million with at most four decimals");
     }
     return units;
   }
 
   /** A price, or {@link Price#NONE} when the field is empty or 0. */
   long priceOrNone(int column) {
-    return isEmpty(column)
-        ? Price.NONE
-        : decimal(column, 4, "a price with at most four decimals, or nothing");
+    if (isEmpty(column)) {
+      return Price.NONE;
+    }
+    String expected = "a price below 100 million with at most four decimals, or nothing";
+    long units = decimal(column, 4, expected);
+    if (units > EventTape.GREATEST_PRICE) {
+      throw bad(column, expected);
+    }
+    return units;
   }
 
   /** Money of either sign in {@link Price} units; 0 when empty. */
@@ -163,7 +174,11 @@ final class CsvRow extends AbstractBaseCsvCallbackHandler<CsvRow> {
 
   /** A whole number, 0 or above. */
   long count(int column) {
-    return decimal(column, 0, "a whole number, 0 or above");
+    long count = decimal(column, 0, "a whole number, 0 or above");
+    if (count > EventTape.MOST_SHARES) {
+      throw bad(column, "a whole number up to " + EventTape.MOST_SHARES);
+    }
+    return count;
   }
 
   /** A number; NaN when empty. */

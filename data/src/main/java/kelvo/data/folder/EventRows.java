@@ -12,7 +12,7 @@ import kelvo.market.EventTape;
  * <p>Order: by seq where every file has it; else by time, then kind, then line.
  */
 final class EventRows {
-  /** Writes one row to the tape. */
+  /** Writes one row to the tape; throws IllegalArgumentException when the tape cannot take it. */
   interface Writer {
     void write(EventTape tape, EventRows rows, int row);
   }
@@ -26,6 +26,13 @@ final class EventRows {
   long[] seconds = new long[1024];
   int[] thirds = new int[1024];
   int[] fourths = new int[1024];
+
+  /** Ids of prints and the prints that corrections name; only where the file has them. */
+  long[] ids = {};
+
+  /** The lines of a file whose rows can still be refused by the tape. */
+  long[] lines = {};
+
   boolean hasSeq = true;
 
   EventRows(Writer writer) {
@@ -44,6 +51,26 @@ final class EventRows {
     seconds[size] = b;
     thirds[size] = c;
     fourths[size++] = d;
+  }
+
+  /** Gives the newest row the id of its print. */
+  void id(long id) {
+    if (ids.length < times.length) {
+      ids = Arrays.copyOf(ids, times.length);
+    }
+    ids[size - 1] = id;
+  }
+
+  /** Remembers the line of the newest row. */
+  void line(long line) {
+    if (lines.length < times.length) {
+      lines = Arrays.copyOf(lines, times.length);
+    }
+    lines[size - 1] = line;
+  }
+
+  long idOf(int row) {
+    return row < ids.length ? ids[row] : EventTape.NO_ID;
   }
 
   private void grow(int capacity) {

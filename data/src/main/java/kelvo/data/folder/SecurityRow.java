@@ -1,5 +1,9 @@
 package kelvo.data.folder;
 
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
 import java.util.function.Consumer;
 import kelvo.market.Security;
 import kelvo.market.SecurityKind;
@@ -8,6 +12,21 @@ import org.jspecify.annotations.Nullable;
 /** Reads the rows of the securities file. */
 final class SecurityRow {
   private SecurityRow() {}
+
+  private static final Set<String> KNOWN =
+      Set.of(
+          "symbol",
+          "name",
+          "mic",
+          "cfi",
+          "sector",
+          "industry",
+          "country",
+          "shares_outstanding",
+          "float",
+          "float_as_of",
+          "shortable",
+          "benchmark");
 
   static CsvFile.RowReader of(CsvRow header, Consumer<Security> taker) {
     int symbol = header.column("symbol");
@@ -22,6 +41,7 @@ final class SecurityRow {
     int asOf = header.column("float_as_of");
     int shortable = header.column("shortable");
     int benchmark = header.column("benchmark");
+    List<String> further = header.columnNames().stream().filter(c -> !KNOWN.contains(c)).toList();
     return row ->
         taker.accept(
             new Security(
@@ -36,7 +56,19 @@ final class SecurityRow {
                 row.number(floatShares),
                 row.isEmpty(asOf) ? null : row.date(asOf),
                 yesOrNo(row, shortable),
-                Boolean.TRUE.equals(yesOrNo(row, benchmark))));
+                Boolean.TRUE.equals(yesOrNo(row, benchmark)),
+                extra(row, further)));
+  }
+
+  private static Map<String, String> extra(CsvRow row, List<String> further) {
+    Map<String, String> extra = new HashMap<>();
+    for (String column : further) {
+      String text = row.word(row.column(column));
+      if (!text.isEmpty()) {
+        extra.put(column, text);
+      }
+    }
+    return extra;
   }
 
   private static @Nullable Boolean yesOrNo(CsvRow row, int column) {

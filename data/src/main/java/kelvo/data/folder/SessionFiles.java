@@ -12,7 +12,7 @@ import kelvo.market.SaleCondition;
 import kelvo.market.TradingState;
 import kelvo.news.Catalyst;
 
-/** Reads the files of one session: trades, quotes, status. */
+/** Reads the files of one session: trades, corrections, quotes, status, imbalances and mentions. */
 final class SessionFiles {
   private final Path folder;
   private final LocalDate date;
@@ -36,7 +36,15 @@ final class SessionFiles {
   EventTape read(List<Catalyst> catalysts) {
     CompletableFuture<EventRows> quotes = CompletableFuture.supplyAsync(this::quotes);
     EventRows trades = trades();
-    List<EventRows> files = List.of(status(), quotes.join(), trades, news(catalysts));
+    List<EventRows> files =
+        List.of(
+            status(),
+            corrections(),
+            quotes.join(),
+            trades,
+            imbalances(),
+            mentions(),
+            news(catalysts));
     return EventRows.merge(files.stream().filter(f -> f.size > 0).toList(), numbers.size());
   }
 
@@ -44,7 +52,8 @@ final class SessionFiles {
     EventRows rows =
         new EventRows(
             (tape, r, i) ->
-                tape.trade(r.times[i], r.symbols[i], r.firsts[i], r.seconds[i], r.thirds[i]));
+                tape.trade(
+                    r.times[i], r.symbols[i], r.firsts[i], r.seconds[i], r.thirds[i], r.idOf(i)));
     Map<String, Integer> sets = new HashMap<>();
     read(
         "trades",
@@ -55,15 +64,133 @@ final class SessionFiles {
           int price = header.column("price");
           int size = header.column("size");
           int conditions = header.column("conditions");
+          int id = header.column("id");
+          int seq = header.column("seq");
+          return row -> {
+            rows.add(
+                seq(row, seq),
+                row.time(time, date),
+                number(row, symbol),
+                row.price(price),
+                row.count(size),
+                conditions(row, conditions, sets),
+                0);
+            if (!row.isEmpty(id)) {
+              rows.id(PrintIds.of(row.text(id)));
+            }
+          };
+        });
+    return rows;
+  }
+
+  private EventRows corrections() {
+    EventRows rows = new EventRows(this::correct);
+    read(
+        "corrections",
+        List.of("time", "symbol", "id", "action", "price", "size"),
+        header -> {
+          int time = header.column("time");
+          int symbol = header.column("symbol");
+          int id = header.column("id");
+          int action = header.column("action");
+          int price = header.column("price");
+          int size = header.column("size");
+          int seq = header.column("seq");
+          return row -> {
+            boolean cancel = row.text(action).equals("cancel");
+            if (!cancel && !row.text(action).equals("correct")) {
+              throw row.bad(action, "cancel or correct");
+            }
+            rows.add(
+                seq(row, seq),
+                row.time(time, date),
+                number(row, symbol),
+                cancel ? 0 : row.price(price),
+                cancel ? 0 : row.count(size),
+                cancel ? 1 : 0,
+                0);
+            rows.id(PrintIds.of(row.text(id)));
+            rows.line(row.line());
+          };
+        });
+    return rows;
+  }
+
+  private void correct(EventTape tape, EventRows r, int i) {
+    boolean known =
+        r.thirds[i] == 1
+            ? tape.cancel(r.times[i], r.symbols[i], r.ids[i])
+            : tape.correct(r.times[i], r.symbols[i], r.ids[i], r.firsts[i], r.seconds[i]);
+    if (!known) {
+      faults.add(
+          new Fault(
+              "sessions/" + date + "/corrections",
+              r.lines[i],
+              "id",
+              "the id of an earlier print of the security",
+              "an unknown id"));
+    }
+  }
+
+  private EventRows imbalances() {
+    EventRows rows =
+        new EventRows(
+            (tape, r, i) ->
+                tape.imbalance(
+                    r.times[i],
+                    r.symbols[i],
+                    r.fourths[i] == 1,
+                    r.thirds[i],
+                    r.seconds[i],
+                    r.firsts[i]));
+    read(
+        "imbalance",
+        List.of("time", "symbol", "side", "paired", "imbalance", "reference"),
+        header -> {
+          int time = header.column("time");
+          int symbol = header.column("symbol");
+          int side = header.column("side");
+          int paired = header.column("paired");
+          int imbalance = header.column("imbalance");
+          int reference = header.column("reference");
+          int seq = header.column("seq");
+          return row -> {
+            boolean buyers = row.text(side).equals("buy");
+            if (!buyers && !row.text(side).equals("sell")) {
+              throw row.bad(side, "buy or sell");
+            }
+            rows.add(
+                seq(row, seq),
+                row.time(time, date),
+                number(row, symbol),
+                row.price(reference),
+                row.count(imbalance),
+                shares(row, paired),
+                buyers ? 1 : 0);
+          };
+        });
+    return rows;
+  }
+
+  private EventRows mentions() {
+    EventRows rows =
+        new EventRows((tape, r, i) -> tape.mention(r.times[i], r.symbols[i], r.firsts[i]));
+    read(
+        "mentions",
+        List.of("time", "symbol", "count"),
+        header -> {
+          int time = header.column("time");
+          int symbol = header.column("symbol");
+          int count = header.column("count");
           int seq = header.column("seq");
           return row ->
               rows.add(
                   seq(row, seq),
                   row.time(time, date),
                   number(row, symbol),
-                  row.price(price),
-                  row.count(size),
-                  conditions(row, conditions, sets),
+                  row.count(count),
+                  0,
+                  0,
                   0);
         });
     return rows;

@@ -2,6 +2,7 @@ package kelvo.data.ledger;
 
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import kelvo.field.Unit;
 import kelvo.scan.FieldValues;
 
 /** Writes a hit's fields as one JSON object, field by field; unknown ones are left out. */
@@ -13,8 +14,12 @@ final class FieldValuesJson {
   static String write(FieldValues values) {
     ObjectNode object = JSON.createObjectNode();
     for (int i = 0; i < values.fields().size(); i++) {
-      if (!Double.isNaN(values.at(i))) {
-        object.put(values.fields().get(i).words(), values.at(i));
+      double value = values.at(i);
+      String words = values.fields().get(i).words();
+      if (Double.isInfinite(value)) {
+        object.put(words, Unit.CLEAR);
+      } else if (!Double.isNaN(value)) {
+        object.put(words, value);
       }
     }
     return object.toString();

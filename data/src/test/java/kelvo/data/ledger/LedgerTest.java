@@ -138,7 +138,8 @@ class LedgerTest {
 
     public static void main(String[] args) {
       FieldValues values =
-          new FieldValues(List.of(FieldCatalogue.number("price")), new double[] {8.2});
+          new FieldValues(
+              List.of(FieldCatalogue.number("price")), new double[0], new double[] {8.2}, null);
       Ledger ledger = Ledger.open(Path.of(args[0]));
       for (int i = 0; true; i++) {
         ledger.add(

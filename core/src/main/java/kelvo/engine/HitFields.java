@@ -1,0 +1,79 @@
+package kelvo.engine;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import kelvo.field.Field;
+import kelvo.field.FieldCatalogue;
+import kelvo.market.Session;
+import kelvo.market.SymbolState;
+import kelvo.scan.FieldValues;
+
+/**
+ * Takes down every field's value for a hit. Fields that stay the same all session are taken once a
+ * security and shared by its hits; those that the tape can tell at any time are left to whoever
+ * reads them first. Owned by one thread.
+ */
+public final class HitFields {
+  private static final int FIXED = 0;
+  private static final int LIVE = 1;
+  private static final int TAPE = 2;
+
+  private final List<Field.Number> recorded;
+  private final Field.Reading[] fixed;
+  private final Field.Reading[] live;
+  private final double[][] fixedOfSecurity;
+
+  HitFields(Session session) {
+    recorded = recorded();
+    fixed = readings(session, FIXED);
+    live = readings(session, LIVE);
+    fixedOfSecurity = new double[session.securities().size()][];
+  }
+
+  /**
+   * The number fields whose values every hit keeps: those that cannot change first, those that the
+   * tape tells last.
+   */
+  public static List<Field.Number> recorded() {
+    List<Field.Number> fields = new ArrayList<>();
+    for (Field field : FieldCatalogue.usual()) {
+      if (field instanceof Field.Number number) {
+        fields.add(number);
+      }
+    }
+    fields.sort(Comparator.comparingInt(HitFields::group));
+    return List.copyOf(fields);
+  }
+
+  private static int group(Field.Number field) {
+    if (field.fromTape() != null) {
+      return TAPE;
+    }
+    return field.pace() == Field.Pace.FIXED ? FIXED : LIVE;
+  }
+
+  private Field.Reading[] readings(Session session, int group) {
+    return recorded.stream()
+        .filter(f -> group(f) == group)
+        .map(f -> f.bind(session))
+        .toArray(Field.Reading[]::new);
+  }
+
+  FieldValues of(SymbolState state, long now) {
+    double[] known = fixedOfSecurity[state.id()];
+    if (known == null) {
+      known = values(fixed, state, now);
+      fixedOfSecurity[state.id()] = known;
+    }
+    return new FieldValues(recorded, known, values(live, state, now), state.moment(now));
+  }
+
+  private static double[] values(Field.Reading[] readings, SymbolState state, long now) {
+    double[] values = new double[readings.length];
+    for (int i = 0; i < values.length; i++) {
+      values[i] = readings[i].at(state, now);
+    }
+    return values;
+  }
+}

@@ -1,0 +1,145 @@
+package kelvo.field;
+
+import java.util.List;
+import java.util.function.ToDoubleFunction;
+import kelvo.market.DailyBar;
+import kelvo.market.DailyCoil;
+import kelvo.market.DailyHistory;
+import kelvo.market.PastSessions;
+import kelvo.market.Price;
+
+/** How a security has behaved in earlier sessions. */
+final class HistoryFields {
+  private static final String NO_RUNS = "no session of the last 250 ran 10%";
+  private static final double USUAL_RISE = 35;
+
+  private HistoryFields() {}
+
+  static List<Field> all() {
+    return List.of(
+        past(
+            "give-back",
+            Unit.PERCENT,
+            "Median part of the day's gain returned by the close, over the last 250 sessions whose high was at least 10% over the previous close.",
+            NO_RUNS,
+            PastSessions::giveBack),
+        past(
+            "give-back sessions",
+            Unit.COUNT,
+            "How many of the last 250 sessions had a high at least 10% over the previous close.",
+            "never",
+            PastSessions::runs),
+        past(
+            "give-back over half",
+            Unit.COUNT,
+            "How many of those sessions returned half of the gain or more.",
+            "never",
+            PastSessions::halfReturned),
+        past(
+            "flat days",
+            Unit.COUNT,
+            "Sessions in a row, ending yesterday, with a range of at most 2% and at most half of the volume that was usual before.",
+            "never",
+            PastSessions::flatDays),
+        dayTwo(USUAL_RISE, "day-two record"),
+        dayTwoSessions(USUAL_RISE, "day-two sessions"),
+        ActivityFields.fixed(
+            "prior-day change %",
+            Unit.PERCENT,
+            "Change of the session before.",
+            "there are fewer than two sessions",
+            f -> priorDayChange(f.history())),
+        ActivityFields.fixed(
+            "prior-day range",
+            Unit.PRICE,
+            "High less low of the session before.",
+            "there is no daily bar before the session",
+            f ->
+                f.history().size() == 0
+                    ? Double.NaN
+                    : Price.dollars(f.history().last().high())
+                        - Price.dollars(f.history().last().low())),
+        ActivityFields.fixed(
+            "prior-day trades",
+            Unit.COUNT,
+            "Prints of the session before.",
+            "there is no daily bar before the session",
+            f -> f.history().size() == 0 ? Double.NaN : f.history().last().trades()),
+        coil(
+            "coil",
+            Unit.FLAG,
+            "Daily Bollinger bands lie inside Keltner bands, today's provisional close included.",
+            DailyCoil::at),
+        coil(
+            "coil days",
+            Unit.COUNT,
+            "Sessions since the daily coil last changed, 0 when it changes today.",
+            DailyCoil::barsSince));
+  }
+
+  static List<FieldFamily> families() {
+    return List.of(
+        FieldFamily.ofNumber("day-two record N", n -> dayTwo(n, "day-two record " + n)),
+        FieldFamily.ofNumber(
+            "day-two sessions N", n -> dayTwoSessions(n, "day-two sessions " + n)));
+  }
+
+  private static Field dayTwo(double rise, String words) {
+    return ActivityFields.fixed(
+        words,
+        Unit.PERCENT,
+        "After sessions up "
+            + Math.round(rise)
+            + "% or more: how many of the next closed lower than they opened.",
+        "there is no such session",
+        f -> PastSessions.DayTwo.of(f.history(), rise).share());
+  }
+
+  private static Field dayTwoSessions(double rise, String words) {
+    return ActivityFields.fixed(
+        words,
+        Unit.COUNT,
+        "How many sessions went up " + Math.round(rise) + "% or more and were followed by another.",
+        "never",
+        f -> PastSessions.DayTwo.of(f.history(), rise).sessions());
+  }
+
+  private static double priorDayChange(DailyHistory history) {
+    List<DailyBar> bars = history.bars();
+    int n = bars.size();
+    return n < 2
+        ? Double.NaN
+        : Formulas.percentOf(bars.get(n - 1).close(), bars.get(n - 2).close());
+  }
+
+  private static Field past(
+      String words,
+      Unit unit,
+      String meaning,
+      String unknown,
+      ToDoubleFunction<PastSessions> value) {
+    return ActivityFields.fixed(
+        words, unit, meaning, unknown, f -> value.applyAsDouble(PastSessions.of(f.history())));
+  }
+
+  private static Field coil(String words, Unit unit, String meaning, CoilValue value) {
+    return new Field.Number(
+        words,
+        unit,
+        Field.Pace.EVENTS,
+        meaning,
+        "there are fewer than 21 sessions, or no price",
+        session -> {
+          PerSecurity<DailyCoil> coils =
+              new PerSecurity<>(session, facts -> new DailyCoil(facts.history()));
+          return (s, now) ->
+              s.price() == Price.NONE
+                  ? Double.NaN
+                  : value.of(coils.of(s), Price.dollars(s.price()));
+        });
+  }
+
+  private interface CoilValue {
+    double of(DailyCoil coil, double price);
+  }
+}

@@ -1,0 +1,28 @@
+package kelvo.trigger;
+
+import kelvo.market.Effect;
+import kelvo.market.Session;
+import kelvo.market.SymbolState;
+
+/** An auction cannot pair so many shares, or so large a part of a usual day. */
+final class AuctionImbalance extends RememberingDetector {
+  private static final int USUAL_SESSIONS = 20;
+
+  private final double shares;
+  private final double part;
+
+  AuctionImbalance(Session session, double shares, double part) {
+    super(session, Effect.IMBALANCE, 0);
+    this.shares = shares;
+    this.part = part;
+  }
+
+  @Override
+  public boolean fires(SymbolState state, int event, long now) {
+    long size = session.tape().shares(event);
+    if (part == 0) {
+      return size >= shares;
+    }
+    return size >= part * session.security(state.id()).history().averageVolume(USUAL_SESSIONS);
+  }
+}

@@ -1,0 +1,33 @@
+package kelvo.trigger;
+
+import kelvo.field.Field;
+import kelvo.field.FieldCatalogue;
+import kelvo.market.Effect;
+import kelvo.market.Session;
+import kelvo.market.SymbolState;
+
+/** The daily coil was on, yesterday or at the price before, and is off at this price. */
+final class CoilOpens extends RememberingDetector {
+  private static final int STANDING = 0;
+  private static final int ON = 1;
+  private static final int OFF = 2;
+
+  private final Field.Reading coil;
+
+  CoilOpens(Session session) {
+    super(session, Effect.PRICE, 1);
+    coil = FieldCatalogue.number("coil").bind(session);
+  }
+
+  @Override
+  public boolean fires(SymbolState state, int event, long now) {
+    double value = coil.at(state, now);
+    if (Double.isNaN(value)) {
+      return false;
+    }
+    int id = state.id();
+    long before = memory.get(id, STANDING);
+    memory.set(id, STANDING, value == 1 ? ON : OFF);
+    return before == ON && value != 1;
+  }
+}

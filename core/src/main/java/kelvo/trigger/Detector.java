@@ -1,0 +1,37 @@
+package kelvo.trigger;
+
+import kelvo.market.Session;
+import kelvo.market.SymbolState;
+
+/**
+ * Watches every security of a session for one kind of event, with a little memory of its own for
+ * each. Owned by the engine's thread; does not allocate when asked.
+ */
+public interface Detector {
+  /** The {@link kelvo.market.Effect} bits after which it must be asked. */
+  int listensTo();
+
+  /**
+   * Looks at a security after an event.
+   *
+   * @param state the security's state, the event included
+   * @param event the event's place on the tape
+   * @return whether it fires
+   */
+  boolean fires(SymbolState state, int event, long now);
+
+  /** Begins anew for one security, before its events are played again. */
+  void forget(int security);
+
+  /** A copy of what it remembers, for {@link #restore}. */
+  Object memory();
+
+  /** Takes over what a detector of the same kind remembered. */
+  void restore(Object memory);
+
+  /** Makes the detector of a session. */
+  @FunctionalInterface
+  interface Maker {
+    Detector watch(Session session);
+  }
+}

@@ -1,0 +1,46 @@
+package kelvo.trigger;
+
+import kelvo.market.Effect;
+import kelvo.market.Price;
+import kelvo.market.Session;
+import kelvo.market.SymbolState;
+
+/** After an opening gap up: the first fall from the high of which a part is regained. */
+final class FirstDip extends RememberingDetector {
+  private static final int HIGH = 0;
+  private static final int LOW = 1;
+  private static final int FIRED = 2;
+
+  private final double gap;
+  private final double fall;
+  private final double regained;
+
+  FirstDip(Session session, double gap, double fall, double regained) {
+    super(session, Effect.PRICE | Effect.OPENED, 3);
+    this.gap = gap;
+    this.fall = fall;
+    this.regained = regained;
+  }
+
+  @Override
+  public boolean fires(SymbolState state, int event, long now) {
+    int id = state.id();
+    if (memory.get(id, FIRED) != 0 || !OpeningGap.gapped(state, gap, 1)) {
+      return false;
+    }
+    long price = state.lastPrice();
+    long high = Math.max(memory.get(id, HIGH), state.dayHigh());
+    memory.set(id, HIGH, high);
+    if (100.0 * (high - price) >= fall * high) {
+      long low = memory.get(id, LOW);
+      memory.set(id, LOW, low == Price.NONE ? price : Math.min(low, price));
+      return false;
+    }
+    long low = memory.get(id, LOW);
+    if (low == Price.NONE || 100.0 * (price - low) < regained * (high - low)) {
+      return false;
+    }
+    memory.set(id, FIRED, 1);
+    return true;
+  }
+}

@@ -1,0 +1,24 @@
+package kelvo.trigger;
+
+import kelvo.market.Effect;
+import kelvo.market.Price;
+import kelvo.market.Session;
+import kelvo.market.SymbolState;
+
+/** One print of at least so many shares, or so much money. */
+final class LargePrint extends RememberingDetector {
+  private final double shares;
+  private final double dollars;
+
+  LargePrint(Session session, double shares, double dollars) {
+    super(session, Effect.PRINT, 0);
+    this.shares = shares;
+    this.dollars = dollars;
+  }
+
+  @Override
+  public boolean fires(SymbolState state, int event, long now) {
+    long size = state.correctedShares(event);
+    return size >= shares && size * Price.dollars(state.correctedPrice(event)) >= dollars;
+  }
+}

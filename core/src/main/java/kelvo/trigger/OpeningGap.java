@@ -1,0 +1,30 @@
+package kelvo.trigger;
+
+import kelvo.market.Effect;
+import kelvo.market.Price;
+import kelvo.market.Session;
+import kelvo.market.SymbolState;
+
+/** The open is known and lies so far from the previous close. */
+final class OpeningGap extends RememberingDetector {
+  private final double percent;
+  private final int direction;
+
+  OpeningGap(Session session, double percent, int direction) {
+    super(session, Effect.OPENED, 0);
+    this.percent = percent;
+    this.direction = direction;
+  }
+
+  @Override
+  public boolean fires(SymbolState state, int event, long now) {
+    return gapped(state, percent, direction);
+  }
+
+  static boolean gapped(SymbolState state, double percent, int direction) {
+    long close = state.previousClose();
+    return close != Price.NONE
+        && state.open() != Price.NONE
+        && direction * 100.0 * (state.open() - close) >= percent * close;
+  }
+}

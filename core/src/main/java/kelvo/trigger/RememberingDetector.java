@@ -1,0 +1,36 @@
+package kelvo.trigger;
+
+import kelvo.market.Session;
+
+/** A detector that keeps a few numbers for each security and nothing else. */
+abstract class RememberingDetector implements Detector {
+  final Session session;
+  final Memory memory;
+  private final int listensTo;
+
+  RememberingDetector(Session session, int listensTo, int width) {
+    this.session = session;
+    this.listensTo = listensTo;
+    memory = new Memory(session.securities().size(), width);
+  }
+
+  @Override
+  public final int listensTo() {
+    return listensTo;
+  }
+
+  @Override
+  public void forget(int security) {
+    memory.forget(security);
+  }
+
+  @Override
+  public final Object memory() {
+    return memory.copy();
+  }
+
+  @Override
+  public final void restore(Object copy) {
+    memory.restore(copy);
+  }
+}

@@ -1,0 +1,306 @@
+package kelvo.trigger;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.List;
+import kelvo.engine.TestSessions;
+import kelvo.market.EventTape;
+import kelvo.market.SaleCondition;
+import kelvo.market.Session;
+import kelvo.market.VolumeHistory;
+import kelvo.scan.Hit;
+import kelvo.time.DayTime;
+import org.junit.jupiter.api.Test;
+
+/**
+ * Every detector by hand-worked prints. The security closed at $10 on each of twenty days, with
+ * highs of $10.20, lows of $9.80 and a million shares.
+ */
+class DetectorsTest {
+  private static final int REGULAR = SaleCondition.REGULAR.bit();
+
+  /** Prints such as "10:00:00 10.20 500" of the only security, and what fires when. */
+  private static List<String> fired(String trigger, String... prints) {
+    return fired(session(prints), trigger);
+  }
+
+  private static List<String> fired(Session session, String trigger) {
+    List<String> fired = new ArrayList<>();
+    for (Hit hit : TestSessions.hits(session, TestSessions.scan("watch", Trigger.parse(trigger)))) {
+      fired.add(DayTime.seconds(hit.at()));
+    }
+    return fired;
+  }
+
+  private static Session session(String... prints) {
+    return TestSessions.of(
+        1,
+        tape -> {
+          for (int i = 0; i < prints.length; i++) {
+            print(tape, prints[i], i + 1);
+          }
+        });
+  }
+
+  private static void print(EventTape tape, String print, int id) {
+    String[] parts = print.split(" ");
+    long at = DayTime.parse(parts[0]);
+    if (parts[1].equals("cancel")) {
+      assertThat(tape.cancel(at, 0, Long.parseLong(parts[2]))).isTrue();
+      return;
+    }
+    long price = Math.round(Double.parseDouble(parts[1]) * 10_000);
+    tape.trade(at, 0, price, parts.length < 3 ? 100 : Long.parseLong(parts[2]), REGULAR, id);
+  }
+
+  @Test
+  void aNewHighOfDaysPassesTheGreaterOfTheirExtremeAndTodays() {
+    assertThat(
+            fired(
+                "new high of 20d",
+                "10:00:00 10.20",
+                "10:00:01 10.21",
+                "10:00:02 10.21",
+                "10:00:03 10.30",
+                "10:00:04 10.25"))
+        .containsExactly("10:00:01", "10:00:03");
+    assertThat(fired("new low of 20d", "10:00:00 9.80", "10:00:01 9.79"))
+        .containsExactly("10:00:01");
+    assertThat(fired("new high of 21d", "10:00:00 11.00")).isEmpty();
+    assertThat(fired("new high of 52 weeks", "10:00:00 11.00")).isEmpty();
+  }
+
+  @Test
+  void aCancelledHighIsNoHigh() {
+    assertThat(
+            fired(
+                "new high of 20d",
+                "10:00:00 10.50",
+                "10:00:01 cancel 1",
+                "10:00:02 10.30",
+                "10:00:03 10.29"))
+        .containsExactly("10:00:00", "10:00:02");
+  }
+
+  @Test
+  void aPriceRisesThroughAnAverageOnceUntilItWasAway() {
+    assertThat(
+            fired(
+                "rises through sma 20d",
+                "10:00:00 9.90",
+                "10:00:01 10.05",
+                "10:00:02 9.999",
+                "10:00:03 10.005",
+                "10:02:00 9.80",
+                "10:02:01 9.79",
+                "10:02:02 10.10"))
+        .containsExactly("10:00:01", "10:02:02");
+    assertThat(fired("falls through previous close", "10:00:00 10.10", "10:00:01 9.90"))
+        .containsExactly("10:00:01");
+  }
+
+  @Test
+  void volumePassesItsUsualDayOnce() {
+    assertThat(
+            fired(
+                "volume past avg volume 20d",
+                "10:00:00 10 999999",
+                "10:00:01 10 1",
+                "10:00:02 10 500"))
+        .containsExactly("10:00:01");
+  }
+
+  @Test
+  void aBurstPassesAMultipleOfTheUsualFiveMinutes() {
+    long[] minutes = new long[960];
+    java.util.Arrays.fill(minutes, 20 * 1_000L);
+    Session session =
+        session(
+                "10:00:00 10 9000",
+                "10:01:00 10 15999",
+                "10:01:01 10 1",
+                "10:02:00 10 400",
+                "10:08:00 10 24999",
+                "10:08:01 10 2")
+            .with(VolumeHistory.of(1, 20, i -> minutes));
+
+    assertThat(fired(session, "volume burst 5x")).containsExactly("10:01:01", "10:08:01");
+    assertThat(fired(session, "volume burst 5x of at least 30k")).isEmpty();
+  }
+
+  @Test
+  void aMoverHasChangedSinceSomeMinutesAgo() {
+    assertThat(
+            fired(
+                "up 3% in 5m",
+                "10:00:00 10.00",
+                "10:04:00 10.20",
+                "10:05:00 10.29",
+                "10:06:00 10.30",
+                "10:06:30 10.35",
+                "10:09:00 10.40"))
+        .containsExactly("10:06:00");
+    assertThat(fired("down 3% in 5m", "10:00:00 10.00", "10:05:00 9.70"))
+        .containsExactly("10:05:00");
+    assertThat(fired("up 3% in 5m", "10:00:00 10.00", "10:01:00 11.00")).isEmpty();
+  }
+
+  @Test
+  void aLargePrintIsLargeInSharesOrMoney() {
+    String[] prints = {"10:00:00 10 49999", "10:00:01 10 50000", "10:00:02 20 50000"};
+
+    assertThat(fired("print of 50K shares", prints)).containsExactly("10:00:01", "10:00:02");
+    assertThat(fired("print of $1M", prints)).containsExactly("10:00:02");
+  }
+
+  @Test
+  void stairsCountHigherHighsAfterSmallPullbacks() {
+    String[] climb = {
+      "10:00:00 10.00",
+      "10:01:00 10.20",
+      "10:02:00 10.12",
+      "10:03:00 10.25",
+      "10:04:00 10.15",
+      "10:05:00 10.19",
+      "10:06:00 10.40",
+      "10:07:00 10.30",
+      "10:08:00 10.45",
+      "10:09:00 10.20",
+      "10:10:00 10.50"
+    };
+
+    assertThat(fired("stair step 1", climb)).containsExactly("10:03:00", "10:08:00");
+    assertThat(fired("stair step 2", climb)).isEmpty();
+  }
+
+  @Test
+  void aSecondStepFollowsTheFirstWhileItsLowHolds() {
+    assertThat(
+            fired(
+                "stair step 2",
+                "10:00:00 10.00",
+                "10:01:00 10.20",
+                "10:02:00 10.15",
+                "10:03:00 10.30",
+                "10:04:00 10.25",
+                "10:05:00 10.35"))
+        .containsExactly("10:05:00");
+    assertThat(
+            fired(
+                "stair step 2",
+                "10:00:00 10.00",
+                "10:01:00 10.20",
+                "10:02:00 10.15",
+                "10:03:00 10.30",
+                "10:40:00 10.25",
+                "10:41:00 10.35"))
+        .isEmpty();
+  }
+
+  @Test
+  void anOpeningGapIsKnownWithTheOpen() {
+    String[] prints = {"09:29:00 10.60", "09:30:01 10.50", "09:30:02 11.00"};
+
+    assertThat(fired("opening gap up 5%", prints)).containsExactly("09:30:01");
+    assertThat(fired("opening gap up 6%", prints)).isEmpty();
+    assertThat(fired("opening gap down 2%", "09:30:00 9.80")).containsExactly("09:30:00");
+  }
+
+  @Test
+  void theFirstDipIsRegained() {
+    assertThat(
+            fired(
+                "first dip 3% after gap 5% regaining 50%",
+                "09:30:00 11.00",
+                "09:31:00 11.50",
+                "09:32:00 11.10",
+                "09:33:00 11.25",
+                "09:34:00 11.31",
+                "09:35:00 10.00",
+                "09:36:00 12.00"))
+        .containsExactly("09:34:00");
+    assertThat(
+            fired(
+                "first dip 3% after gap 5% regaining 50%",
+                "09:30:00 10.40", "09:31:00 10.00", "09:32:00 10.40"))
+        .isEmpty();
+  }
+
+  @Test
+  void aBaseBreaksAboveTwoHighsWithRisingLows() {
+    String[] base = {
+      "10:00:00 10.50 100",
+      "10:01:00 10.20 100",
+      "10:06:00 10.48 100",
+      "10:07:00 10.30 100",
+      "10:08:00 10.49 100",
+      "10:08:30 10.55 900"
+    };
+    assertThat(fired("base break", base)).containsExactly("10:08:30");
+
+    base[3] = "10:07:00 10.10 100";
+    assertThat(fired("base break", base)).isEmpty();
+  }
+
+  @Test
+  void aPriceNearsTheBandOfItsTier() {
+    assertThat(
+            fired(
+                "band near",
+                "09:30:00 10.00",
+                "09:31:00 10.80",
+                "09:32:00 10.92",
+                "09:33:00 10.95"))
+        .containsExactly("09:32:00");
+  }
+
+  @Test
+  void anImbalanceIsLargeInSharesOrAgainstAUsualDay() {
+    Session session =
+        TestSessions.of(
+            1,
+            tape -> {
+              tape.imbalance(DayTime.of(15, 50), 0, true, 10_000, 49_999, 100_000);
+              tape.imbalance(DayTime.of(15, 51), 0, false, 10_000, 50_000, 100_000);
+            });
+
+    assertThat(fired(session, "imbalance of 50K shares")).containsExactly("15:51:00");
+    assertThat(fired(session, "imbalance of 0.05x avg volume")).containsExactly("15:51:00");
+  }
+
+  @Test
+  void aRangeRatioIsReachedOnce() {
+    assertThat(
+            fired(
+                "range ratio past 2x",
+                "10:00:00 10.00",
+                "10:01:00 10.79",
+                "10:02:00 10.80",
+                "10:03:00 11.00"))
+        .containsExactly("10:02:00");
+  }
+
+  @Test
+  void aFadeNeedsALateHighALowerHighAndABrokenSwing() {
+    String[] prints = {
+      "12:30:00 12.00",
+      "12:31:00 11.60",
+      "12:32:00 11.80",
+      "12:33:00 11.70",
+      "12:34:00 11.65",
+      "12:35:00 11.55"
+    };
+
+    assertThat(fired("fade from 10% with high after 12:00", prints)).containsExactly("12:35:00");
+    assertThat(fired("fade from 10% with high after 13:00", prints)).isEmpty();
+    assertThat(fired("fade from 30% with high after 12:00", prints)).isEmpty();
+  }
+
+  @Test
+  void everyTriggerIsFoundByItsOwnWords() {
+    assertThat(TriggerCatalogue.all())
+        .allSatisfy(t -> assertThat(Trigger.parse(t.words())).containsExactly(t))
+        .allSatisfy(t -> assertThat(t.meaning()).endsWith("."));
+  }
+}
