@@ -14,6 +14,7 @@ import picocli.CommandLine.Command;
       MatchesCommand.class,
       HitsCommand.class,
       ReviewCommand.class,
+      ConvertCommand.class,
       SimCommand.class,
       OpenCommand.class,
       DemoCommand.class

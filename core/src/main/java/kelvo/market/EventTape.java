@@ -287,13 +287,18 @@ public final class EventTape {
     return reasons.get((int) at(i, DETAIL));
   }
 
+  /** The id of a print, or of the print that a correction is about. */
+  public long id(int i) {
+    return at(isTrade(i) ? i : correctedPrint(i), DETAIL);
+  }
+
   /** The print that a correction is about. */
   int correctedPrint(int i) {
     return (int) (at(i, DETAIL) >>> Integer.SIZE);
   }
 
   /** Whether a correction cancels its print. */
-  boolean isCancel(int i) {
+  public boolean isCancel(int i) {
     return (int) at(i, DETAIL) == CANCEL;
   }
 

@@ -1,9 +1,11 @@
 package kelvo.market;
 
+import java.util.Collections;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalInt;
+import java.util.concurrent.CopyOnWriteArrayList;
 import kelvo.news.Catalyst;
 import kelvo.time.Phases;
 import kelvo.time.SessionHours;
@@ -49,7 +51,7 @@ public final class Session {
     this.hours = hours;
     this.phases = phases;
     this.securities = List.copyOf(securities);
-    this.catalysts = List.copyOf(catalysts);
+    this.catalysts = new CopyOnWriteArrayList<>(catalysts);
     this.knownEvents = List.copyOf(knownEvents);
     this.tape = tape;
     this.volumeHistory = volumeHistory;
@@ -89,9 +91,15 @@ public final class Session {
     return number == null ? OptionalInt.empty() : OptionalInt.of(number);
   }
 
-  /** News items, numbered as on the tape. */
+  /** News items, numbered as on the tape. Grows while a session is live. */
   public List<Catalyst> catalysts() {
-    return catalysts;
+    return Collections.unmodifiableList(catalysts);
+  }
+
+  /** Adds an item that has arrived in a live session, and returns its number. */
+  public int arrived(Catalyst item) {
+    catalysts.add(item);
+    return catalysts.size() - 1;
   }
 
   /** What is known beforehand to happen today. */

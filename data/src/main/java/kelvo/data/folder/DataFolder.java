@@ -24,6 +24,7 @@ import kelvo.market.KnownEvent;
 import kelvo.market.Security;
 import kelvo.market.SecurityFacts;
 import kelvo.market.Session;
+import kelvo.market.VolumeHistory;
 import kelvo.news.Catalyst;
 import kelvo.time.Phases;
 import kelvo.time.TradingCalendar;
@@ -97,6 +98,8 @@ public final class DataFolder {
         NewsFiles.read(root.resolve("news"), date, NEWS_DAYS, securities, faults);
     progress.done(0.1);
     EventTape tape = new SessionFiles(root, date, numbers, faults).read(catalysts);
+    progress.done(0.6);
+    VolumeHistory minutes = new MinuteFiles(root, calendar, numbers, faults).before(date);
     progress.done(0.7);
     Map<String, List<DailyBar>> bars = daily.join();
     progress.done(0.9);
@@ -104,7 +107,8 @@ public final class DataFolder {
         securities.parallelStream().map(security -> facts(security, actions, bars, date)).toList();
     progress.done(1);
     return new Session(
-        calendar.hours(date), Phases.USUAL, facts, catalysts, knownEvents(date), tape);
+            calendar.hours(date), Phases.USUAL, facts, catalysts, knownEvents(date), tape)
+        .with(minutes);
   }
 
   private SecurityFacts facts(
@@ -138,7 +142,7 @@ public final class DataFolder {
   private List<Security> securities() {
     List<Security> securities = new ArrayList<>();
     Set<String> symbols = new HashSet<>();
-    CsvFile.find(root, "securities", faults)
+    TableFile.find(root, "securities", faults)
         .ifPresentOrElse(
             file ->
                 file.read(
@@ -161,7 +165,7 @@ public final class DataFolder {
 
   private Map<String, List<CorporateAction>> actions() {
     Map<String, List<CorporateAction>> actions = new HashMap<>();
-    CsvFile.find(root, "actions", faults)
+    TableFile.find(root, "actions", faults)
         .ifPresent(
             file ->
                 file.read(
@@ -188,7 +192,7 @@ public final class DataFolder {
 
   private Map<String, List<DailyBar>> daily() {
     Map<String, List<DailyBar>> bars = new HashMap<>();
-    CsvFile.find(root, "daily", faults)
+    TableFile.find(root, "daily", faults)
         .ifPresent(
             file ->
                 file.read(
@@ -219,7 +223,7 @@ public final class DataFolder {
 
   private List<KnownEvent> knownEvents(LocalDate session) {
     List<KnownEvent> events = new ArrayList<>();
-    CsvFile.find(root, "calendar", faults)
+    TableFile.find(root, "calendar", faults)
         .ifPresent(
             file ->
                 file.read(
@@ -252,7 +256,8 @@ public final class DataFolder {
   /** The fills of one session in any file of the format; faults go to this folder's list. */
   public List<Fill> fills(Path file, LocalDate date) {
     Path folder = file.toAbsolutePath().getParent();
-    String stem = file.getFileName().toString().replaceFirst("\\.csv(\\.gz|\\.zst)?$", "");
+    String stem =
+        file.getFileName().toString().replaceFirst("\\.(csv(\\.gz|\\.zst)?|parquet)$", "");
     if (folder == null || !Files.isRegularFile(file)) {
       throw new IllegalArgumentException("there is no file " + file + "; name a CSV file of fills");
     }
@@ -261,7 +266,7 @@ public final class DataFolder {
 
   private static List<Fill> fills(Path folder, String stem, LocalDate session, Faults faults) {
     List<Fill> fills = new ArrayList<>();
-    CsvFile.find(folder, stem, faults)
+    TableFile.find(folder, stem, faults)
         .ifPresent(
             file ->
                 file.read(

@@ -28,7 +28,7 @@ final class SecurityRow {
           "shortable",
           "benchmark");
 
-  static CsvFile.RowReader of(CsvRow header, Consumer<Security> taker) {
+  static TableFile.RowReader of(TableRow header, Consumer<Security> taker) {
     int symbol = header.column("symbol");
     int name = header.column("name");
     int mic = header.column("mic");
@@ -60,7 +60,7 @@ final class SecurityRow {
                 extra(row, further)));
   }
 
-  private static Map<String, String> extra(CsvRow row, List<String> further) {
+  private static Map<String, String> extra(TableRow row, List<String> further) {
     Map<String, String> extra = new HashMap<>();
     for (String column : further) {
       String text = row.word(row.column(column));
@@ -71,7 +71,7 @@ final class SecurityRow {
     return extra;
   }
 
-  private static @Nullable Boolean yesOrNo(CsvRow row, int column) {
+  private static @Nullable Boolean yesOrNo(TableRow row, int column) {
     return switch (row.text(column)) {
       case "" -> null;
       case "yes", "true", "1" -> true;

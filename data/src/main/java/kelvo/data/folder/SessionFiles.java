@@ -274,20 +274,20 @@ final class SessionFiles {
     return rows;
   }
 
-  private void read(String name, List<String> required, CsvFile.HeaderReader header) {
-    CsvFile.find(folder, "sessions/" + date + "/" + name, faults)
+  private void read(String name, List<String> required, TableFile.HeaderReader header) {
+    TableFile.find(folder, "sessions/" + date + "/" + name, faults)
         .ifPresent(file -> file.read(required, header));
   }
 
-  private static long seq(CsvRow row, int column) {
+  private static long seq(TableRow row, int column) {
     return column < 0 ? -1 : row.count(column);
   }
 
-  private static int shares(CsvRow row, int column) {
+  private static int shares(TableRow row, int column) {
     return row.isEmpty(column) ? 0 : (int) Math.min(Integer.MAX_VALUE, row.count(column));
   }
 
-  private int number(CsvRow row, int column) {
+  private int number(TableRow row, int column) {
     Integer number = numbers.get(row.word(column));
     if (number == null) {
       throw row.bad(column, "a symbol of the securities file");
@@ -295,7 +295,7 @@ final class SessionFiles {
     return number;
   }
 
-  private static int conditions(CsvRow row, int column, Map<String, Integer> sets) {
+  private static int conditions(TableRow row, int column, Map<String, Integer> sets) {
     String text = row.word(column);
     Integer known = sets.get(text);
     if (known == null) {

@@ -16,7 +16,7 @@ import org.jspecify.annotations.Nullable;
  * The current row of a CSV file. One object serves all rows: fields are read from the characters
  * where they lie, so that a file of millions of prints makes no garbage.
  */
-final class CsvRow extends AbstractBaseCsvCallbackHandler<CsvRow> {
+final class TableRow extends AbstractBaseCsvCallbackHandler<TableRow> {
   private static final int MOST_DIGITS = 15;
   private static final int WORD_SLOTS = 1 << 15;
 
@@ -26,6 +26,7 @@ final class CsvRow extends AbstractBaseCsvCallbackHandler<CsvRow> {
   private char[] chars = new char[256];
   private int[] ends = new int[16];
   private int fields;
+  private long number;
 
   @Override
   protected void handleBegin(long startingLineNumber) {
@@ -46,8 +47,19 @@ final class CsvRow extends AbstractBaseCsvCallbackHandler<CsvRow> {
   }
 
   @Override
-  protected CsvRow buildRecord() {
+  protected TableRow buildRecord() {
     return this;
+  }
+
+  /** Begins a row that does not come from a CSV file. */
+  void begin(long rowNumber) {
+    number = rowNumber;
+    fields = 0;
+  }
+
+  /** Adds the next field of such a row. */
+  void add(String text) {
+    handleField(fields, text.toCharArray(), 0, text.length(), false);
   }
 
   /** Takes the names of the columns from this row, which is the header. */
@@ -81,7 +93,7 @@ final class CsvRow extends AbstractBaseCsvCallbackHandler<CsvRow> {
   }
 
   long line() {
-    return getStartingLineNumber();
+    return number > 0 ? number : getStartingLineNumber();
   }
 
   /** The whole row as it is quoted in a message. */

@@ -20,7 +20,7 @@ import net.jqwik.api.Property;
  * Whatever happens to the bytes of a file, reading neither fails nor hangs, and counts what it left
  * out.
  */
-class CsvRowProperties {
+class TableRowProperties {
   private static final LocalDate DATE = LocalDate.of(2031, 3, 12);
 
   @Property(tries = 40)

@@ -1,0 +1,30 @@
+package kelvo.cli;
+
+import java.nio.file.Path;
+import java.util.concurrent.Callable;
+import kelvo.data.folder.TableConversion;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Parameters;
+
+/** {@code kelvo convert IN OUT}: CSV to Parquet and back, a table or a whole data folder. */
+@Command(name = "convert", description = "CSV to Parquet and back, a table or a whole data folder.")
+final class ConvertCommand implements Callable<Integer> {
+  @Parameters(index = "0", paramLabel = "IN", description = "a table or a data folder")
+  Path in = Path.of(".");
+
+  @Parameters(
+      index = "1",
+      paramLabel = "OUT",
+      description = "a table that is not there yet, or an empty folder")
+  Path out = Path.of(".");
+
+  @Override
+  public Integer call() {
+    TableConversion conversion = new TableConversion();
+    conversion.convert(in, out, new TextProgress("Converting " + in));
+    conversion.faults().forEach(fault -> System.err.println(fault.sentence()));
+    System.err.println(
+        conversion.rows() + " rows written, " + conversion.faults().size() + " left out.");
+    return conversion.faults().isEmpty() ? 0 : 1;
+  }
+}

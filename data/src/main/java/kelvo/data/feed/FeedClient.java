@@ -1,0 +1,315 @@
+package kelvo.data.feed;
+
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.WebSocket;
+import java.time.Duration;
+import java.time.LocalDate;
+import java.util.concurrent.CompletionStage;
+import java.util.concurrent.Executors;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.TimeUnit;
+import java.util.function.LongSupplier;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Keeps a live feed connected. Frames are numbered without holes: on a hole, after a cut and after
+ * silence it asks again from the last frame that it has, so that every event is handed over once
+ * and in order. Between tries it waits, longer each time. Everything happens on one thread of its
+ * own; {@link #close} may be called from any.
+ */
+public final class FeedClient implements AutoCloseable {
+  /** How the connection stands. */
+  public enum Standing {
+    CONNECTING,
+    LIVE,
+    STALE,
+    REFUSED,
+    CLOSED
+  }
+
+  /** Hears of the connection, on the feed's thread. */
+  public interface Listener {
+    /** The server has named its session; gives what reads its frames. */
+    FeedReader session(LocalDate date);
+
+    /** The connection stands otherwise; {@code why} is one sentence. */
+    void standing(Standing standing, String why);
+
+    /** A frame could not be read at all. */
+    void fault(String sentence);
+  }
+
+  /** How long to wait between tries, and how long silence may last. */
+  public record Patience(Duration first, Duration longest, Duration silence) {
+    /** 0.5 s to 30 s between tries; 3 s of silence. */
+    public static final Patience USUAL =
+        new Patience(Duration.ofMillis(500), Duration.ofSeconds(30), Duration.ofSeconds(3));
+  }
+
+  private static final ObjectMapper JSON = new ObjectMapper();
+  private static final int REFUSED_CODE = 4001;
+  private static final int MOST_ASKS = 3;
+
+  /** How many messages may wait to be read. */
+  private static final int AHEAD = 256;
+
+  private final URI address;
+  private final String token;
+  private final Patience patience;
+  private final Listener listener;
+  private final LongSupplier nanos;
+  private final HttpClient http;
+  private final ScheduledExecutorService thread =
+      Executors.newSingleThreadScheduledExecutor(
+          task -> {
+            Thread thread = new Thread(task, "feed");
+            thread.setDaemon(true);
+            return thread;
+          });
+
+  private @Nullable WebSocket socket;
+  private @Nullable FeedReader reader;
+  private long last;
+  private long heardAt;
+  private Duration wait;
+  private int connection;
+  private int asksForHole;
+  private boolean closed;
+  private Standing standing = Standing.CLOSED;
+
+  /**
+   * A client that has not connected yet.
+   *
+   * @param token what the server asks for; may be empty
+   * @param last the number of the last frame that is there already; 0 for none
+   * @param nanos a clock that only measures how much time goes by
+   */
+  public FeedClient(
+      URI address,
+      String token,
+      long last,
+      Patience patience,
+      Listener listener,
+      LongSupplier nanos) {
+    this.address = address;
+    this.token = token;
+    this.last = last;
+    this.patience = patience;
+    this.listener = listener;
+    this.nanos = nanos;
+    wait = patience.first();
+    http = HttpClient.newHttpClient();
+  }
+
+  /** Connects, and stays connected until it is closed. */
+  public void start() {
+    thread.execute(this::connect);
+    long check = Math.max(1, patience.silence().toMillis() / 3);
+    thread.scheduleWithFixedDelay(this::checkSilence, check, check, TimeUnit.MILLISECONDS);
+  }
+
+  private void connect() {
+    if (closed) {
+      return;
+    }
+    int mine = ++connection;
+    stand(Standing.CONNECTING, "connecting to " + address);
+    heardAt = nanos.getAsLong();
+    http.newWebSocketBuilder()
+        .connectTimeout(Duration.ofSeconds(10))
+        .buildAsync(address, new Frames(mine))
+        .whenComplete(
+            (opened, error) ->
+                run(
+                    () -> {
+                      if (mine != connection) {
+                        return;
+                      }
+                      if (error == null) {
+                        socket = opened;
+                        greet();
+                      } else {
+                        lost(mine, "no feed at " + address + "; it is tried again");
+                      }
+                    }));
+  }
+
+  private void run(Runnable task) {
+    if (!thread.isShutdown()) {
+      thread.execute(task);
+    }
+  }
+
+  private void greet() {
+    ObjectNode hello =
+        JSON.createObjectNode().put("hello", 1).put("token", token).put("from", last);
+    WebSocket open = socket;
+    if (open != null) {
+      open.sendText(hello.toString(), true);
+    }
+  }
+
+  private void lost(int which, String why) {
+    if (which != connection || closed) {
+      return;
+    }
+    connection++;
+    WebSocket open = socket;
+    socket = null;
+    if (open != null) {
+      open.abort();
+    }
+    stand(Standing.STALE, why);
+    thread.schedule(this::connect, wait.toNanos(), TimeUnit.NANOSECONDS);
+    Duration doubled = wait.multipliedBy(2);
+    wait = doubled.compareTo(patience.longest()) > 0 ? patience.longest() : doubled;
+  }
+
+  private void checkSilence() {
+    if (socket != null && nanos.getAsLong() - heardAt > patience.silence().toNanos()) {
+      lost(connection, "nothing heard for " + patience.silence().toSeconds() + " s");
+    }
+  }
+
+  private void take(int from, String text) {
+    if (from != connection) {
+      return;
+    }
+    heardAt = nanos.getAsLong();
+    try {
+      JsonNode message = FeedReader.parse(text);
+      if (message.has("welcome")) {
+        welcome(message);
+      } else if (message.path("seq").isIntegralNumber() && message.path("e").isArray()) {
+        frame(message.path("seq").asLong(), message.path("e"));
+      } else {
+        listener.fault("expected a frame with seq and e, found " + shortened(text));
+      }
+    } catch (JsonProcessingException e) {
+      listener.fault("expected a frame in JSON, found " + shortened(text));
+    }
+  }
+
+  private static String shortened(String text) {
+    return text.length() <= 80 ? text : text.substring(0, 80) + " ..";
+  }
+
+  private void welcome(JsonNode message) {
+    try {
+      LocalDate date = LocalDate.parse(message.path("session").asText());
+      if (reader == null) {
+        reader = listener.session(date);
+      }
+      wait = patience.first();
+      stand(Standing.LIVE, "session of " + date);
+    } catch (java.time.DateTimeException e) {
+      listener.fault("expected a session such as 2031-03-12, found " + message.path("session"));
+    }
+  }
+
+  private void frame(long seq, JsonNode events) {
+    FeedReader reading = reader;
+    if (reading == null || onlyHeartbeat(events) && seq <= last || seq <= last) {
+      return;
+    }
+    if (seq == last + 1 || asksForHole >= MOST_ASKS) {
+      if (seq != last + 1) {
+        listener.fault(
+            "frames " + (last + 1) + " to " + (seq - 1) + " were asked for and never came");
+      }
+      if (onlyHeartbeat(events)) {
+        return;
+      }
+      asksForHole = 0;
+      last = seq;
+      reading.frame(seq, events);
+    } else {
+      asksForHole++;
+      greet();
+    }
+  }
+
+  private static boolean onlyHeartbeat(JsonNode events) {
+    return events.size() == 1 && events.get(0).path(0).asText().equals("b");
+  }
+
+  private void stand(Standing now, String why) {
+    if (now != standing) {
+      standing = now;
+      listener.standing(now, why);
+    }
+  }
+
+  /** Ends the connection for good. */
+  @Override
+  public void close() {
+    run(
+        () -> {
+          closed = true;
+          connection++;
+          WebSocket open = socket;
+          if (open != null) {
+            open.abort();
+          }
+          stand(Standing.CLOSED, "closed");
+          thread.shutdown();
+        });
+  }
+
+  /** Joins the parts of messages and brings them to the feed's thread. */
+  private final class Frames implements WebSocket.Listener {
+    private final int mine;
+    private final StringBuilder parts = new StringBuilder();
+
+    Frames(int mine) {
+      this.mine = mine;
+    }
+
+    @Override
+    public void onOpen(WebSocket opened) {
+      opened.request(AHEAD);
+    }
+
+    @Override
+    public @Nullable CompletionStage<?> onText(WebSocket from, CharSequence part, boolean whole) {
+      parts.append(part);
+      if (whole) {
+        String text = parts.toString();
+        parts.setLength(0);
+        run(
+            () -> {
+              take(mine, text);
+              from.request(1);
+            });
+      } else {
+        from.request(1);
+      }
+      return null;
+    }
+
+    @Override
+    public @Nullable CompletionStage<?> onClose(WebSocket from, int code, String reason) {
+      run(
+          () -> {
+            if (code == REFUSED_CODE && mine == connection) {
+              connection++;
+              socket = null;
+              stand(Standing.REFUSED, "the server says: " + reason + "; check the token");
+            } else {
+              lost(mine, "the server closed the connection");
+            }
+          });
+      return null;
+    }
+
+    @Override
+    public void onError(WebSocket from, Throwable error) {
+      run(() -> lost(mine, "the connection broke"));
+    }
+  }
+}

@@ -1,0 +1,40 @@
+package kelvo.data.feed;
+
+import kelvo.market.TradingState;
+
+/**
+ * Takes the events of a feed in their order. Times are {@link kelvo.time.DayTime}, to the
+ * millisecond; prices {@link kelvo.market.Price} units. Called on the feed's thread. Every method
+ * may throw IllegalArgumentException with what is wrong with the event, which is then left out.
+ */
+public interface FeedSink {
+  /** A print; {@code conditions} are bits of {@link kelvo.market.SaleCondition}. */
+  void trade(long at, String symbol, long price, long shares, int conditions, long id);
+
+  /** A quote; a side without a price is {@link kelvo.market.Price#NONE}. */
+  void quote(long at, String symbol, long bid, int bidShares, long ask, int askShares);
+
+  /** A change of the trading state. */
+  void status(long at, String symbol, TradingState state, String reason);
+
+  /** A print is cancelled. */
+  void cancel(long at, String symbol, long id);
+
+  /** A print is corrected. */
+  void correct(long at, String symbol, long id, long price, long shares);
+
+  /** An auction imbalance. */
+  void imbalance(long at, String symbol, boolean buyers, int paired, long shares, long reference);
+
+  /** How many people have talked of a security. */
+  void mention(long at, String symbol, long count);
+
+  /** A news item, as its JSON text. */
+  void news(String json);
+
+  /** A fill, as its JSON text. */
+  void fill(String json);
+
+  /** All events of a frame have been handed over. */
+  void frameDone(long seq);
+}

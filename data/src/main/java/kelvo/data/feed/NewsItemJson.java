@@ -1,0 +1,48 @@
+package kelvo.data.feed;
+
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.util.ArrayList;
+import java.util.List;
+import kelvo.news.Catalyst;
+import kelvo.time.DayTime;
+
+/** Reads a news item of the feed: time, source, headline, body and symbols. */
+final class NewsItemJson {
+  private static final ObjectMapper JSON = new ObjectMapper();
+
+  private NewsItemJson() {}
+
+  /**
+   * The item, its time counted from the session's midnight.
+   *
+   * @throws IllegalArgumentException when it is none
+   */
+  static Catalyst read(String text, LocalDate session) {
+    try {
+      JsonNode item = JSON.readTree(text);
+      if (!item.path("time").isIntegralNumber() || !item.path("headline").isTextual()) {
+        throw new IllegalArgumentException("expected a news item with time and headline");
+      }
+      List<String> symbols = new ArrayList<>();
+      item.path("symbols").forEach(symbol -> symbols.add(symbol.asText()));
+      LocalDateTime there =
+          Instant.ofEpochMilli(item.path("time").asLong())
+              .atZone(DayTime.NEW_YORK)
+              .toLocalDateTime();
+      return new Catalyst(
+          Duration.between(session.atStartOfDay(), there).toNanos(),
+          item.path("source").asText(),
+          item.path("headline").asText(),
+          item.path("body").asText(),
+          symbols);
+    } catch (JsonProcessingException e) {
+      throw new IllegalArgumentException("expected a news item in JSON", e);
+    }
+  }
+}

@@ -1,0 +1,178 @@
+package kelvo.data.folder;
+
+import com.github.luben.zstd.ZstdOutputStream;
+import de.siegmar.fastcsv.writer.CsvWriter;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.sql.Connection;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.stream.Stream;
+import java.util.zip.GZIPOutputStream;
+import kelvo.engine.Progress;
+
+/**
+ * Turns CSV into Parquet and back, a table or a whole data folder. A row with a field that is not
+ * of its column's type is reported and left out; nothing that is there is overwritten.
+ */
+public final class TableConversion {
+  private static final String PARQUET = ".parquet";
+
+  private final Faults faults = new Faults();
+  private long rows;
+
+  /** The rows that were left out so far. */
+  public List<Fault> faults() {
+    return faults.all();
+  }
+
+  /** How many rows were written so far. */
+  public long rows() {
+    return rows;
+  }
+
+  /**
+   * Converts a table, or every table of a folder; what is no table is copied.
+   *
+   * @throws IllegalArgumentException when the way in or out makes no sense
+   */
+  public void convert(Path in, Path out, Progress progress) {
+    if (Files.isDirectory(in)) {
+      folder(in, out, progress);
+    } else {
+      table(in, out);
+      progress.done(1);
+    }
+  }
+
+  private void folder(Path in, Path out, Progress progress) {
+    List<Path> files;
+    try (Stream<Path> walk = Files.walk(in)) {
+      files = walk.filter(Files::isRegularFile).sorted().toList();
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+    boolean toParquet = files.stream().noneMatch(f -> f.toString().endsWith(PARQUET));
+    for (int i = 0; i < files.size(); i++) {
+      Path relative = in.relativize(files.get(i));
+      String name = relative.toString();
+      String ending = ending(name);
+      if (ending.isEmpty()) {
+        copy(files.get(i), out.resolve(name));
+      } else {
+        String stem = name.substring(0, name.length() - ending.length());
+        table(files.get(i), out.resolve(stem + (toParquet ? PARQUET : ".csv.zst")));
+      }
+      progress.done((i + 1) / (double) files.size());
+    }
+  }
+
+  private static String ending(String name) {
+    return TableFile.ENDINGS.stream().filter(name::endsWith).findFirst().orElse("");
+  }
+
+  private static void copy(Path from, Path to) {
+    try {
+      Files.createDirectories(to.toAbsolutePath().getParent());
+      Files.copy(from, to, StandardCopyOption.COPY_ATTRIBUTES);
+    } catch (IOException e) {
+      throw new IllegalArgumentException(
+          "cannot copy " + from + " to " + to + "; choose a folder that is empty", e);
+    }
+  }
+
+  private void table(Path in, Path out) {
+    if (!Files.isRegularFile(in)) {
+      throw new IllegalArgumentException("there is no file " + in + "; name a table or a folder");
+    }
+    if (ending(out.toString()).isEmpty()) {
+      throw new IllegalArgumentException(
+          out + " must end in one of " + String.join(", ", TableFile.ENDINGS));
+    }
+    if (Files.exists(out)) {
+      throw new IllegalArgumentException(out + " is there already; choose another name");
+    }
+    try {
+      Files.createDirectories(out.toAbsolutePath().getParent());
+      if (out.toString().endsWith(PARQUET)) {
+        toParquet(in, out);
+      } else {
+        toCsv(in, out);
+      }
+    } catch (IOException | SQLException e) {
+      throw new IllegalArgumentException(
+          "cannot write " + out + ": " + e.getMessage() + "; check the folder", e);
+    }
+  }
+
+  /** Writes the rows that are right, and returns the names of the columns. */
+  private List<String> toCsv(Path in, Path out) throws IOException {
+    List<String> columns = new ArrayList<>();
+    try (CsvWriter csv = CsvWriter.builder().build(stream(out))) {
+      TableFile.of(in, faults)
+          .read(
+              List.of(),
+              header -> {
+                List<String> names = header.columnNames();
+                csv.writeRecord(names);
+                columns.addAll(names);
+                return row -> {
+                  csv.writeRecord(fields(row, names));
+                  rows++;
+                };
+              });
+    }
+    return columns;
+  }
+
+  private static OutputStream stream(Path out) throws IOException {
+    OutputStream raw = Files.newOutputStream(out);
+    String name = out.toString().toLowerCase(Locale.ROOT);
+    if (name.endsWith(".gz")) {
+      return new GZIPOutputStream(raw, 1 << 16);
+    }
+    return name.endsWith(".zst") ? new ZstdOutputStream(raw) : raw;
+  }
+
+  /** The row's fields; throws {@link BadField} at one that is not of its column's type. */
+  private static List<String> fields(TableRow row, List<String> names) {
+    List<String> fields = new ArrayList<>(names.size());
+    for (int i = 0; i < names.size(); i++) {
+      ColumnType.of(names.get(i)).check(row, i);
+      fields.add(row.text(i));
+    }
+    return fields;
+  }
+
+  private void toParquet(Path in, Path out) throws IOException, SQLException {
+    Path plain = Files.createTempFile("kelvo", ".csv");
+    try {
+      Files.delete(plain);
+      List<String> columns = toCsv(in, plain).stream().map(TableConversion::columnSpec).toList();
+      try (Connection duck = DuckDb.open();
+          Statement statement = duck.createStatement()) {
+        statement.execute(
+            "copy (select * from read_csv("
+                + DuckDb.quoted(plain.toString())
+                + ", header = true, delim = ',', quote = '\"', columns = {"
+                + String.join(", ", columns)
+                + "})) to "
+                + DuckDb.quoted(out.toString())
+                + " (format parquet, compression zstd)");
+      }
+    } finally {
+      Files.deleteIfExists(plain);
+    }
+  }
+
+  private static String columnSpec(String name) {
+    return DuckDb.quoted(name) + ": " + DuckDb.quoted(ColumnType.of(name).sql());
+  }
+}

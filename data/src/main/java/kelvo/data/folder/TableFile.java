@@ -1,0 +1,169 @@
+package kelvo.data.folder;
+
+import com.github.luben.zstd.ZstdInputStream;
+import de.siegmar.fastcsv.reader.CsvParseException;
+import de.siegmar.fastcsv.reader.CsvReader;
+import java.io.BufferedInputStream;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.SQLException;
+import java.util.Iterator;
+import java.util.List;
+import java.util.Optional;
+import java.util.zip.GZIPInputStream;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A table of a data folder, as CSV, plain or compressed, or as Parquet, read row by row. A wrong
+ * line is reported and left out; a wrong header stops this file alone; a truncated compressed file
+ * gives what was whole.
+ */
+final class TableFile {
+  /** The endings that a table's name can have, the one that is taken first. */
+  static final List<String> ENDINGS = List.of(".csv", ".csv.gz", ".csv.zst", ".parquet");
+
+  private static final String PARQUET = ".parquet";
+
+  private final Path path;
+  private final String name;
+  private final Faults faults;
+
+  private TableFile(Path path, String name, Faults faults) {
+    this.path = path;
+    this.name = name;
+    this.faults = faults;
+  }
+
+  /** Takes one row. */
+  interface RowReader {
+    void read(TableRow row);
+  }
+
+  /** Looks up the columns of a header and gives what reads the rows. */
+  interface HeaderReader {
+    RowReader read(TableRow header);
+  }
+
+  /** A file that is there. */
+  static TableFile of(Path path, Faults faults) {
+    return new TableFile(path, String.valueOf(path.getFileName()), faults);
+  }
+
+  /** The file of this name without its ending, if the folder has it. */
+  static Optional<TableFile> find(Path folder, String stem, Faults faults) {
+    for (String ending : ENDINGS) {
+      Path path = folder.resolve(stem + ending);
+      if (Files.isRegularFile(path)) {
+        return Optional.of(new TableFile(path, stem + ending, faults));
+      }
+    }
+    return Optional.empty();
+  }
+
+  /**
+   * Reads all rows. The required columns must be in the header; {@code header} then finds its own.
+   */
+  void read(List<String> required, HeaderReader header) {
+    if (name.endsWith(PARQUET)) {
+      readParquet(required, header);
+    } else {
+      readCsv(required, header);
+    }
+  }
+
+  private void readParquet(List<String> required, HeaderReader header) {
+    Rows rows = new Rows(required, header);
+    try {
+      ParquetRows.read(path, new TableRow(), rows::take);
+    } catch (SQLException e) {
+      faults.add(
+          new Fault(name, 0, "", "a whole Parquet file", String.valueOf(e.getMessage()).strip()));
+    }
+  }
+
+  private void readCsv(List<String> required, HeaderReader header) {
+    TableRow handler = new TableRow();
+    try (InputStream bytes = open();
+        CsvReader<TableRow> rows =
+            CsvReader.builder()
+                .allowExtraFields(true)
+                .allowMissingFields(true)
+                .detectBomHeader(true)
+                .build(handler, bytes)) {
+      Rows reading = new Rows(required, header);
+      Iterator<TableRow> all = rows.iterator();
+      while (all.hasNext() && reading.take(all.next())) {
+        // Each row is taken by the condition.
+      }
+    } catch (IOException | UncheckedIOException e) {
+      faults.add(
+          new Fault(
+              name,
+              0,
+              "",
+              "a whole file; what was whole has been read",
+              String.valueOf(e.getMessage())));
+    } catch (CsvParseException e) {
+      faults.add(
+          new Fault(
+              name,
+              handler.line(),
+              "",
+              "rows as in RFC 4180; the rest of the file was not read",
+              String.valueOf(e.getMessage())));
+    }
+  }
+
+  private InputStream open() throws IOException {
+    InputStream raw = new BufferedInputStream(Files.newInputStream(path), 1 << 16);
+    if (name.endsWith(".gz")) {
+      return new GZIPInputStream(raw, 1 << 16);
+    }
+    return name.endsWith(".zst") ? new ZstdInputStream(raw) : raw;
+  }
+
+  /** Reads the header from the first row and everything else from the rows after it. */
+  private final class Rows {
+    private final List<String> required;
+    private final HeaderReader header;
+    private @Nullable RowReader reader;
+
+    Rows(List<String> required, HeaderReader header) {
+      this.required = required;
+      this.header = header;
+    }
+
+    /** Takes the next row and returns whether to go on. */
+    boolean take(TableRow row) {
+      if (reader != null) {
+        readRow(row, reader);
+        return true;
+      }
+      row.becomeHeader();
+      List<String> missing = required.stream().filter(c -> row.column(c) < 0).toList();
+      if (!missing.isEmpty()) {
+        faults.add(
+            new Fault(name, 0, "", "a header with " + String.join(", ", missing), row.whole()));
+        return false;
+      }
+      reader = header.read(row);
+      return true;
+    }
+  }
+
+  private void readRow(TableRow row, RowReader reader) {
+    try {
+      if (row.fieldCount() != row.columnCount()) {
+        throw new BadField("", row.columnCount() + " fields", row.whole());
+      }
+      reader.read(row);
+    } catch (BadField e) {
+      faults.add(new Fault(name, row.line(), e.column, e.expected, e.text));
+    } catch (IllegalArgumentException e) {
+      faults.add(new Fault(name, row.line(), "", String.valueOf(e.getMessage()), row.whole()));
+    }
+  }
+}

@@ -1,0 +1,218 @@
+package kelvo.sim;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import com.fasterxml.jackson.databind.ObjectMapper;
+import java.io.IOException;
+import java.net.InetAddress;
+import java.net.InetSocketAddress;
+import java.net.URI;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.SplittableRandom;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.TimeUnit;
+import kelvo.data.calendar.ExchangeCalendar;
+import kelvo.data.feed.FeedClient;
+import kelvo.data.feed.FeedReader;
+import kelvo.data.feed.FeedWriter;
+import kelvo.data.feed.TapeSink;
+import kelvo.data.folder.DataFolder;
+import kelvo.data.scanfile.ScanFile;
+import kelvo.engine.MarketEngine;
+import kelvo.engine.Program;
+import kelvo.engine.Progress;
+import kelvo.market.EventTape;
+import kelvo.market.Session;
+import kelvo.scan.Hit;
+import kelvo.time.DayTime;
+import kelvo.time.Phases;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** The simulated feed and the client, over a real connection on loopback. */
+class FeedTest {
+  private static final FeedClient.Patience QUICK =
+      new FeedClient.Patience(Duration.ofMillis(1), Duration.ofMillis(5), Duration.ofSeconds(20));
+  private static final int CUTS = 200;
+  private static final int EVENTS = 60_000;
+
+  @TempDir static Path folder;
+  private static Session session;
+
+  @BeforeAll
+  static void write() throws IOException {
+    DemoFolder.write(folder, DemoSize.SMALL, DemoFolder.SEED, Progress.NONE);
+    Session whole =
+        new DataFolder(folder, new ExchangeCalendar()).session(DemoSize.SESSION, Progress.NONE);
+    session = unplayed(whole);
+    List<String> faults = new ArrayList<>();
+    new FeedReader(DemoSize.SESSION, new TapeSink(session, seq -> {}), faults::add)
+        .frame(1, new ObjectMapper().readTree(new FeedWriter(whole).frame(1, 0, EVENTS)).get("e"));
+    assertThat(faults).isEmpty();
+  }
+
+  private static FeedServer server(String token, double speed) throws InterruptedException {
+    FeedServer server =
+        new FeedServer(
+            session,
+            new InetSocketAddress(InetAddress.getLoopbackAddress(), 0),
+            token,
+            null,
+            DayTime.FIRST,
+            speed,
+            System::nanoTime);
+    server.start();
+    return server;
+  }
+
+  /** The same securities before their first event. */
+  private static Session unplayed(Session session) {
+    return new Session(
+        session.hours(),
+        session.phases(),
+        session.securities(),
+        List.of(),
+        session.knownEvents(),
+        new EventTape(session.securities().size()));
+  }
+
+  /** What a client hears. */
+  private static final class Heard implements FeedClient.Listener {
+    final Session received = unplayed(session);
+    final List<String> faults = new ArrayList<>();
+    final List<FeedClient.Standing> standings = new ArrayList<>();
+    final CompletableFuture<Long> done = new CompletableFuture<>();
+    final CompletableFuture<String> refused = new CompletableFuture<>();
+    final List<Long> frames = new ArrayList<>();
+    Runnable afterFrame = () -> {};
+    long lastFrame;
+
+    @Override
+    public FeedReader session(LocalDate date) {
+      return new FeedReader(date, new TapeSink(received, this::frame), faults::add);
+    }
+
+    private void frame(long seq) {
+      frames.add(seq);
+      afterFrame.run();
+      if (seq == lastFrame) {
+        done.complete(seq);
+      }
+    }
+
+    @Override
+    public void standing(FeedClient.Standing standing, String why) {
+      standings.add(standing);
+      if (standing == FeedClient.Standing.REFUSED) {
+        refused.complete(why);
+      }
+    }
+
+    @Override
+    public void fault(String sentence) {
+      faults.add(sentence);
+    }
+  }
+
+  private static FeedClient client(FeedServer server, String token, Heard heard) {
+    return new FeedClient(
+        URI.create("ws://localhost:" + server.port()), token, 0, QUICK, heard, System::nanoTime);
+  }
+
+  private static List<Hit> hits(Session of) {
+    List<Hit> hits = new ArrayList<>();
+    new MarketEngine(of, new Program(ScanFile.shipped(Phases.USUAL), List.of()), hits::add)
+        .runTo(DayTime.LAST);
+    return hits;
+  }
+
+  @Test
+  void twoHundredCutsLoseNothing() throws Exception {
+    try (FeedServer server = server("secret", FeedServer.AT_ONCE)) {
+      Heard heard = new Heard();
+      heard.lastFrame = server.frames();
+      SplittableRandom random = new SplittableRandom(7);
+      long[] next = {1};
+      int[] cuts = {0};
+      heard.afterFrame =
+          () -> {
+            if (heard.frames.size() >= next[0] && cuts[0] < CUTS) {
+              cuts[0]++;
+              next[0] += random.nextLong(Math.max(2, server.frames() / CUTS * 2));
+              server.cut();
+            }
+          };
+      try (FeedClient client = client(server, "secret", heard)) {
+        client.start();
+        heard.done.get(120, TimeUnit.SECONDS);
+      }
+
+      assertThat(cuts[0]).isGreaterThan(CUTS / 2);
+      assertThat(heard.faults).isEmpty();
+      assertThat(heard.frames).doesNotHaveDuplicates().isSorted();
+      assertThat(heard.received.tape().size()).isEqualTo(session.tape().size());
+      assertThat(hits(heard.received)).isEqualTo(hits(session)).hasSizeGreaterThan(20);
+    }
+  }
+
+  @Test
+  void aWrongTokenIsRefusedWithAWord() throws Exception {
+    try (FeedServer server = server("secret", FeedServer.AT_ONCE)) {
+      Heard heard = new Heard();
+      try (FeedClient client = client(server, "guess", heard)) {
+        client.start();
+
+        assertThat(heard.refused.get(20, TimeUnit.SECONDS)).contains("token is wrong");
+      }
+    }
+  }
+
+  @Test
+  void aServerThatCanBeReachedFromOutsideNeedsATokenAndACertificate() {
+    assertThatThrownBy(
+            () ->
+                new FeedServer(
+                    session,
+                    new InetSocketAddress("0.0.0.0", 0),
+                    "secret",
+                    null,
+                    DayTime.FIRST,
+                    1,
+                    System::nanoTime))
+        .hasMessageContaining("give it a token and a certificate");
+  }
+
+  @Test
+  void aServerThatIsNotThereYetIsTriedAgain() throws Exception {
+    Heard heard = new Heard();
+    FeedServer first = server("", FeedServer.AT_ONCE);
+    int port = first.port();
+    first.close();
+    try (FeedClient client =
+        new FeedClient(
+            URI.create("ws://localhost:" + port), "", 0, QUICK, heard, System::nanoTime)) {
+      client.start();
+      try (FeedServer later =
+          new FeedServer(
+              session,
+              new InetSocketAddress(InetAddress.getLoopbackAddress(), port),
+              "",
+              null,
+              DayTime.FIRST,
+              FeedServer.AT_ONCE,
+              System::nanoTime)) {
+        heard.lastFrame = later.frames();
+        later.start();
+        heard.done.get(60, TimeUnit.SECONDS);
+      }
+    }
+
+    assertThat(heard.standings).contains(FeedClient.Standing.CONNECTING, FeedClient.Standing.LIVE);
+  }
+}
