@@ -1,13 +1,11 @@
 package kelvo.cli;
 
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.concurrent.Callable;
 import kelvo.data.ledger.Ledger;
 import kelvo.desktop.shell.KelvoWindow;
 import kelvo.desktop.shell.OpenedDay;
 import kelvo.engine.Progress;
-import kelvo.sim.DemoFolder;
 import kelvo.sim.DemoSize;
 import kelvo.sim.DemoTrader;
 import org.jspecify.annotations.Nullable;
@@ -33,24 +31,13 @@ final class DemoCommand implements Callable<Integer> {
 
   @Override
   public Integer call() {
-    Path root =
-        folder != null ? folder : Path.of(System.getProperty("user.home"), ".kelvo", "demo");
+    Path root = DemoData.root(folder);
     return KelvoWindow.open(
         window.request(progress -> open(root, progress), DemoTrader.PREPARED_AT));
   }
 
   private static OpenedDay open(Path root, Progress progress) {
-    Path stamp = root.resolve("demo-" + DemoFolder.VERSION + "-" + DemoFolder.SEED);
-    boolean written = Files.exists(stamp);
-    if (!written) {
-      DemoFolder.write(root, DemoSize.DEMO, DemoFolder.SEED, part -> progress.done(part * WRITING));
-      try {
-        Files.createFile(stamp);
-      } catch (java.io.IOException e) {
-        throw new java.io.UncheckedIOException(
-            "cannot write to " + root + "; name another place with --folder", e);
-      }
-    }
+    boolean written = DemoData.ready(root, part -> progress.done(part * WRITING));
     try (Ledger ledger = Ledger.open(root.resolve(OpenedDay.LEDGER))) {
       DemoTrader.prepare(ledger, DemoSize.SESSION);
     }

@@ -15,6 +15,7 @@ import picocli.CommandLine.Command;
       HitsCommand.class,
       ReviewCommand.class,
       ConvertCommand.class,
+      RecordCommand.class,
       SimCommand.class,
       OpenCommand.class,
       DemoCommand.class

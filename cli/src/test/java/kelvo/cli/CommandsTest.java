@@ -55,6 +55,67 @@ class CommandsTest {
   }
 
   @Test
+  void aServedSessionIsRecordedAndReadBack(@TempDir Path recorded) throws Exception {
+    Files.copy(folder.resolve("securities.csv"), recorded.resolve("securities.csv"));
+    SimCommand sim = new SimCommand();
+    sim.folder = folder;
+    sim.speed = 0;
+    sim.port = freePort();
+    Thread server =
+        Thread.ofVirtual()
+            .start(
+                () -> {
+                  try {
+                    sim.call();
+                  } catch (InterruptedException e) {
+                    Thread.currentThread().interrupt();
+                  }
+                });
+    int code =
+        Kelvo.run(
+            "record",
+            "ws://localhost:" + sim.port,
+            "--data",
+            recorded.toString(),
+            "--date",
+            "2031-03-12",
+            "--frames",
+            "500");
+    sim.end.countDown();
+    server.join();
+
+    assertThat(code).isZero();
+    assertThat(told.toString(StandardCharsets.UTF_8)).contains("Recorded up to frame");
+    assertThat(Kelvo.run("check", recorded.toString())).isZero();
+    assertThat(recorded.resolve("sessions/2031-03-12/trades.csv")).content().contains("extended");
+  }
+
+  private static int freePort() throws IOException {
+    try (var socket = new java.net.ServerSocket(0)) {
+      return socket.getLocalPort();
+    }
+  }
+
+  @Test
+  void aSessionIsConvertedToParquetAndGivesTheSameMatches(@TempDir Path out) {
+    Path converted = out.resolve("parquet");
+    assertThat(Kelvo.run("convert", folder.toString(), converted.toString())).isZero();
+    String[] call = {
+      "matches", "", "--scan", scan("01-morning-gaps.json"), "--date", "2031-03-12", "--at", "09:00"
+    };
+    call[1] = folder.toString();
+    assertThat(Kelvo.run(call)).isZero();
+    String fromCsv = printed.toString(StandardCharsets.UTF_8);
+    printed.reset();
+    call[1] = converted.toString();
+    assertThat(Kelvo.run(call)).isZero();
+
+    assertThat(converted.resolve("sessions/2031-03-12/trades.parquet")).exists();
+    assertThat(printed.toString(StandardCharsets.UTF_8)).isEqualTo(fromCsv);
+    assertThat(fromCsv.lines().count()).isGreaterThan(3);
+  }
+
+  @Test
   void checkFindsNothingWrongWithTheDemo() {
     assertThat(Kelvo.run("check", folder.toString())).isZero();
     assertThat(told.toString(StandardCharsets.UTF_8)).contains("No problems found.");

@@ -34,7 +34,11 @@ public final class FeedClient implements AutoCloseable {
 
   /** Hears of the connection, on the feed's thread. */
   public interface Listener {
-    /** The server has named its session; gives what reads its frames. */
+    /**
+     * The server has named its session; gives what reads its frames.
+     *
+     * @throws IllegalStateException when that session is not wanted
+     */
     FeedReader session(LocalDate date);
 
     /** The connection stands otherwise; {@code why} is one sentence. */
@@ -111,6 +115,11 @@ public final class FeedClient implements AutoCloseable {
     thread.execute(this::connect);
     long check = Math.max(1, patience.silence().toMillis() / 3);
     thread.scheduleWithFixedDelay(this::checkSilence, check, check, TimeUnit.MILLISECONDS);
+  }
+
+  /** Runs something on the feed's thread once a second, until the client is closed. */
+  public void everySecond(Runnable task) {
+    thread.scheduleWithFixedDelay(task, 1, 1, TimeUnit.SECONDS);
   }
 
   private void connect() {
@@ -207,6 +216,9 @@ public final class FeedClient implements AutoCloseable {
       }
       wait = patience.first();
       stand(Standing.LIVE, "session of " + date);
+    } catch (IllegalStateException e) {
+      connection++;
+      stand(Standing.REFUSED, String.valueOf(e.getMessage()));
     } catch (java.time.DateTimeException e) {
       listener.fault("expected a session such as 2031-03-12, found " + message.path("session"));
     }
@@ -245,7 +257,7 @@ public final class FeedClient implements AutoCloseable {
     }
   }
 
-  /** Ends the connection for good. */
+  /** Ends the connection for good; when it returns, nothing more is heard. */
   @Override
   public void close() {
     run(
@@ -259,6 +271,11 @@ public final class FeedClient implements AutoCloseable {
           stand(Standing.CLOSED, "closed");
           thread.shutdown();
         });
+    try {
+      thread.awaitTermination(10, TimeUnit.SECONDS);
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+    }
   }
 
   /** Joins the parts of messages and brings them to the feed's thread. */

@@ -35,6 +35,9 @@ final class EventRows {
 
   boolean hasSeq = true;
 
+  /** Whether the rows come from a file, which may have the column. */
+  boolean canHaveSeq = true;
+
   EventRows(Writer writer) {
     this.writer = writer;
   }
@@ -83,18 +86,48 @@ final class EventRows {
     fourths = Arrays.copyOf(fourths, capacity);
   }
 
-  /** Merges files, given in the order of their kinds, into a tape. */
+  /**
+   * Merges files, given in the order of their kinds, into a tape. Where all files with a place for
+   * it have seq, the others are put in by their time.
+   */
   static EventTape merge(List<EventRows> files, int symbolCount) {
-    boolean bySeq = files.stream().allMatch(f -> f.hasSeq);
-    long[][] keys = files.stream().map(f -> bySeq ? f.seqs : f.times).toArray(long[][]::new);
-    int[][] orders = new int[keys.length][];
-    for (int f = 0; f < keys.length; f++) {
-      orders[f] = order(keys[f], files.get(f).size);
-    }
+    List<EventRows> numbered = files.stream().filter(f -> f.hasSeq).toList();
+    List<EventRows> others = files.stream().filter(f -> !f.hasSeq).toList();
+    boolean bySeq = others.stream().noneMatch(f -> f.canHaveSeq);
     EventTape tape = new EventTape(symbolCount);
-    int[] next = new int[keys.length];
-    int total = files.stream().mapToInt(f -> f.size).sum();
-    for (int i = 0; i < total; i++) {
+    Merge timed = new Merge(bySeq ? others : files, false);
+    Merge ordered = new Merge(bySeq ? numbered : List.of(), true);
+    while (ordered.hasNext()) {
+      while (timed.hasNext() && timed.nextTime() < ordered.nextTime()) {
+        timed.write(tape);
+      }
+      ordered.write(tape);
+    }
+    while (timed.hasNext()) {
+      timed.write(tape);
+    }
+    return tape;
+  }
+
+  /** Several files as one row of events, by seq or by time. */
+  private static final class Merge {
+    private final List<EventRows> files;
+    private final long[][] keys;
+    private final int[][] orders;
+    private final int[] next;
+
+    Merge(List<EventRows> files, boolean bySeq) {
+      this.files = files;
+      keys = files.stream().map(f -> bySeq ? f.seqs : f.times).toArray(long[][]::new);
+      orders = new int[keys.length][];
+      for (int f = 0; f < keys.length; f++) {
+        orders[f] = order(keys[f], files.get(f).size);
+      }
+      next = new int[keys.length];
+    }
+
+    /** The file whose next row comes first; -1 when there is none. */
+    private int earliest() {
       int earliest = -1;
       long least = Long.MAX_VALUE;
       for (int f = 0; f < next.length; f++) {
@@ -103,10 +136,23 @@ final class EventRows {
           least = keys[f][orders[f][next[f]]];
         }
       }
-      EventRows rows = files.get(earliest);
-      rows.writer.write(tape, rows, orders[earliest][next[earliest]++]);
+      return earliest;
     }
-    return tape;
+
+    boolean hasNext() {
+      return earliest() >= 0;
+    }
+
+    long nextTime() {
+      int file = earliest();
+      return files.get(file).times[orders[file][next[file]]];
+    }
+
+    void write(EventTape tape) {
+      int file = earliest();
+      EventRows rows = files.get(file);
+      rows.writer.write(tape, rows, orders[file][next[file]++]);
+    }
   }
 
   /** The rows in order of their keys; rows of the same key stay in the order of their lines. */

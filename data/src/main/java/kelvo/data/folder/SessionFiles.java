@@ -263,6 +263,7 @@ final class SessionFiles {
   private EventRows news(List<Catalyst> catalysts) {
     EventRows rows =
         new EventRows((tape, r, i) -> tape.news(r.times[i], r.symbols[i], r.thirds[i]));
+    rows.canHaveSeq = false;
     for (int item = 0; item < catalysts.size(); item++) {
       for (String symbol : catalysts.get(item).symbols()) {
         Integer number = numbers.get(symbol);

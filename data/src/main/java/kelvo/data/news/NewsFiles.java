@@ -9,27 +9,23 @@ import java.io.IOException;
 import java.io.Reader;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.time.Duration;
 import java.time.LocalDate;
-import java.time.ZonedDateTime;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Set;
+import java.util.function.Consumer;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import kelvo.data.folder.Fault;
 import kelvo.data.folder.Faults;
 import kelvo.market.Security;
 import kelvo.news.Catalyst;
 import kelvo.time.DayTime;
-import org.jsoup.Jsoup;
 
 /**
- * Reads news from RSS 2.0 and Atom files. An item belongs to the symbols in its category terms and
- * to those whose symbol stands in its headline. Bodies become plain text.
+ * Reads news from RSS 2.0, Atom and JSON Feed files. An item belongs to the symbols in its category
+ * terms and to those whose symbol stands in its headline. Bodies become plain text.
  */
 public final class NewsFiles {
   private NewsFiles() {}
@@ -41,13 +37,13 @@ public final class NewsFiles {
     if (!Files.isDirectory(folder)) {
       return items;
     }
-    Map<String, Security> known = new HashMap<>();
-    securities.forEach(s -> known.put(s.symbol(), s));
+    Set<String> known = securities.stream().map(Security::symbol).collect(Collectors.toSet());
     try (Stream<Path> files = Files.list(folder)) {
       files
-          .filter(f -> f.toString().endsWith(".xml"))
+          .filter(f -> f.toString().endsWith(".xml") || f.toString().endsWith(".json"))
           .sorted()
-          .forEach(f -> readFile(f, session, known, faults, items));
+          .flatMap(f -> items(f, faults).stream())
+          .forEach(item -> items.add(item.catalyst(session, known)));
     } catch (IOException e) {
       faults.add(new Fault("news", 0, "", "a readable folder", String.valueOf(e.getMessage())));
     }
@@ -56,53 +52,41 @@ public final class NewsFiles {
     return items;
   }
 
-  private static void readFile(
-      Path file,
-      LocalDate session,
-      Map<String, Security> known,
-      Faults faults,
-      List<Catalyst> items) {
+  private static List<FeedItem> items(Path file, Faults faults) {
     String name = "news/" + file.getFileName();
     try (Reader reader = Files.newBufferedReader(file)) {
-      SyndFeed feed = new SyndFeedInput().build(reader);
-      for (SyndEntry entry : feed.getEntries()) {
-        if (entry.getPublishedDate() == null || entry.getTitle() == null) {
-          faults.add(
-              new Fault(
-                  name,
-                  0,
-                  "",
-                  "an item with a title and a date",
-                  String.valueOf(entry.getTitle())));
-        } else {
-          items.add(catalyst(entry, String.valueOf(feed.getTitle()), session, known));
-        }
-      }
+      return name.endsWith(".json")
+          ? JsonFeed.read(reader, title -> faults.add(noDate(name, title)))
+          : entries(reader, title -> faults.add(noDate(name, title)));
     } catch (IOException | FeedException | IllegalArgumentException e) {
-      faults.add(new Fault(name, 0, "", "an RSS 2.0 or Atom feed", String.valueOf(e.getMessage())));
+      faults.add(
+          new Fault(name, 0, "", "an RSS 2.0, Atom or JSON feed", String.valueOf(e.getMessage())));
+      return List.of();
     }
   }
 
-  private static Catalyst catalyst(
-      SyndEntry entry, String source, LocalDate session, Map<String, Security> known) {
-    ZonedDateTime at = entry.getPublishedDate().toInstant().atZone(DayTime.NEW_YORK);
-    long moment =
-        at.toLocalDate().equals(session)
-            ? at.toLocalTime().toNanoOfDay()
-            : Duration.between(session.atStartOfDay(DayTime.NEW_YORK), at).toNanos();
-    Set<String> symbols = new LinkedHashSet<>();
-    entry.getCategories().stream()
-        .map(SyndCategory::getName)
-        .filter(known::containsKey)
-        .forEach(symbols::add);
-    for (String word : entry.getTitle().split("[^A-Z0-9.]+")) {
-      if (word.length() > 1 && known.containsKey(word)) {
-        symbols.add(word);
+  private static Fault noDate(String name, String title) {
+    return new Fault(name, 0, "", "an item with a title and a date", title);
+  }
+
+  private static List<FeedItem> entries(Reader reader, Consumer<String> wrong)
+      throws FeedException {
+    SyndFeed feed = new SyndFeedInput().build(reader);
+    List<FeedItem> items = new ArrayList<>();
+    for (SyndEntry entry : feed.getEntries()) {
+      if (entry.getPublishedDate() == null || entry.getTitle() == null) {
+        wrong.accept(String.valueOf(entry.getTitle()));
+      } else {
+        String body = entry.getDescription() == null ? "" : entry.getDescription().getValue();
+        items.add(
+            new FeedItem(
+                entry.getPublishedDate().toInstant(),
+                String.valueOf(feed.getTitle()),
+                entry.getTitle(),
+                body == null ? "" : body,
+                entry.getCategories().stream().map(SyndCategory::getName).toList()));
       }
     }
-    String body =
-        entry.getDescription() == null ? "" : Jsoup.parse(entry.getDescription().getValue()).text();
-    return new Catalyst(
-        moment, source, Jsoup.parse(entry.getTitle()).text(), body, List.copyOf(symbols));
+    return items;
   }
 }

@@ -1,0 +1,41 @@
+package kelvo.data.news;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZonedDateTime;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+import kelvo.news.Catalyst;
+import kelvo.time.DayTime;
+import org.jsoup.Jsoup;
+
+/**
+ * An item of any kind of feed, before it is tied to securities.
+ *
+ * @param published when
+ * @param source who published it
+ * @param title its headline, perhaps with markup
+ * @param body its text, perhaps with markup; may be empty
+ * @param terms categories or tags
+ */
+record FeedItem(Instant published, String source, String title, String body, List<String> terms) {
+  /** The item as a catalyst of a session; bodies and titles become plain text. */
+  Catalyst catalyst(LocalDate session, Set<String> known) {
+    ZonedDateTime at = published.atZone(DayTime.NEW_YORK);
+    long moment =
+        at.toLocalDate().equals(session)
+            ? at.toLocalTime().toNanoOfDay()
+            : Duration.between(session.atStartOfDay(DayTime.NEW_YORK), at).toNanos();
+    Set<String> symbols = new LinkedHashSet<>();
+    terms.stream().filter(known::contains).forEach(symbols::add);
+    for (String word : title.split("[^A-Z0-9.]+")) {
+      if (word.length() > 1 && known.contains(word)) {
+        symbols.add(word);
+      }
+    }
+    return new Catalyst(
+        moment, source, Jsoup.parse(title).text(), Jsoup.parse(body).text(), List.copyOf(symbols));
+  }
+}
