@@ -1,11 +1,13 @@
 package kelvo.field;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /** Every field there is, found by its words. */
 public final class FieldCatalogue {
@@ -76,6 +78,11 @@ public final class FieldCatalogue {
     List<Field> usual = new ArrayList<>(FIELDS.values());
     USUAL_MEMBERS.forEach(words -> exact(words).ifPresent(usual::add));
     return usual;
+  }
+
+  /** The words of the fields that are no members of families. */
+  public static Set<String> singleWords() {
+    return Collections.unmodifiableSet(FIELDS.keySet());
   }
 
   /** An example of each family, by the family's words. */
