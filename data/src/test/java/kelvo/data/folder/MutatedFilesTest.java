@@ -1,0 +1,158 @@
+package kelvo.data.folder;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.SplittableRandom;
+import kelvo.data.calendar.ExchangeCalendar;
+import kelvo.engine.MarketEngine;
+import kelvo.engine.Program;
+import kelvo.engine.Progress;
+import kelvo.market.EventKind;
+import kelvo.market.Session;
+import kelvo.time.DayTime;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/**
+ * Hundreds of thousands of lines with something wrong in them, seeded: nothing crashes or hangs,
+ * every line is either an event or a fault, and every good line is kept.
+ */
+class MutatedFilesTest {
+  private static final LocalDate DATE = LocalDate.of(2031, 3, 12);
+  private static final int LINES = 100_000;
+  private static final String[] SYMBOLS = {"TIDARC", "GLASBX", "KELPOR"};
+  private static final String NOISE = "0123456789.,:-+eE $%ABxyz\t;'\u00e9\u4e2d\u0000";
+
+  private final SplittableRandom random = new SplittableRandom(20310312);
+  @TempDir Path folder;
+
+  private interface Line {
+    String good(int i);
+  }
+
+  private String clock(int i) {
+    return DayTime.millis(DayTime.FIRST + (DayTime.LAST - DayTime.FIRST) / LINES * i);
+  }
+
+  private String symbol() {
+    return SYMBOLS[random.nextInt(SYMBOLS.length)];
+  }
+
+  /** Changes, adds or takes away a few characters; never line ends and quotes. */
+  private String mutated(String line) {
+    StringBuilder text = new StringBuilder(line);
+    for (int n = 1 + random.nextInt(3); n > 0 && !text.isEmpty(); n--) {
+      int at = random.nextInt(text.length());
+      char noise = NOISE.charAt(random.nextInt(NOISE.length()));
+      switch (random.nextInt(3)) {
+        case 0 -> text.setCharAt(at, noise);
+        case 1 -> text.insert(at, noise);
+        default -> text.deleteCharAt(at);
+      }
+    }
+    return text.isEmpty() ? "x" : text.toString();
+  }
+
+  /** Writes lines of which every other one is mutated, and returns how many are good. */
+  private int write(String name, String header, Line line) throws IOException {
+    List<String> lines = new ArrayList<>(List.of(header));
+    int good = 0;
+    for (int i = 0; i < LINES; i++) {
+      String text = line.good(i);
+      if (i % 2 == 0) {
+        good++;
+        lines.add(text);
+      } else {
+        lines.add(mutated(text));
+      }
+    }
+    Path file = folder.resolve(name);
+    Files.createDirectories(file.getParent());
+    Files.write(file, lines, StandardCharsets.UTF_8);
+    return good;
+  }
+
+  private static long count(Session session, EventKind kind) {
+    long count = 0;
+    for (int i = 0; i < session.tape().size(); i++) {
+      count += session.tape().kind(i) == kind ? 1 : 0;
+    }
+    return count;
+  }
+
+  private static long faults(DataFolder data, String file) {
+    return data.faults().stream().filter(f -> f.file().startsWith(file)).count();
+  }
+
+  @Test
+  void everyLineIsAnEventOrAFault() throws IOException {
+    Files.writeString(
+        folder.resolve("securities.csv"),
+        "symbol,name,mic,cfi\nTIDARC,A,XNAS,ESVUFR\nGLASBX,B,XNAS,ESVUFR\nKELPOR,C,XNAS,ESVUFR\n");
+    String day = "sessions/2031-03-12/";
+    int trades =
+        write(
+            day + "trades.csv",
+            "time,symbol,price,size,conditions,id",
+            i -> clock(i) + "," + symbol() + ",8.2" + random.nextInt(99) + ",100,regular," + i);
+    int quotes =
+        write(
+            day + "quotes.csv",
+            "time,symbol,bid,bid_size,ask,ask_size",
+            i -> clock(i) + "," + symbol() + ",8.19,3,8.21,4");
+    int statuses =
+        write(
+            day + "status.csv",
+            "time,symbol,state,reason",
+            i -> clock(i) + "," + symbol() + ",halted,T1");
+    int imbalances =
+        write(
+            day + "imbalance.csv",
+            "time,symbol,side,paired,imbalance,reference",
+            i -> clock(i) + "," + symbol() + ",buy,10,2000,8.2");
+    int mentions =
+        write(
+            day + "mentions.csv", "time,symbol,count", i -> clock(i) + "," + symbol() + ",7");
+    write(
+        day + "corrections.csv",
+        "time,symbol,id,action,price,size",
+        i -> clock(i) + "," + symbol() + "," + i + ",cancel,,");
+    write(
+        "daily.csv",
+        "symbol,date,open,high,low,close,volume,trades",
+        i -> symbol() + ",2031-03-11,8,9,7,8,1000,10");
+    write("actions.csv", "symbol,date,kind,ratio", i -> symbol() + ",2030-03-11,split,2");
+    write(
+        "calendar.csv",
+        "date,time,symbol,kind,title",
+        i -> "2031-03-12,14:00:00,,rates,Rate decision");
+    write(
+        "fills.csv",
+        "time,symbol,side,quantity,price,fee,account,order_id",
+        i -> "2031-03-12T10:00:00-04:00," + symbol() + ",buy,100,8.2,0.5,A," + i);
+    DataFolder data = new DataFolder(folder, new ExchangeCalendar());
+    Session session = data.session(DATE, Progress.NONE);
+
+    assertThat(count(session, EventKind.TRADE)).isGreaterThanOrEqualTo(trades);
+    assertThat(count(session, EventKind.TRADE) + faults(data, day + "trades")).isEqualTo(LINES);
+    assertThat(count(session, EventKind.QUOTE)).isGreaterThanOrEqualTo(quotes);
+    assertThat(count(session, EventKind.QUOTE) + faults(data, day + "quotes")).isEqualTo(LINES);
+    assertThat(count(session, EventKind.STATUS)).isGreaterThanOrEqualTo(statuses);
+    assertThat(count(session, EventKind.STATUS) + faults(data, day + "status")).isEqualTo(LINES);
+    assertThat(count(session, EventKind.IMBALANCE)).isGreaterThanOrEqualTo(imbalances);
+    assertThat(count(session, EventKind.MENTION)).isGreaterThanOrEqualTo(mentions);
+    assertThat(count(session, EventKind.CORRECTION) + faults(data, day + "corrections"))
+        .isEqualTo(LINES);
+    assertThat(data.fills(DATE)).hasSizeGreaterThanOrEqualTo(LINES / 2);
+    MarketEngine engine = new MarketEngine(session, new Program(List.of(), List.of()), hit -> {});
+    engine.runTo(DayTime.of(4, 30));
+    assertThat(engine.events()).isPositive();
+  }
+}
