@@ -26,11 +26,16 @@ public record DailyBar(
   DailyBar adjusted(double ratio) {
     return new DailyBar(
         date,
-        Math.round(open / ratio),
-        Math.round(high / ratio),
-        Math.round(low / ratio),
-        Math.round(close / ratio),
+        price(open / ratio),
+        price(high / ratio),
+        price(low / ratio),
+        price(close / ratio),
         Math.round(volume * ratio),
         trades);
+  }
+
+  /** However large the splits since, a price stays one. */
+  private static long price(double adjusted) {
+    return Math.clamp(Math.round(adjusted), 1, EventTape.GREATEST_PRICE);
   }
 }

@@ -1,5 +1,6 @@
 package kelvo.data.feed;
 
+import com.fasterxml.jackson.core.JsonParseException;
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.DeserializationFeature;
 import com.fasterxml.jackson.databind.JsonNode;
@@ -47,8 +48,12 @@ public final class FeedReader {
 
   /** The JSON of a frame. */
   static JsonNode parse(String text) throws JsonProcessingException {
-    JsonNode node = JSON.readTree(text);
-    return node == null ? JSON.nullNode() : node;
+    try {
+      JsonNode node = JSON.readTree(text);
+      return node == null ? JSON.nullNode() : node;
+    } catch (NumberFormatException e) {
+      throw new JsonParseException(null, "a number is out of all bounds", e);
+    }
   }
 
   /** Hands over the events of a frame, and says when they are done. */

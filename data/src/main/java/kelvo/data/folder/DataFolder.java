@@ -182,9 +182,12 @@ public final class DataFolder {
                         CorporateAction action =
                             new CorporateAction(
                                 row.text(symbol), row.date(date), row.number(ratio));
-                        actions
-                            .computeIfAbsent(action.symbol(), s -> new ArrayList<>())
-                            .add(action);
+                        List<CorporateAction> own =
+                            actions.computeIfAbsent(action.symbol(), s -> new ArrayList<>());
+                        if (own.stream().anyMatch(a -> a.date().equals(action.date()))) {
+                          throw row.bad(date, "one split of a security a day");
+                        }
+                        own.add(action);
                       };
                     }));
     return actions;
