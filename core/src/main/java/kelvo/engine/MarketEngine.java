@@ -41,6 +41,10 @@ public final class MarketEngine {
   private final TriggerWatch.Fired fired = this::fire;
   private final HitFields hitFields;
   private final TriggerWatch triggers;
+  private final int triggerEffects;
+  private final boolean anyLevel;
+  private final long entering;
+  private final long leaving;
   private final ExpiryWheel newsWheel;
   private int events;
   private int second = (int) (DayTime.FIRST / DayTime.SECOND) - 1;
@@ -63,8 +67,12 @@ public final class MarketEngine {
     gauge = Objects.requireNonNull(market.gauge());
     states = market.states().toArray(SymbolState[]::new);
     board = new ScanBoard(program.scans(), session);
+    entering = board.listening(Trigger.ENTERS);
+    leaving = board.listening(Trigger.LEAVES);
     triggers = new TriggerWatch(program.scans(), board, session);
     levels = new LevelWatch(program.levels(), session);
+    triggerEffects = triggers.effects();
+    anyLevel = !program.levels().isEmpty();
     wheel = new ExpiryWheel(states.length);
     newsWheel = new ExpiryWheel(states.length);
     hitFields = new HitFields(session);
@@ -91,7 +99,7 @@ public final class MarketEngine {
     clock = now;
     int security = tape.symbol(event);
     SymbolState state = states[security];
-    boolean levelled = levels.watches(security);
+    boolean levelled = anyLevel && levels.watches(security);
     long priceBefore = levelled ? state.price() : 0;
     int effect = state.apply(market, event);
     if (effect != Effect.QUOTE) {
@@ -111,7 +119,7 @@ public final class MarketEngine {
       edges(state, due, now);
       awaitTime(state, now);
     }
-    if (triggers.listenTo(effect)) {
+    if ((effect & triggerEffects) != 0) {
       triggers.after(state, effect, event, now, fired);
     }
     if (levelled && (effect & Effect.PRICE) != 0) {
@@ -196,9 +204,9 @@ public final class MarketEngine {
     while (changed != 0) {
       int k = Long.numberOfTrailingZeros(changed);
       changed &= changed - 1;
-      Trigger trigger = board.isInside(state.id(), k) ? Trigger.ENTERS : Trigger.LEAVES;
-      if ((board.listening(trigger) >>> k & 1) != 0) {
-        scanHit(k, state, trigger, now);
+      boolean entered = board.isInside(state.id(), k);
+      if (((entered ? entering : leaving) >>> k & 1) != 0) {
+        scanHit(k, state, entered ? Trigger.ENTERS : Trigger.LEAVES, now);
       }
     }
   }

@@ -50,9 +50,9 @@ final class TriggerWatch {
     effects = watched.length == 0 ? all : all | Effect.CORRECTED;
   }
 
-  /** Whether an effect concerns any trigger. */
-  boolean listenTo(int effect) {
-    return (effect & effects) != 0;
+  /** The effects that concern any trigger, as bits. */
+  int effects() {
+    return effects;
   }
 
   /** Looks at a security after an event that concerns some trigger. */

@@ -41,6 +41,9 @@ public final class ScanBoard {
   private final long quoted;
   private long open;
 
+  /** The scans that are open and watched for edges. */
+  private long asking;
+
   /** A board before the first event. */
   public ScanBoard(List<Scan> scans, Session session) {
     if (scans.size() > MOST) {
@@ -116,7 +119,7 @@ public final class ScanBoard {
 
   /** The scans to ask after an event of a security other than a quote. */
   public long dueAfterEvent(int security) {
-    return edges & open & awake[security];
+    return asking & awake[security];
   }
 
   /**
@@ -124,7 +127,7 @@ public final class ScanBoard {
    * those whose answer may have changed because time has passed since its last event.
    */
   public long dueAfterQuote(int security) {
-    long due = edges & open & awake[security];
+    long due = asking & awake[security];
     return due == 0 ? 0 : due & (quoted | timed | awaiting[security]);
   }
 
@@ -144,6 +147,7 @@ public final class ScanBoard {
     for (int k = 0; k < checks.length; k++) {
       open |= checks[k].scan().open(moment) ? 1L << k : 0;
     }
+    asking = edges & open;
     if ((before & ~open) != 0) {
       for (int i = 0; i < inside.length; i++) {
         inside[i] &= open;

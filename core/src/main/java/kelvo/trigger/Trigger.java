@@ -1,7 +1,6 @@
 package kelvo.trigger;
 
 import java.util.List;
-import java.util.Objects;
 import kelvo.market.Effect;
 import org.jspecify.annotations.Nullable;
 
@@ -118,7 +117,7 @@ public final class Trigger {
 
   @Override
   public int hashCode() {
-    return Objects.hash(words);
+    return words.hashCode();
   }
 
   @Override
