@@ -83,6 +83,10 @@ public final class FeedClient implements AutoCloseable {
   private Duration wait;
   private int connection;
   private int asksForHole;
+
+  /** Whether a greeting has not been answered yet. */
+  private boolean asking;
+
   private boolean closed;
   private Standing standing = Standing.CLOSED;
 
@@ -158,6 +162,7 @@ public final class FeedClient implements AutoCloseable {
     ObjectNode hello =
         JSON.createObjectNode().put("hello", 1).put("token", token).put("from", last);
     WebSocket open = socket;
+    asking = true;
     if (open != null) {
       open.sendText(hello.toString(), true);
     }
@@ -215,6 +220,7 @@ public final class FeedClient implements AutoCloseable {
         reader = listener.session(date);
       }
       wait = patience.first();
+      asking = false;
       stand(Standing.LIVE, "session of " + date);
     } catch (IllegalStateException e) {
       connection++;
@@ -226,21 +232,30 @@ public final class FeedClient implements AutoCloseable {
 
   private void frame(long seq, JsonNode events) {
     FeedReader reading = reader;
-    if (reading == null || onlyHeartbeat(events) && seq <= last || seq <= last) {
+    if (reading == null || seq <= last) {
       return;
     }
-    if (seq == last + 1 || asksForHole >= MOST_ASKS) {
-      if (seq != last + 1) {
-        listener.fault(
-            "frames " + (last + 1) + " to " + (seq - 1) + " were asked for and never came");
-      }
-      if (onlyHeartbeat(events)) {
-        return;
-      }
-      asksForHole = 0;
-      last = seq;
+    boolean heartbeat = onlyHeartbeat(events);
+    boolean hole = seq > last + 1 || heartbeat;
+    if (hole && (asking || asksForHole < MOST_ASKS)) {
+      askAgain();
+      return;
+    }
+    if (hole) {
+      long until = heartbeat ? seq : seq - 1;
+      listener.fault(
+          "frames " + (last + 1) + " to " + until + " were asked for and never came whole");
+    }
+    asksForHole = 0;
+    last = seq;
+    if (!heartbeat) {
       reading.frame(seq, events);
-    } else {
+    }
+  }
+
+  /** Asks from the last frame on, once; what is on its way already says nothing new of the hole. */
+  private void askAgain() {
+    if (!asking) {
       asksForHole++;
       greet();
     }
