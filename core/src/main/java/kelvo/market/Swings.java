@@ -72,11 +72,4 @@ public final class Swings {
     int below = (place < 0 ? -place - 1 : place) - 1;
     return below < 0 ? Double.POSITIVE_INFINITY : 100.0 * (price - lows[below]) / price;
   }
-
-  /** The nearest swing high above a price; {@link Price#NONE} when it is clear. */
-  public long highAbove(long price) {
-    int place = Arrays.binarySearch(highs, price + 1);
-    int next = place < 0 ? -place - 1 : place;
-    return next == highs.length ? Price.NONE : highs[next];
-  }
 }

@@ -51,7 +51,7 @@ public final class Amounts {
     };
   }
 
-  public static String example(Unit unit) {
+  static String example(Unit unit) {
     return switch (unit) {
       case PRICE -> "a price such as $2.50";
       case PERCENT -> "a per cent such as 4%";
