@@ -18,6 +18,7 @@ import picocli.CommandLine.Command;
       RecordCommand.class,
       SimCommand.class,
       OpenCommand.class,
+      LiveCommand.class,
       DemoCommand.class
     })
 public final class Kelvo implements Runnable {

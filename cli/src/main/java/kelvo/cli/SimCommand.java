@@ -4,15 +4,21 @@ import java.net.InetAddress;
 import java.net.InetSocketAddress;
 import java.nio.file.Path;
 import java.time.LocalDate;
+import java.util.List;
 import java.util.concurrent.Callable;
 import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.TimeUnit;
 import kelvo.data.calendar.ExchangeCalendar;
 import kelvo.data.folder.DataFolder;
 import kelvo.market.Session;
+import kelvo.sim.BrokerFile;
 import kelvo.sim.DemoFolder;
 import kelvo.sim.DemoSize;
+import kelvo.sim.EveOfSession;
 import kelvo.sim.FeedServer;
+import kelvo.sim.SimulatedBroker;
 import kelvo.time.DayTime;
+import kelvo.trade.Fill;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
@@ -59,6 +65,24 @@ final class SimCommand implements Callable<Integer> {
       description = "serves the newest session of a data folder instead of the demo's")
   @Nullable Path folder;
 
+  @Option(
+      names = "--fix-port",
+      paramLabel = "P",
+      description = "where the broker's FIX drop copy listens; ${DEFAULT-VALUE}")
+  int fixPort = 8732;
+
+  @Option(
+      names = "--fills",
+      paramLabel = "FILE",
+      description = "the broker appends its fills there as CSV, when their time has come")
+  @Nullable Path fills;
+
+  @Option(
+      names = "--prepare",
+      paramLabel = "FOLDER",
+      description = "first writes there what is known before the session, for kelvo live --data")
+  @Nullable Path prepare;
+
   /** Lets a test end the serving. */
   final CountDownLatch end = new CountDownLatch(1);
 
@@ -68,29 +92,6 @@ final class SimCommand implements Callable<Integer> {
       DemoFolder.write(write, DemoSize.DEMO, seed, new TextProgress("Writing " + write));
       return 0;
     }
-    Session session = session();
-    try (FeedServer server =
-        new FeedServer(
-            session,
-            new InetSocketAddress(InetAddress.getLoopbackAddress(), port),
-            token,
-            null,
-            DayTime.parse(from),
-            speed,
-            System::nanoTime)) {
-      server.start();
-      System.err.println(
-          "Serving "
-              + session.hours().date()
-              + " at ws://localhost:"
-              + server.port()
-              + "; end it with Ctrl+C.");
-      end.await();
-    }
-    return 0;
-  }
-
-  private Session session() {
     Path root = DemoData.root(folder);
     if (folder == null) {
       DemoData.ready(root, new TextProgress("Writing " + root));
@@ -99,7 +100,48 @@ final class SimCommand implements Callable<Integer> {
     if (data.sessionDates().isEmpty()) {
       throw new DataAtFault(root + " has no session; name a folder that has one");
     }
-    LocalDate newest = data.sessionDates().getLast();
-    return data.session(newest, new TextProgress("Reading " + newest));
+    LocalDate date = data.sessionDates().getLast();
+    if (prepare != null) {
+      EveOfSession.write(root, prepare);
+      System.err.println("What is known before the session is in " + prepare + ".");
+    }
+    Session session = data.session(date, new TextProgress("Reading " + date));
+    serve(session, data.fills(date));
+    return 0;
+  }
+
+  private void serve(Session session, List<Fill> known) throws InterruptedException {
+    LocalDate date = session.hours().date();
+    try (FeedServer server =
+            new FeedServer(
+                session,
+                known,
+                loopback(port),
+                token,
+                null,
+                DayTime.parse(from),
+                speed,
+                System::nanoTime);
+        SimulatedBroker broker = new SimulatedBroker(loopback(fixPort), date, known);
+        BrokerFile file = new BrokerFile(fills, date)) {
+      server.start();
+      broker.start();
+      System.err.println(
+          "Serving "
+              + date
+              + " at ws://localhost:"
+              + server.port()
+              + ", the broker's drop copy at "
+              + "localhost:"
+              + fixPort
+              + "; end it with Ctrl+C.");
+      while (!end.await(1, TimeUnit.SECONDS)) {
+        file.append(broker.tellUntil(server.moment()));
+      }
+    }
+  }
+
+  private static InetSocketAddress loopback(int port) {
+    return new InetSocketAddress(InetAddress.getLoopbackAddress(), port);
   }
 }

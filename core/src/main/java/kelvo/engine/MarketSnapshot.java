@@ -28,6 +28,7 @@ import org.jspecify.annotations.Nullable;
  * @param gaps common stocks that gap
  * @param hits all hits so far, oldest first
  * @param halts securities that do not trade now
+ * @param haltsBegun when halts began, those that are over included
  * @param weather the market as a whole
  * @param cards the symbols followed, in the order asked for
  * @param focus the symbol in focus; null for none
@@ -42,6 +43,7 @@ public record MarketSnapshot(
     List<Gap> gaps,
     List<Hit> hits,
     List<Halted> halts,
+    List<Long> haltsBegun,
     Weather weather,
     List<Card> cards,
     @Nullable Focus focus) {

@@ -1,6 +1,8 @@
 package kelvo.engine;
 
 import java.util.concurrent.BlockingQueue;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
 import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Consumer;
@@ -10,22 +12,24 @@ import kelvo.time.DayTime;
 
 /**
  * Plays a recorded session for a window: at any speed, from any moment. A thread of its own owns
- * the engine and publishes snapshots; all methods may be called from any thread.
+ * the engine, another plays the session again when levels have changed.
  */
-public final class SessionPlayer implements AutoCloseable {
+public final class SessionPlayer implements Player {
   private static final long BETWEEN_SNAPSHOTS_MS = 50;
 
-  private interface Command {
-    void run();
-  }
-
-  private final BlockingQueue<Command> commands = new LinkedBlockingQueue<>();
+  private final BlockingQueue<Runnable> commands = new LinkedBlockingQueue<>();
   private final LongSupplier wallNanos;
   private final Consumer<MarketSnapshot> listener;
   private final Consumer<Hit> newHits;
   private final Thread thread;
   private final SnapshotBuilder builder;
+  private final ExecutorService replays =
+      Executors.newSingleThreadExecutor(Thread.ofPlatform().daemon().name("replay").factory());
   private SessionRun run;
+
+  /** With the newest levels; belongs to the thread that plays again. */
+  private SessionRun replayed;
+
   private MarketEngine engine;
   private SnapshotRequest request;
   private double speed;
@@ -49,6 +53,7 @@ public final class SessionPlayer implements AutoCloseable {
       Consumer<Hit> newHits,
       LongSupplier wallNanos) {
     this.run = run;
+    replayed = run;
     this.request = request;
     this.listener = listener;
     this.newHits = newHits;
@@ -62,12 +67,12 @@ public final class SessionPlayer implements AutoCloseable {
     thread.start();
   }
 
-  /** Goes to a moment and stays there, or goes on playing from there. */
+  @Override
   public void seek(long moment) {
     commands.add(() -> moveTo(moment));
   }
 
-  /** Plays at so many times the speed of the day; 0 pauses. */
+  @Override
   public void speed(double times) {
     commands.add(
         () -> {
@@ -76,26 +81,32 @@ public final class SessionPlayer implements AutoCloseable {
         });
   }
 
-  /** Shows something else. */
+  @Override
   public void show(SnapshotRequest wanted) {
     commands.add(() -> request = wanted);
   }
 
-  /** Goes on with a run of the same session whose levels or scans are others. */
-  public void use(SessionRun changed) {
-    commands.add(
+  @Override
+  public void levels(Program program, long from) {
+    replays.execute(
         () -> {
-          long now = engine.clock();
-          run = changed;
-          engine = changed.engine();
-          hitsTold = Math.min(hitsTold, changed.hitsUntil(now).size());
-          moveTo(now);
+          SessionRun changed = replayed.withLevels(program, from, Progress.NONE);
+          replayed = changed;
+          commands.add(() -> use(changed));
         });
   }
 
-  /** Stops the thread and waits for it. */
+  private void use(SessionRun changed) {
+    long now = engine.clock();
+    run = changed;
+    engine = changed.engine();
+    hitsTold = Math.min(hitsTold, changed.hitsUntil(now).size());
+    moveTo(now);
+  }
+
   @Override
   public void close() {
+    replays.shutdown();
     commands.add(() -> stopped = true);
     try {
       thread.join();
@@ -107,7 +118,7 @@ public final class SessionPlayer implements AutoCloseable {
   private void loop() {
     try {
       while (!stopped) {
-        Command command =
+        Runnable command =
             speed > 0
                 ? commands.poll(BETWEEN_SNAPSHOTS_MS, TimeUnit.MILLISECONDS)
                 : commands.take();

@@ -7,8 +7,9 @@ import kelvo.scan.Hit;
 import kelvo.time.DayTime;
 
 /**
- * A recorded session played once through a program: every hit, and checkpoints from which any
- * moment is reached quickly. Immutable; any thread may use it.
+ * A session played through a program: every hit, and checkpoints from which any moment is reached
+ * quickly. While the session still goes on, the run belongs to the thread that appends to the tape;
+ * once it is {@link #of whole}, any thread may use it.
  */
 public final class SessionRun {
   private static final int LEAST_EVENTS_BETWEEN = 100_000;
@@ -17,23 +18,77 @@ public final class SessionRun {
 
   private final Session session;
   private final Program program;
+  private final MarketEngine head;
   private final List<Checkpoint> checkpoints;
-  private final List<Hit> hits;
+  private final HitLog hits;
+  private int eventsBetween = LEAST_EVENTS_BETWEEN;
 
-  private SessionRun(
-      Session session, Program program, List<Checkpoint> checkpoints, List<Hit> hits) {
+  private SessionRun(Session session, Program program) {
     this.session = session;
     this.program = program;
-    this.checkpoints = List.copyOf(checkpoints);
-    this.hits = List.copyOf(hits);
+    hits = new HitLog();
+    head = new MarketEngine(session, program, hits::add);
+    checkpoints = new ArrayList<>(List.of(head.checkpoint()));
+  }
+
+  /** A run that another program continues from a checkpoint of it. */
+  private SessionRun(SessionRun earlier, Program program, Checkpoint from) {
+    session = earlier.session;
+    this.program = program;
+    eventsBetween = earlier.eventsBetween;
+    hits = new HitLog();
+    earlier.hits.first(from.hits()).forEach(hits::add);
+    head = new MarketEngine(session, program, hits::add);
+    head.restore(from);
+    int kept = earlier.checkpoints.indexOf(from) + 1;
+    checkpoints = new ArrayList<>(earlier.checkpoints.subList(0, kept));
   }
 
   /** Plays a whole session. */
   public static SessionRun of(Session session, Program program, Progress progress) {
-    List<Hit> hits = new ArrayList<>();
-    MarketEngine engine = new MarketEngine(session, program, hits::add);
-    List<Checkpoint> checkpoints = new ArrayList<>(List.of(engine.checkpoint()));
-    return finish(engine, program, checkpoints, hits, progress);
+    SessionRun run = begun(session, program, progress);
+    run.head.runTo(DayTime.LAST);
+    return run;
+  }
+
+  /** Plays what there is of a session that still goes on. */
+  public static SessionRun begun(Session session, Program program, Progress progress) {
+    SessionRun run = new SessionRun(session, program);
+    run.grow(progress);
+    return run;
+  }
+
+  /** Plays the events that have been appended to the tape since. */
+  public void grow(Progress progress) {
+    int size = session.tape().size();
+    while (head.events() < size) {
+      head.step();
+      if (head.events() >= checkpoints.getLast().events() + eventsBetween) {
+        keepCheckpoint();
+      }
+      if (head.events() % EVENTS_BETWEEN_PROGRESS == 0) {
+        progress.done(head.events() / (double) size);
+      }
+    }
+    progress.done(1);
+  }
+
+  /** Takes a checkpoint; when there are too many, every other one goes and the next come rarer. */
+  private void keepCheckpoint() {
+    checkpoints.add(head.checkpoint());
+    if (checkpoints.size() > MOST_CHECKPOINTS) {
+      for (int i = checkpoints.size() - 2; i > 0; i -= 2) {
+        checkpoints.remove(i);
+      }
+      eventsBetween *= 2;
+    }
+  }
+
+  /** Lets time pass up to a moment, past which no event is expected any more. */
+  public void passTime(long moment) {
+    if (moment > head.clock()) {
+      head.runTo(moment);
+    }
   }
 
   /**
@@ -45,37 +100,10 @@ public final class SessionRun {
     if (!changed.scans().equals(program.scans())) {
       throw new IllegalArgumentException("only levels can change in a run");
     }
-    Checkpoint start = before(from);
-    List<Hit> kept = new ArrayList<>(hits.subList(0, start.hits()));
-    MarketEngine engine = new MarketEngine(session, changed, kept::add);
-    engine.restore(start);
-    List<Checkpoint> earlier =
-        new ArrayList<>(checkpoints.subList(0, checkpoints.indexOf(start) + 1));
-    return finish(engine, changed, earlier, kept, progress);
-  }
-
-  private static SessionRun finish(
-      MarketEngine engine,
-      Program program,
-      List<Checkpoint> checkpoints,
-      List<Hit> hits,
-      Progress progress) {
-    int size = engine.session().tape().size();
-    int between = Math.max(LEAST_EVENTS_BETWEEN, size / MOST_CHECKPOINTS);
-    int next = checkpoints.getLast().events() + between;
-    while (engine.events() < size) {
-      engine.step();
-      if (engine.events() >= next) {
-        checkpoints.add(engine.checkpoint());
-        next += between;
-      }
-      if (engine.events() % EVENTS_BETWEEN_PROGRESS == 0) {
-        progress.done(engine.events() / (double) size);
-      }
-    }
-    engine.runTo(DayTime.LAST);
-    progress.done(1);
-    return new SessionRun(engine.session(), program, checkpoints, hits);
+    SessionRun run = new SessionRun(this, changed, before(from));
+    run.grow(progress);
+    run.passTime(head.clock());
+    return run;
   }
 
   /** The session that was played. */
@@ -88,24 +116,19 @@ public final class SessionRun {
     return program;
   }
 
-  /** All hits of the session, in order. For review; screens ask for {@link #hitsUntil}. */
+  /** The engine at the end of what has been played; never to be sought with. */
+  public MarketEngine head() {
+    return head;
+  }
+
+  /** All hits so far, in order. For review; screens ask for {@link #hitsUntil}. */
   public List<Hit> hits() {
-    return hits;
+    return hits.all();
   }
 
   /** The hits up to and including a moment. */
   public List<Hit> hitsUntil(long moment) {
-    int low = 0;
-    int high = hits.size();
-    while (low < high) {
-      int middle = (low + high) >>> 1;
-      if (hits.get(middle).at() <= moment) {
-        low = middle + 1;
-      } else {
-        high = middle;
-      }
-    }
-    return hits.subList(0, low);
+    return hits.until(moment);
   }
 
   /** A new engine for {@link #seek}; its hits are those of this run. */

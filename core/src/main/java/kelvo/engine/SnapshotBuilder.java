@@ -1,6 +1,7 @@
 package kelvo.engine;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -8,6 +9,7 @@ import java.util.OptionalInt;
 import kelvo.field.Field;
 import kelvo.field.FieldCatalogue;
 import kelvo.market.DailyChart;
+import kelvo.market.EventTape;
 import kelvo.market.Halts;
 import kelvo.market.MinuteBar;
 import kelvo.market.MinuteBars;
@@ -97,6 +99,7 @@ final class SnapshotBuilder {
         gaps(engine, now),
         hits,
         halts(engine, now),
+        haltsBegun(engine.events()),
         Weather.of(session, engine::state, now, usualMovers),
         cards(engine, request.followed(), now),
         focus(engine, request.focus(), hits, now));
@@ -148,6 +151,14 @@ final class SnapshotBuilder {
       }
     }
     return halted;
+  }
+
+  private List<Long> haltsBegun(int events) {
+    EventTape tape = session.tape();
+    return Arrays.stream(tape.statusEvents(events))
+        .filter(event -> tape.state(event) == TradingState.HALTED)
+        .mapToObj(tape::time)
+        .toList();
   }
 
   private List<MarketSnapshot.Card> cards(MarketEngine engine, List<String> symbols, long now) {

@@ -1,14 +1,17 @@
 package kelvo.market;
 
-import java.util.ArrayList;
+import java.lang.invoke.MethodHandles;
+import java.lang.invoke.VarHandle;
 import java.util.Arrays;
 import java.util.List;
+import java.util.concurrent.CopyOnWriteArrayList;
 
 /**
  * The events of one session in their order: what the engine plays and the charts look back into.
  * Securities are numbered as in the session's list. Each event is a row of five numbers side by
  * side, so that going to any event touches one place in memory; rows lie in blocks that never move.
- * Not safe for writing while others read; once filled, any thread may read it.
+ * One thread may append while others read: whoever sees an event's number, by {@link #size} or
+ * {@link #eventsOf}, sees the event.
  */
 public final class EventTape {
   /** No event. */
@@ -29,6 +32,7 @@ public final class EventTape {
   /** The greatest number of shares of one print. */
   public static final long MOST_SHARES = (1L << 48) - 1;
 
+  private static final int FEW = 16;
   private static final int BLOCK_BITS = 16;
   private static final int IN_BLOCK = (1 << BLOCK_BITS) - 1;
   private static final int ROW = 5;
@@ -58,8 +62,14 @@ public final class EventTape {
   private static final int QUOTE = EventKind.QUOTE.ordinal();
   private static final long LOW_INT = 0xFFFF_FFFFL;
 
+  private static final VarHandle NEWEST = MethodHandles.arrayElementVarHandle(int[].class);
+  private static final VarHandle SIZE = sizeHandle();
+
+  private final int[] firstOfSymbol;
   private final int[] newestOfSymbol;
-  private final List<String> reasons = new ArrayList<>();
+  private final List<String> reasons = new CopyOnWriteArrayList<>();
+  private int[] statuses = {};
+  private int statusCount;
   private int size;
   private long[][] blocks = new long[1][];
   private long mostLateness;
@@ -75,8 +85,18 @@ public final class EventTape {
       throw new IllegalArgumentException(
           "at most " + MOST_SECURITIES + " securities fit a tape, found " + symbolCount);
     }
+    firstOfSymbol = new int[symbolCount];
     newestOfSymbol = new int[symbolCount];
+    Arrays.fill(firstOfSymbol, NONE);
     Arrays.fill(newestOfSymbol, NONE);
+  }
+
+  private static VarHandle sizeHandle() {
+    try {
+      return MethodHandles.lookup().findVarHandle(EventTape.class, "size", int.class);
+    } catch (ReflectiveOperationException e) {
+      throw new ExceptionInInitializerError(e);
+    }
   }
 
   /** Appends a print that nobody will correct. */
@@ -109,6 +129,10 @@ public final class EventTape {
       index = reasons.size();
       reasons.add(reason);
     }
+    if (statusCount == statuses.length) {
+      statuses = Arrays.copyOf(statuses, Math.max(FEW, 2 * statusCount));
+    }
+    statuses[statusCount++] = size;
     append(EventKind.STATUS, at, symbol, 0, 0, pair(state.ordinal(), index));
   }
 
@@ -197,8 +221,11 @@ public final class EventTape {
     if (before != NONE) {
       blocks[before >>> BLOCK_BITS][(before & IN_BLOCK) * ROW + NEIGHBOURS] =
           pair(earlierOfSymbol(before), size);
+    } else {
+      firstOfSymbol[symbol] = size;
     }
-    newestOfSymbol[symbol] = size++;
+    NEWEST.setRelease(newestOfSymbol, symbol, size);
+    SIZE.setRelease(this, size + 1);
     greatestTime = Math.max(greatestTime, at);
     mostLateness = Math.max(mostLateness, greatestTime - at);
   }
@@ -209,7 +236,7 @@ public final class EventTape {
 
   /** The number of events. */
   public int size() {
-    return size;
+    return (int) SIZE.getAcquire(this);
   }
 
   /** The number of securities. */
@@ -327,6 +354,22 @@ public final class EventTape {
     return (int) at(i, NEIGHBOURS);
   }
 
+  /** The status events among the first {@code count}, oldest first. For the writer's thread. */
+  public int[] statusEvents(int count) {
+    int among = 0;
+    while (among < statusCount && statuses[among] < count) {
+      among++;
+    }
+    return Arrays.copyOf(statuses, among);
+  }
+
+  /**
+   * The first event of a security; {@link #NONE} when there is none yet. For the writer's thread.
+   */
+  int firstOfSymbol(int symbol) {
+    return firstOfSymbol[symbol];
+  }
+
   /**
    * How far the latest of late events came after a newer one, nanoseconds; 0 when all came in
    * order.
@@ -353,7 +396,7 @@ public final class EventTape {
   /** The numbers of one security's events among the first {@code count}, oldest first. */
   public int[] eventsOf(int symbol, int count) {
     int length = 0;
-    int newest = newestOfSymbol[symbol];
+    int newest = (int) NEWEST.getAcquire(newestOfSymbol, symbol);
     while (newest >= count) {
       newest = earlierOfSymbol(newest);
     }

@@ -6,14 +6,15 @@ import kelvo.time.DayTime;
 
 /**
  * The 1-minute bars of one security from 04:00 on, made by playing its own events. Minutes without
- * a print that counts carry no bar. Owned by one thread.
+ * a print that counts carry no bar. Follows the tape while it grows; owned by the thread that
+ * appends to it, if there is one.
  */
 public final class MinuteBars {
   private final Session session;
-  private final int[] events;
+  private final int security;
   private SymbolState state;
   private final List<MinuteBar> closed = new ArrayList<>();
-  private int next;
+  private int newest = EventTape.NONE;
   private long minute = -1;
   private long open;
   private long high;
@@ -26,21 +27,28 @@ public final class MinuteBars {
   /** No bars yet. */
   public MinuteBars(Session session, int security) {
     this.session = session;
-    events = session.tape().eventsOf(security, session.tape().size());
+    this.security = security;
     state = session.freshState(security);
   }
 
   /** Takes the events up to a moment, which must not go back, and returns the bars so far. */
   public List<MinuteBar> advanceTo(long moment) {
     EventTape tape = session.tape();
-    while (next < events.length && tape.time(events[next]) <= moment) {
-      take(tape, events[next++]);
+    int next = next(tape);
+    while (next != EventTape.NONE && tape.time(next) <= moment) {
+      newest = next;
+      take(tape, next);
+      next = next(tape);
     }
     List<MinuteBar> bars = new ArrayList<>(closed);
     if (open != Price.NONE) {
       bars.add(bar());
     }
     return bars;
+  }
+
+  private int next(EventTape tape) {
+    return newest == EventTape.NONE ? tape.firstOfSymbol(security) : tape.laterOfSymbol(newest);
   }
 
   private void take(EventTape tape, int event) {

@@ -16,6 +16,7 @@ import kelvo.data.feed.FeedWriter;
 import kelvo.market.EventTape;
 import kelvo.market.Session;
 import kelvo.time.DayTime;
+import kelvo.trade.Fill;
 import org.java_websocket.WebSocket;
 import org.java_websocket.WebSocketImpl;
 import org.java_websocket.exceptions.WebsocketNotConnectedException;
@@ -52,12 +53,14 @@ public final class FeedServer implements AutoCloseable {
   private final Map<WebSocket, Long> next = new ConcurrentHashMap<>();
   private final CountDownLatch started = new CountDownLatch(1);
   private final long startMoment;
+  private volatile long moment;
   private volatile boolean closed;
   private volatile @Nullable Exception failure;
 
   /**
    * A server that has not started.
    *
+   * @param fills the trader's own, told with the session
    * @param address where to listen; other than loopback only with a token and TLS
    * @param token what clients must send; empty for none
    * @param tls the server's certificate; null for none
@@ -67,6 +70,7 @@ public final class FeedServer implements AutoCloseable {
    */
   public FeedServer(
       Session session,
+      List<Fill> fills,
       InetSocketAddress address,
       String token,
       @Nullable SSLContext tls,
@@ -84,7 +88,7 @@ public final class FeedServer implements AutoCloseable {
     this.speed = speed;
     this.nanos = nanos;
     startMoment = from;
-    writer = new FeedWriter(session);
+    writer = new FeedWriter(session, fills);
     frameEnds = frameEnds(session.tape());
     socket = new Socket(address);
     socket.setReuseAddr(true);
@@ -158,8 +162,9 @@ public final class FeedServer implements AutoCloseable {
     long released = 0;
     while (!closed) {
       long now = nanos.getAsLong();
-      long moment = momentAt(now - began);
-      while (released < frameEnds.length && begins((int) released) <= moment) {
+      long reached = momentAt(now - began);
+      moment = reached;
+      while (released < frameEnds.length && begins((int) released) <= reached) {
         released++;
       }
       boolean idle = true;
@@ -169,12 +174,17 @@ public final class FeedServer implements AutoCloseable {
       if (now - beat >= HEARTBEAT_NANOS) {
         beat += HEARTBEAT_NANOS;
         long seq = released;
-        next.forEach((connection, wanted) -> beat(connection, wanted, seq, moment));
+        next.forEach((connection, wanted) -> beat(connection, wanted, seq, reached));
       }
       if (idle) {
         LockSupport.parkNanos(IDLE_NANOS);
       }
     }
+  }
+
+  /** The moment of the session that has been reached. */
+  public long moment() {
+    return moment;
   }
 
   private long momentAt(long gone) {

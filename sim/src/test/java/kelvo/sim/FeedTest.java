@@ -53,7 +53,11 @@ class FeedTest {
     session = unplayed(whole);
     List<String> faults = new ArrayList<>();
     new FeedReader(DemoSize.SESSION, new TapeSink(session, seq -> {}), faults::add)
-        .frame(1, new ObjectMapper().readTree(new FeedWriter(whole).frame(1, 0, EVENTS)).get("e"));
+        .frame(
+            1,
+            new ObjectMapper()
+                .readTree(new FeedWriter(whole, List.of()).frame(1, 0, EVENTS))
+                .get("e"));
     assertThat(faults).isEmpty();
   }
 
@@ -61,6 +65,7 @@ class FeedTest {
     FeedServer server =
         new FeedServer(
             session,
+            List.of(),
             new InetSocketAddress(InetAddress.getLoopbackAddress(), 0),
             token,
             null,
@@ -179,6 +184,7 @@ class FeedTest {
             () ->
                 new FeedServer(
                     session,
+                    List.of(),
                     new InetSocketAddress("0.0.0.0", 0),
                     "secret",
                     null,
@@ -201,6 +207,7 @@ class FeedTest {
       try (FeedServer later =
           new FeedServer(
               session,
+              List.of(),
               new InetSocketAddress(InetAddress.getLoopbackAddress(), port),
               "",
               null,

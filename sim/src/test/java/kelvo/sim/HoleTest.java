@@ -127,10 +127,13 @@ class HoleTest {
     public void mention(long at, String symbol, long count) {}
 
     @Override
-    public void news(String json) {}
+    public void news(kelvo.news.Catalyst item) {}
 
     @Override
-    public void fill(String json) {}
+    public void fill(kelvo.trade.Fill fill) {}
+
+    @Override
+    public void heartbeat(long at) {}
   }
 
   private static Frames follow(Careless server) throws Exception {

@@ -55,7 +55,7 @@ class RecordingTest {
   }
 
   private void record(Session session, List<String> faults, boolean killed) throws IOException {
-    FeedWriter writer = new FeedWriter(session);
+    FeedWriter writer = new FeedWriter(session, List.of());
     int events = session.tape().size();
     int frames = (events + FRAME - 1) / FRAME;
     SessionRecorder recorder = new SessionRecorder(recorded, DemoSize.SESSION);

@@ -9,10 +9,13 @@ import java.net.http.HttpClient;
 import java.net.http.WebSocket;
 import java.time.Duration;
 import java.time.LocalDate;
+import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionStage;
+import java.util.concurrent.ExecutionException;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
 import java.util.function.LongSupplier;
 import org.jspecify.annotations.Nullable;
 
@@ -119,6 +122,50 @@ public final class FeedClient implements AutoCloseable {
     thread.execute(this::connect);
     long check = Math.max(1, patience.silence().toMillis() / 3);
     thread.scheduleWithFixedDelay(this::checkSilence, check, check, TimeUnit.MILLISECONDS);
+  }
+
+  /**
+   * The date of the session that a feed serves.
+   *
+   * @throws IllegalArgumentException when the server refuses, with its reason
+   * @throws IllegalStateException when no feed answers in time
+   */
+  public static LocalDate sessionServed(URI address, String token, Duration longest) {
+    CompletableFuture<LocalDate> found = new CompletableFuture<>();
+    Listener asking =
+        new Listener() {
+          @Override
+          public FeedReader session(LocalDate date) {
+            found.complete(date);
+            throw new IllegalStateException("only the date was asked for");
+          }
+
+          @Override
+          public void standing(Standing standing, String why) {
+            if (standing == Standing.REFUSED) {
+              found.completeExceptionally(new IllegalArgumentException(why));
+            }
+          }
+
+          @Override
+          public void fault(String sentence) {
+            found.completeExceptionally(new IllegalArgumentException(sentence));
+          }
+        };
+    try (FeedClient client =
+        new FeedClient(address, token, 0, Patience.USUAL, asking, System::nanoTime)) {
+      client.start();
+      return found.get(longest.toMillis(), TimeUnit.MILLISECONDS);
+    } catch (ExecutionException e) {
+      Throwable cause = e.getCause();
+      throw new IllegalArgumentException(cause == null ? "no answer" : cause.getMessage(), e);
+    } catch (TimeoutException e) {
+      throw new IllegalStateException(
+          "no feed answers at " + address + "; start it, or check host and port", e);
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      throw new IllegalStateException("interrupted", e);
+    }
   }
 
   /** Runs something on the feed's thread once a second, until the client is closed. */
@@ -232,10 +279,16 @@ public final class FeedClient implements AutoCloseable {
 
   private void frame(long seq, JsonNode events) {
     FeedReader reading = reader;
-    if (reading == null || seq <= last) {
+    if (reading == null) {
       return;
     }
     boolean heartbeat = onlyHeartbeat(events);
+    if (heartbeat && seq == last) {
+      reading.heartbeat(events);
+    }
+    if (seq <= last) {
+      return;
+    }
     boolean hole = seq > last + 1 || heartbeat;
     if (hole && (asking || asksForHole < MOST_ASKS)) {
       askAgain();

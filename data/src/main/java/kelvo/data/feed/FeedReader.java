@@ -56,6 +56,15 @@ public final class FeedReader {
     }
   }
 
+  /** Hands over the time of a heartbeat. */
+  void heartbeat(JsonNode events) {
+    try {
+      sink.heartbeat(time(events.path(0)));
+    } catch (IllegalArgumentException e) {
+      faults.accept("heartbeat: " + e.getMessage());
+    }
+  }
+
   /** Hands over the events of a frame, and says when they are done. */
   public void frame(long seq, JsonNode events) {
     int place = 0;
@@ -102,8 +111,8 @@ public final class FeedReader {
               whole(e, 5, EventTape.MOST_SHARES),
               price(e, 6));
       case "m" -> sink.mention(time(e), text(e, 2), whole(e, 3, EventTape.MOST_SHARES));
-      case "n" -> sink.news(item(e));
-      case "f" -> sink.fill(item(e));
+      case "n" -> sink.news(NewsItemJson.read(item(e), date));
+      case "f" -> sink.fill(FillJson.read(item(e), date));
       case "b" -> {}
       default ->
           throw new IllegalArgumentException(
@@ -124,11 +133,11 @@ public final class FeedReader {
     }
   }
 
-  private static String item(JsonNode e) {
+  private static JsonNode item(JsonNode e) {
     if (!e.path(1).isObject()) {
       throw new IllegalArgumentException("expected an object, found " + e.path(1));
     }
-    return e.get(1).toString();
+    return e.get(1);
   }
 
   private long time(JsonNode e) {

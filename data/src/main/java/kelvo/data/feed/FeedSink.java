@@ -1,6 +1,8 @@
 package kelvo.data.feed;
 
 import kelvo.market.TradingState;
+import kelvo.news.Catalyst;
+import kelvo.trade.Fill;
 
 /**
  * Takes the events of a feed in their order. Times are {@link kelvo.time.DayTime}, to the
@@ -29,11 +31,14 @@ public interface FeedSink {
   /** How many people have talked of a security. */
   void mention(long at, String symbol, long count);
 
-  /** A news item, as its JSON text. */
-  void news(String json);
+  /** A news item. */
+  void news(Catalyst item);
 
-  /** A fill, as its JSON text. */
-  void fill(String json);
+  /** A fill of the trader's own. */
+  void fill(Fill fill);
+
+  /** All events up to a moment have been told. */
+  void heartbeat(long at);
 
   /** All events of a frame have been handed over. */
   void frameDone(long seq);

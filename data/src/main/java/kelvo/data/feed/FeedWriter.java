@@ -9,6 +9,7 @@ import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import kelvo.market.EventKind;
 import kelvo.market.EventTape;
@@ -17,6 +18,7 @@ import kelvo.market.SaleCondition;
 import kelvo.market.Session;
 import kelvo.news.Catalyst;
 import kelvo.time.DayTime;
+import kelvo.trade.Fill;
 
 /** Writes the events of a recorded session as frames of the feed. Any thread may use it. */
 public final class FeedWriter {
@@ -25,10 +27,16 @@ public final class FeedWriter {
 
   private final Session session;
   private final LocalDate date;
+  private final List<Fill> fills;
 
-  /** A writer for one session. */
-  public FeedWriter(Session session) {
+  /**
+   * A writer for one session.
+   *
+   * @param fills each goes out with the first frame that is not before it
+   */
+  public FeedWriter(Session session, List<Fill> fills) {
     this.session = session;
+    this.fills = fills.stream().sorted(Comparator.comparingLong(Fill::at)).toList();
     date = session.hours().date();
   }
 
@@ -43,6 +51,9 @@ public final class FeedWriter {
             if (!continues(i)) {
               event(json, i);
             }
+          }
+          for (Fill fill : fillsBetween(from, to)) {
+            fill(json, fill);
           }
           json.writeEndArray();
           json.writeEndObject();
@@ -170,6 +181,31 @@ public final class FeedWriter {
     }
     json.writeEndArray();
     json.writeEndObject();
+  }
+
+  private List<Fill> fillsBetween(int from, int to) {
+    EventTape tape = session.tape();
+    long after = from == 0 ? Long.MIN_VALUE : tape.time(from - 1);
+    long until = to == tape.size() ? Long.MAX_VALUE : tape.time(to - 1);
+    return fills.stream().filter(f -> f.at() > after && f.at() <= until).toList();
+  }
+
+  private void fill(JsonGenerator json, Fill fill) throws IOException {
+    json.writeStartArray();
+    json.writeString("f");
+    json.writeStartObject();
+    json.writeNumberField("time", epochMs(fill.at()));
+    json.writeStringField("symbol", fill.symbol());
+    json.writeStringField("side", fill.side().word());
+    json.writeNumberField("quantity", fill.quantity());
+    json.writeFieldName("price");
+    price(json, fill.price());
+    json.writeFieldName("fee");
+    json.writeNumber(BigDecimal.valueOf(fill.fee(), PRICE_DECIMALS).stripTrailingZeros());
+    json.writeStringField("account", fill.account());
+    json.writeStringField("order_id", fill.orderId());
+    json.writeEndObject();
+    json.writeEndArray();
   }
 
   private long epochMs(long moment) {

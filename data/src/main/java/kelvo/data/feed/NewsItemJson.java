@@ -1,8 +1,6 @@
 package kelvo.data.feed;
 
-import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.ObjectMapper;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -14,8 +12,6 @@ import kelvo.time.DayTime;
 
 /** Reads a news item of the feed: time, source, headline, body and symbols. */
 final class NewsItemJson {
-  private static final ObjectMapper JSON = new ObjectMapper();
-
   private NewsItemJson() {}
 
   /**
@@ -23,26 +19,19 @@ final class NewsItemJson {
    *
    * @throws IllegalArgumentException when it is none
    */
-  static Catalyst read(String text, LocalDate session) {
-    try {
-      JsonNode item = JSON.readTree(text);
-      if (!item.path("time").isIntegralNumber() || !item.path("headline").isTextual()) {
-        throw new IllegalArgumentException("expected a news item with time and headline");
-      }
-      List<String> symbols = new ArrayList<>();
-      item.path("symbols").forEach(symbol -> symbols.add(symbol.asText()));
-      LocalDateTime there =
-          Instant.ofEpochMilli(item.path("time").asLong())
-              .atZone(DayTime.NEW_YORK)
-              .toLocalDateTime();
-      return new Catalyst(
-          Duration.between(session.atStartOfDay(), there).toNanos(),
-          item.path("source").asText(),
-          item.path("headline").asText(),
-          item.path("body").asText(),
-          symbols);
-    } catch (JsonProcessingException e) {
-      throw new IllegalArgumentException("expected a news item in JSON", e);
+  static Catalyst read(JsonNode item, LocalDate session) {
+    if (!item.path("time").isIntegralNumber() || !item.path("headline").isTextual()) {
+      throw new IllegalArgumentException("expected a news item with time and headline");
     }
+    List<String> symbols = new ArrayList<>();
+    item.path("symbols").forEach(symbol -> symbols.add(symbol.asText()));
+    LocalDateTime there =
+        Instant.ofEpochMilli(item.path("time").asLong()).atZone(DayTime.NEW_YORK).toLocalDateTime();
+    return new Catalyst(
+        Duration.between(session.atStartOfDay(), there).toNanos(),
+        item.path("source").asText(),
+        item.path("headline").asText(),
+        item.path("body").asText(),
+        symbols);
   }
 }

@@ -27,6 +27,7 @@ import kelvo.market.SaleCondition;
 import kelvo.market.TradingState;
 import kelvo.news.Catalyst;
 import kelvo.time.DayTime;
+import kelvo.trade.Fill;
 
 /**
  * Writes a live session down as it comes, as the files of a data folder. Every whole frame that was
@@ -43,7 +44,8 @@ public final class SessionRecorder implements FeedSink, AutoCloseable {
     STATUS("time", "symbol", "state", "reason", "seq"),
     CORRECTIONS("time", "symbol", "id", "action", "price", "size", "seq"),
     IMBALANCE("time", "symbol", "side", "paired", "imbalance", "reference", "seq"),
-    MENTIONS("time", "symbol", "count", "seq");
+    MENTIONS("time", "symbol", "count", "seq"),
+    FILLS("time", "symbol", "side", "quantity", "price", "fee", "account", "order_id", "seq");
 
     private final String[] columns;
 
@@ -70,6 +72,7 @@ public final class SessionRecorder implements FeedSink, AutoCloseable {
   /**
    * Begins to record a session in a data folder, or goes on with one.
    *
+   * @throws IllegalArgumentException when the folder has the session from elsewhere
    * @throws UncheckedIOException when the folder cannot be written
    */
   public SessionRecorder(Path folder, LocalDate date) {
@@ -78,11 +81,16 @@ public final class SessionRecorder implements FeedSink, AutoCloseable {
     mark = session.resolve("recorded.txt");
     newsFile = folder.resolve("news").resolve("live-" + date + ".json");
     try {
+      if (!Files.exists(mark) && Files.isDirectory(session)) {
+        throw new IllegalArgumentException(
+            session + " is there and was not recorded from a feed; name another folder");
+      }
       Files.createDirectories(session);
       Files.createDirectories(newsFile.getParent());
       frame = Files.exists(mark) ? Long.parseLong(Files.readString(mark).strip()) : 0;
       news = readNews();
       items = news.withArray("items");
+      replace(mark, Long.toString(frame));
       for (Table table : Table.values()) {
         cutOff(table);
         writers.put(table, open(table));
@@ -245,8 +253,7 @@ public final class SessionRecorder implements FeedSink, AutoCloseable {
   }
 
   @Override
-  public void news(String json) {
-    Catalyst item = NewsItemJson.read(json, date);
+  public void news(Catalyst item) {
     LocalDateTime published = date.atStartOfDay().plus(Duration.ofNanos(item.at()));
     ObjectNode written = items.addObject();
     written.put("id", Long.toString((frame + 1) * PLACES));
@@ -259,8 +266,22 @@ public final class SessionRecorder implements FeedSink, AutoCloseable {
   }
 
   @Override
-  public void fill(String json) {
-    // Fills are the ledger's.
+  public void fill(Fill fill) {
+    row(
+        Table.FILLS,
+        fill.at(),
+        fill.symbol(),
+        fill.side().word(),
+        Long.toString(fill.quantity()),
+        price(fill.price()),
+        price(fill.fee()),
+        fill.account(),
+        fill.orderId());
+  }
+
+  @Override
+  public void heartbeat(long at) {
+    // Only events are written down.
   }
 
   @Override

@@ -5,6 +5,7 @@ import kelvo.market.EventTape;
 import kelvo.market.Session;
 import kelvo.market.TradingState;
 import kelvo.news.Catalyst;
+import kelvo.trade.Fill;
 
 /** Puts a feed's events on the tape of a session that is still going on. */
 public final class TapeSink implements FeedSink {
@@ -75,8 +76,7 @@ public final class TapeSink implements FeedSink {
   }
 
   @Override
-  public void news(String json) {
-    Catalyst item = NewsItemJson.read(json, session.hours().date());
+  public void news(Catalyst item) {
     int number = session.arrived(item);
     for (String symbol : item.symbols()) {
       session.numberOf(symbol).ifPresent(s -> tape.news(item.at(), s, number));
@@ -84,8 +84,13 @@ public final class TapeSink implements FeedSink {
   }
 
   @Override
-  public void fill(String json) {
+  public void fill(Fill fill) {
     // Fills belong to the ledger, not to the market's tape.
+  }
+
+  @Override
+  public void heartbeat(long at) {
+    // Nothing happened.
   }
 
   @Override

@@ -13,6 +13,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.CompletableFuture;
+import java.util.function.Function;
 import java.util.stream.Stream;
 import kelvo.data.news.NewsFiles;
 import kelvo.engine.Progress;
@@ -251,9 +252,17 @@ public final class DataFolder {
     return events;
   }
 
-  /** The fills of one session in the folder's own fills file. */
+  /** The fills of one session in the folder's own fills file, and those that came with its feed. */
   public List<Fill> fills(LocalDate date) {
-    return fills(root, "fills", date, faults);
+    List<Fill> fills = new ArrayList<>(fills(root, "fills", date, DataFolder::ofAnyDay, faults));
+    fills.addAll(feedFills(date));
+    return fills;
+  }
+
+  /** The fills that came with a session's live feed. */
+  public List<Fill> feedFills(LocalDate date) {
+    Path folder = root.resolve("sessions").resolve(date.toString());
+    return fills(folder, "fills", date, row -> row::time, faults);
   }
 
   /** The fills of one session in any file of the format; faults go to this folder's list. */
@@ -264,10 +273,27 @@ public final class DataFolder {
     if (folder == null || !Files.isRegularFile(file)) {
       throw new IllegalArgumentException("there is no file " + file + "; name a CSV file of fills");
     }
-    return fills(folder, stem, date, faults);
+    return fills(folder, stem, date, DataFolder::ofAnyDay, faults);
   }
 
-  private static List<Fill> fills(Path folder, String stem, LocalDate session, Faults faults) {
+  /** Finds the time of a fill on a date; -1 when it is of another date. */
+  private interface TimeOfDay {
+    long of(int column, LocalDate date);
+  }
+
+  private static TimeOfDay ofAnyDay(TableRow row) {
+    return (column, date) -> {
+      ZonedDateTime at = row.zoned(column);
+      return at.toLocalDate().equals(date) ? at.toLocalTime().toNanoOfDay() : -1;
+    };
+  }
+
+  private static List<Fill> fills(
+      Path folder,
+      String stem,
+      LocalDate session,
+      Function<TableRow, TimeOfDay> times,
+      Faults faults) {
     List<Fill> fills = new ArrayList<>();
     TableFile.find(folder, stem, faults)
         .ifPresent(
@@ -284,20 +310,20 @@ public final class DataFolder {
                       int account = header.column("account");
                       int order = header.column("order_id");
                       return row -> {
-                        ZonedDateTime at = row.zoned(time);
-                        Fill fill =
+                        long at = times.apply(row).of(time, session);
+                        if (at < 0) {
+                          return;
+                        }
+                        fills.add(
                             new Fill(
-                                at.toLocalTime().toNanoOfDay(),
+                                at,
                                 row.text(symbol),
                                 FillSide.of(row.text(side)),
                                 row.count(quantity),
                                 row.price(price),
                                 row.money(fee),
                                 row.text(account),
-                                row.text(order));
-                        if (at.toLocalDate().equals(session)) {
-                          fills.add(fill);
-                        }
+                                row.text(order)));
                       };
                     }));
     return fills;

@@ -39,7 +39,8 @@ public final class Alerts {
         workspace.book().get().theTen(hit.at()).stream()
             .anyMatch(d -> d.symbol().equals(hit.symbol()));
     boolean quiet = System.nanoTime() - lastAlert < QUIET_NANOS;
-    if (kept && !quiet && workspace.speed().get() > 0 && !silenced.contains(hit.scan())) {
+    boolean goesOn = workspace.feed() != null || workspace.speed().get() > 0;
+    if (kept && !quiet && goesOn && !silenced.contains(hit.scan())) {
       lastAlert = System.nanoTime();
       newest.set(hit);
     }

@@ -27,12 +27,10 @@ final class DayRail extends Region {
   private static final double MARKS_Y = 50;
 
   private final Workspace workspace;
-  private final RailMarks marks;
   private final Canvas canvas = new Canvas();
 
   DayRail(Workspace workspace) {
     this.workspace = workspace;
-    marks = new RailMarks(workspace.session());
     getChildren().add(canvas);
     setFocusTraversable(true);
     setAccessibleRole(AccessibleRole.SLIDER);
@@ -82,7 +80,7 @@ final class DayRail extends Region {
     g.clearRect(0, 0, getWidth(), getHeight());
     phases(g, theme);
     hits(g, theme, RailMarks.hitsByMinute(shown.hits()));
-    marks(g, theme, shown.moment());
+    marks(g, theme, shown);
     handle(g, theme, shown.moment());
   }
 
@@ -129,13 +127,14 @@ final class DayRail extends Region {
     }
   }
 
-  private void marks(GraphicsContext g, Theme theme, long now) {
+  private void marks(GraphicsContext g, Theme theme, MarketSnapshot shown) {
+    long now = shown.moment();
     for (Catalyst item : workspace.session().catalysts()) {
       if (item.at() >= DayTime.FIRST && item.at() <= now) {
         mark(g, theme, Tone.CATALYST, x(item.at()), 2);
       }
     }
-    for (long halt : marks.haltsUntil(now)) {
+    for (long halt : shown.haltsBegun()) {
       g.setFill(theme.colour(Tone.HALT));
       g.fillRect(x(halt) - 1.5, BARS_TOP + BARS_HEIGHT, 3, 12);
     }

@@ -91,7 +91,7 @@ public final class KelvoWindow extends Application {
       new SmokeRun(opened, window).start();
     } else {
       opened.focusOn(first(opened, moment));
-      if (request.speed() > 0) {
+      if (request.speed() > 0 && day.feed() == null) {
         window.play(request.speed());
       }
     }

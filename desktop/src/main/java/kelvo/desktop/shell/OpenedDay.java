@@ -1,9 +1,16 @@
 package kelvo.desktop.shell;
 
+import java.net.InetSocketAddress;
+import java.net.URI;
 import java.nio.file.Path;
+import java.time.Duration;
 import java.time.LocalDate;
 import java.util.List;
 import kelvo.data.calendar.ExchangeCalendar;
+import kelvo.data.feed.FeedClient;
+import kelvo.data.feed.LiveFeed;
+import kelvo.data.feed.SessionRecorder;
+import kelvo.data.fix.DropCopy;
 import kelvo.data.folder.DataFolder;
 import kelvo.data.folder.Fault;
 import kelvo.data.ledger.Ledger;
@@ -14,18 +21,24 @@ import kelvo.engine.SessionRun;
 import kelvo.market.Session;
 import kelvo.scan.Scan;
 import kelvo.time.Phases;
+import kelvo.trade.Fill;
 import kelvo.watch.DayBook;
+import org.jspecify.annotations.Nullable;
 
 /**
- * A session read from a data folder and played once, with the ledger of its day: what a window
- * opens.
+ * A session read from a data folder and played as far as it goes, with the ledger of its day: what
+ * a window opens.
  *
+ * @param feed brings what is still to come; null for a recorded session
+ * @param dropCopy brings the trader's fills from the broker; null for none
  * @param faults what could not be read
  */
 public record OpenedDay(
     Session session,
     List<Scan> scans,
     SessionRun run,
+    @Nullable LiveFeed feed,
+    @Nullable DropCopy dropCopy,
     Ledger ledger,
     DayBook book,
     List<Fault> faults) {
@@ -33,6 +46,10 @@ public record OpenedDay(
   public static final String LEDGER = "ledger.sqlite";
 
   private static final double READING = 0.75;
+  private static final Duration LONGEST_SILENCE = Duration.ofSeconds(10);
+
+  /** Where a broker's drop copy listens, and the name that it goes by. */
+  public record Broker(InetSocketAddress address, String name) {}
 
   /** Reads and plays a day; not for the window's thread. */
   public static OpenedDay open(Path folder, LocalDate date, Progress progress) {
@@ -42,17 +59,56 @@ public record OpenedDay(
           folder + " has no session of " + date + "; there are " + data.sessionDates());
     }
     Session session = data.session(date, part -> progress.done(part * READING));
-    List<Scan> own = ScanFile.readAll(folder.resolve("scans"), Phases.USUAL);
-    List<Scan> scans = own.isEmpty() ? ScanFile.shipped(Phases.USUAL) : own;
-    Ledger ledger = Ledger.open(folder.resolve(LEDGER));
-    ledger.addFills(date, data.fills(date));
-    ledger.awaitSaved();
-    DayBook book = ledger.day(date);
-    SessionRun run =
-        SessionRun.of(
-            session,
-            new Program(scans, book.levels()),
-            part -> progress.done(READING + part * (1 - READING)));
-    return new OpenedDay(session, scans, run, ledger, book, data.faults());
+    Kept kept = Kept.in(folder, date, data.fills(date));
+    SessionRun run = SessionRun.of(session, kept.program(), playing(progress));
+    return new OpenedDay(
+        session, kept.scans(), run, null, null, kept.ledger(), kept.book(), data.faults());
+  }
+
+  /**
+   * Asks a feed for its date, then reads and plays what the folder has of it so far; not for the
+   * window's thread.
+   *
+   * @param broker null for none
+   * @throws IllegalArgumentException when the feed refuses or the folder lists no securities
+   * @throws IllegalStateException when no feed answers
+   */
+  public static OpenedDay live(
+      URI address, String token, Path folder, @Nullable Broker broker, Progress progress) {
+    LocalDate date = FeedClient.sessionServed(address, token, LONGEST_SILENCE);
+    DataFolder data = new DataFolder(folder, new ExchangeCalendar());
+    SessionRecorder recorder = new SessionRecorder(folder, date);
+    Session session = data.session(date, part -> progress.done(part * READING));
+    if (session.securities().isEmpty()) {
+      recorder.close();
+      throw new IllegalArgumentException(
+          folder + " lists no securities; put a securities.csv there (docs/formats.md)");
+    }
+    Kept kept = Kept.in(folder, date, data.fills(date));
+    SessionRun run = SessionRun.begun(session, kept.program(), playing(progress));
+    LiveFeed feed = new LiveFeed(address, token, session, recorder, data.feedFills(date));
+    DropCopy dropCopy = broker == null ? null : new DropCopy(broker.address(), broker.name(), date);
+    return new OpenedDay(
+        session, kept.scans(), run, feed, dropCopy, kept.ledger(), kept.book(), data.faults());
+  }
+
+  private static Progress playing(Progress progress) {
+    return part -> progress.done(READING + part * (1 - READING));
+  }
+
+  /** What a folder keeps of the trader's own. */
+  private record Kept(List<Scan> scans, Ledger ledger, DayBook book) {
+    static Kept in(Path folder, LocalDate date, List<Fill> fills) {
+      List<Scan> own = ScanFile.readAll(folder.resolve("scans"), Phases.USUAL);
+      Ledger ledger = Ledger.open(folder.resolve(LEDGER));
+      ledger.addFills(date, fills);
+      ledger.awaitSaved();
+      return new Kept(
+          own.isEmpty() ? ScanFile.shipped(Phases.USUAL) : own, ledger, ledger.day(date));
+    }
+
+    Program program() {
+      return new Program(scans, book.levels());
+    }
   }
 }

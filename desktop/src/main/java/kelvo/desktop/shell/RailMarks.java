@@ -1,33 +1,14 @@
 package kelvo.desktop.shell;
 
-import java.util.ArrayList;
 import java.util.List;
-import kelvo.market.EventKind;
-import kelvo.market.EventTape;
-import kelvo.market.Session;
-import kelvo.market.TradingState;
 import kelvo.scan.Hit;
 import kelvo.time.DayTime;
 
-/** What the day rail shows of a session: only what had happened by a moment. */
+/** What the day rail counts. */
 final class RailMarks {
   static final int MINUTES = (int) ((DayTime.LAST - DayTime.FIRST) / DayTime.MINUTE);
 
-  private final List<Long> halts = new ArrayList<>();
-
-  RailMarks(Session session) {
-    EventTape tape = session.tape();
-    for (int i = 0; i < tape.size(); i++) {
-      if (tape.kind(i) == EventKind.STATUS && tape.state(i) == TradingState.HALTED) {
-        halts.add(tape.time(i));
-      }
-    }
-  }
-
-  /** The halts begun by a moment. */
-  List<Long> haltsUntil(long moment) {
-    return halts.stream().filter(at -> at <= moment).toList();
-  }
+  private RailMarks() {}
 
   /** Hits in each minute since 04:00. */
   static int[] hitsByMinute(List<Hit> hits) {

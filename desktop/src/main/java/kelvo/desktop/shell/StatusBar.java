@@ -7,11 +7,15 @@ import javafx.animation.Timeline;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.util.Duration;
+import kelvo.data.feed.FeedClient;
+import kelvo.data.feed.LiveFeed;
 import kelvo.data.folder.Fault;
+import kelvo.desktop.theme.Numbers;
 import kelvo.engine.MarketSnapshot;
 import kelvo.scan.Hit;
 import kelvo.time.DayTime;
@@ -57,6 +61,7 @@ final class StatusBar extends HBox {
     action.textProperty().bind(workspace.action());
     workspace.snapshot().addListener((o, was, is) -> show());
     Timeline saving = new Timeline(new KeyFrame(Duration.millis(250), e -> showSaved()));
+    saving.getKeyFrames().add(new KeyFrame(Duration.millis(250), e -> showFeed()));
     saving.setCycleCount(Animation.INDEFINITE);
     saving.play();
   }
@@ -76,17 +81,54 @@ final class StatusBar extends HBox {
       lastEvents = shown.events();
       lastAt = now;
     }
-    feed.setText(
-        "Recorded session, "
-            + String.format(java.util.Locale.ROOT, "%,d", shown.events())
-            + " events, "
-            + (workspace.speed().get() > 0 ? rate : "paused"));
+    if (workspace.feed() == null) {
+      feed.setText(
+          "Recorded session, "
+              + Numbers.whole(shown.events())
+              + " events, "
+              + (workspace.speed().get() > 0 ? rate : "paused"));
+    }
+    showHits(shown);
+  }
+
+  private void showHits(MarketSnapshot shown) {
     List<Hit> all = shown.hits();
     long lastMinute =
         all.subList(Math.max(0, all.size() - 2_000), all.size()).stream()
             .filter(h -> h.at() > shown.moment() - DayTime.MINUTE)
             .count();
     hits.setText(all.size() + " hits, " + lastMinute + " in the last minute");
+  }
+
+  /** A feed falls silent without a snapshot, so this is asked by a timer. */
+  private void showFeed() {
+    LiveFeed live = workspace.feed();
+    MarketSnapshot shown = workspace.snapshot().get();
+    if (live == null || shown == null) {
+      return;
+    }
+    LiveFeed.Status status = live.status();
+    boolean fresh = status.standing() == FeedClient.Standing.LIVE;
+    String where = workspace.speed().get() > 0 ? rate : "standing still";
+    String lag = "lag " + status.lagNanos() / 1_000_000 + " ms";
+    String left = status.leftOut() == 0 ? "" : ", " + status.leftOut() + " left out";
+    feed.setText(
+        fresh
+            ? "Live feed, "
+                + Numbers.whole(shown.events())
+                + " events, "
+                + where
+                + ", "
+                + lag
+                + left
+            : "Stale since " + DayTime.seconds(shown.moment()) + ": " + status.why());
+    String broker = workspace.dropCopy() == null ? "" : workspace.dropCopy().words();
+    String more = (status.firstLeftOut() + "\n" + broker).strip();
+    feed.setTooltip(more.isEmpty() ? null : new Tooltip(more));
+    feed.getStyleClass().removeAll("tone-down");
+    if (!fresh) {
+      feed.getStyleClass().add("tone-down");
+    }
   }
 
   /** Writing goes on while nothing else changes, so this is asked by a timer. */

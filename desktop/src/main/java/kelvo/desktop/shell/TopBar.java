@@ -42,6 +42,7 @@ final class TopBar extends HBox {
     HBox.setHgrow(rail, Priority.ALWAYS);
     getChildren().addAll(date(), rail, clock());
     workspace.snapshot().addListener((o, was, is) -> show());
+    play.setSelected(workspace.speed().get() > 0);
     workspace.speed().addListener((o, was, is) -> play.setSelected(is.doubleValue() > 0));
   }
 
@@ -67,7 +68,14 @@ final class TopBar extends HBox {
     faster.getStyleClass().setAll("button", "small-button");
     play.setFocusTraversable(false);
     faster.setFocusTraversable(false);
-    play.setTooltip(new Tooltip("Play or pause the day (P)"));
+    play.setText(workspace.feed() == null ? "Play" : "At now");
+    play.setTooltip(
+        new Tooltip(
+            workspace.feed() == null
+                ? "Play or pause the day (P)"
+                : "Stay at now while the session goes on, or stand still (P)"));
+    faster.setVisible(workspace.feed() == null);
+    faster.setManaged(workspace.feed() == null);
     faster.setTooltip(new Tooltip("Times the speed of the day; click for the next"));
     play.setOnAction(e -> togglePlay());
     faster.setOnAction(e -> nextSpeed());

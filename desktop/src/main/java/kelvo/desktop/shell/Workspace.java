@@ -2,6 +2,7 @@ package kelvo.desktop.shell;
 
 import java.time.LocalDate;
 import java.util.ArrayDeque;
+import java.util.ArrayList;
 import java.util.Deque;
 import java.util.List;
 import java.util.OptionalInt;
@@ -17,21 +18,25 @@ import javafx.beans.property.SimpleDoubleProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.beans.property.SimpleStringProperty;
 import javafx.beans.property.StringProperty;
+import kelvo.data.feed.LiveFeed;
+import kelvo.data.fix.DropCopy;
 import kelvo.data.ledger.Ledger;
 import kelvo.desktop.theme.Theme;
+import kelvo.engine.LivePlayer;
 import kelvo.engine.MarketSnapshot;
+import kelvo.engine.Player;
 import kelvo.engine.Program;
-import kelvo.engine.Progress;
 import kelvo.engine.SessionPlayer;
-import kelvo.engine.SessionRun;
 import kelvo.engine.SnapshotRequest;
 import kelvo.market.Price;
 import kelvo.market.Session;
 import kelvo.review.DayReview;
 import kelvo.review.ReviewSettings;
+import kelvo.scan.Hit;
 import kelvo.scan.Scan;
 import kelvo.scan.Side;
 import kelvo.time.DayTime;
+import kelvo.trade.Fill;
 import kelvo.watch.Choice;
 import kelvo.watch.DayBook;
 import kelvo.watch.Decision;
@@ -54,7 +59,9 @@ public final class Workspace implements AutoCloseable {
   private final Session session;
   private final List<Scan> scans;
   private final Ledger ledger;
-  private final SessionPlayer player;
+  private final Player player;
+  private final @Nullable LiveFeed feed;
+  private final @Nullable DropCopy dropCopy;
   private final Alerts alerts = new Alerts(this);
   private final ExecutorService background =
       Executors.newSingleThreadExecutor(task -> daemon(task));
@@ -70,7 +77,6 @@ public final class Workspace implements AutoCloseable {
   private final StringProperty action = new SimpleStringProperty("");
   private final DoubleProperty speed = new SimpleDoubleProperty(0);
   private final Deque<Runnable> undo = new ArrayDeque<>();
-  private SessionRun run;
   private long focusSince;
   private boolean reviewing;
   private boolean reviewStale;
@@ -80,14 +86,38 @@ public final class Workspace implements AutoCloseable {
     session = day.session();
     scans = day.scans();
     ledger = day.ledger();
-    run = day.run();
+    feed = day.feed();
+    dropCopy = day.dropCopy();
     book = new ReadOnlyObjectWrapper<>(day.book());
     this.theme = new SimpleObjectProperty<>(theme);
     shownScan = new SimpleObjectProperty<>(scans.getFirst());
-    player =
-        new SessionPlayer(run, moment, request(), this::arrived, alerts::hit, System::nanoTime);
+    player = player(day, moment);
     stage.addListener((o, was, is) -> refreshReview());
     shownScan.addListener((o, was, is) -> player.show(request()));
+  }
+
+  private Player player(OpenedDay day, long moment) {
+    LiveFeed live = day.feed();
+    if (live == null) {
+      return new SessionPlayer(
+          day.run(), moment, request(), this::arrived, alerts::hit, System::nanoTime);
+    }
+    speed.set(1);
+    LivePlayer started = new LivePlayer(day.run(), live, request(), this::arrived, alerts::hit);
+    live.start(fills -> Platform.runLater(() -> filled(fills)));
+    if (day.dropCopy() != null) {
+      day.dropCopy().start(fills -> Platform.runLater(() -> filled(fills)));
+    }
+    return started;
+  }
+
+  /** Takes all fills that the feed or the broker has told so far. */
+  private void filled(List<Fill> fills) {
+    ledger.addFills(day(), fills);
+    List<Fill> others = new ArrayList<>(book.get().fills());
+    fills.forEach(others::remove);
+    others.addAll(fills);
+    book.set(book.get().withFills(others));
   }
 
   private static Thread daemon(Runnable task) {
@@ -128,14 +158,13 @@ public final class Workspace implements AutoCloseable {
     if (!reviewing) {
       reviewing = true;
       reviewStale = false;
-      SessionRun played = run;
+      MarketSnapshot shown = snapshot.get();
+      List<Hit> hits = shown == null ? List.of() : shown.hits();
       DayBook day = book.get();
       long moment = now();
       background.execute(
           () -> {
-            DayReview made =
-                DayReview.of(
-                    session, scans, played.hitsUntil(moment), day, ReviewSettings.USUAL, moment);
+            DayReview made = DayReview.of(session, scans, hits, day, ReviewSettings.USUAL, moment);
             Platform.runLater(() -> reviewed(made));
           });
     }
@@ -152,6 +181,16 @@ public final class Workspace implements AutoCloseable {
   /** The session. */
   public Session session() {
     return session;
+  }
+
+  /** Where the events of a session that still goes on come from; null for a recorded one. */
+  public @Nullable LiveFeed feed() {
+    return feed;
+  }
+
+  /** The broker's drop copy; null for none. */
+  public @Nullable DropCopy dropCopy() {
+    return dropCopy;
   }
 
   /** The date of the session. */
@@ -229,6 +268,9 @@ public final class Workspace implements AutoCloseable {
   public void seek(long moment) {
     endFocus();
     player.seek(moment);
+    if (feed != null) {
+      speed.set(0);
+    }
     action.set("At " + DayTime.seconds(moment));
   }
 
@@ -236,7 +278,14 @@ public final class Workspace implements AutoCloseable {
   public void play(double times) {
     speed.set(times);
     player.speed(times);
-    action.set(times == 0 ? "Paused" : "Playing at " + (int) times + "x");
+    action.set(playing(times));
+  }
+
+  private String playing(double times) {
+    if (feed != null) {
+      return times == 0 ? "Standing still; the session goes on" : "At now";
+    }
+    return times == 0 ? "Paused" : "Playing at " + (int) times + "x";
   }
 
   /** Puts a symbol in focus. */
@@ -375,19 +424,9 @@ public final class Workspace implements AutoCloseable {
     action.set("Level " + Price.text(level.price()) + " removed");
   }
 
-  /** Plays what comes after a moment again with the levels as they are now, in the background. */
+  /** Plays what comes after a moment again with the levels as they are now. */
   private void replay(long from) {
-    Program program = new Program(scans, book.get().levels());
-    SessionRun before = run;
-    background.execute(
-        () -> {
-          SessionRun changed = before.withLevels(program, from, Progress.NONE);
-          Platform.runLater(
-              () -> {
-                run = changed;
-                player.use(changed);
-              });
-        });
+    player.levels(new Program(scans, book.get().levels()), from);
   }
 
   /** Writes a note on the symbol in focus. */
@@ -413,6 +452,12 @@ public final class Workspace implements AutoCloseable {
   public void close() {
     endFocus();
     ledger.leaveAt(day(), now());
+    if (feed != null) {
+      feed.close();
+    }
+    if (dropCopy != null) {
+      dropCopy.close();
+    }
     player.close();
     background.shutdown();
     ledger.close();

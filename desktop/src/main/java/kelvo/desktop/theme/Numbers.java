@@ -20,6 +20,11 @@ public final class Numbers {
         : String.format(Locale.ROOT, "%s$%,.2f", value < 0 ? "-" : "+", Math.abs(value));
   }
 
+  /** A whole number in groups of three digits. */
+  public static String whole(long value) {
+    return String.format(Locale.ROOT, "%,d", value);
+  }
+
   /** A number with so many decimals; empty when unknown. */
   public static String fixed(double value, int decimals) {
     return Double.isNaN(value) ? "" : String.format(Locale.ROOT, "%." + decimals + "f", value);

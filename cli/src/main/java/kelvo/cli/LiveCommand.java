@@ -1,0 +1,70 @@
+package kelvo.cli;
+
+import java.net.InetSocketAddress;
+import java.net.URI;
+import java.nio.file.Path;
+import java.util.concurrent.Callable;
+import kelvo.desktop.shell.KelvoWindow;
+import kelvo.desktop.shell.OpenedDay;
+import kelvo.sim.SimulatedBroker;
+import kelvo.time.DayTime;
+import org.jspecify.annotations.Nullable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+
+/**
+ * {@code kelvo live ws://HOST:PORT --data FOLDER}: the window on a live feed, recorded as it comes.
+ */
+@Command(
+    name = "live",
+    description = "Opens the window on a live feed and writes the session down as it comes.")
+final class LiveCommand implements Callable<Integer> {
+  @Parameters(index = "0", paramLabel = "ws://HOST:PORT", description = "the feed")
+  URI address = URI.create("ws://localhost:8731");
+
+  @Option(
+      names = "--data",
+      paramLabel = "FOLDER",
+      required = true,
+      description = "has the securities and earlier days; the session is written there")
+  Path folder = Path.of(".");
+
+  @Option(names = "--token", paramLabel = "T", description = "what the feed asks for")
+  String token = "";
+
+  @Option(
+      names = "--drop-copy",
+      paramLabel = "HOST:PORT",
+      description = "takes the fills from a broker's FIX 4.4 drop copy")
+  @Nullable String dropCopy;
+
+  @Option(
+      names = "--broker",
+      paramLabel = "NAME",
+      description = "the broker's name in the FIX session; ${DEFAULT-VALUE}")
+  String broker = SimulatedBroker.NAME;
+
+  @Mixin WindowOptions window = new WindowOptions();
+
+  @Override
+  public Integer call() {
+    return KelvoWindow.open(
+        window.request(
+            progress -> OpenedDay.live(address, token, folder, broker(), progress), DayTime.FIRST));
+  }
+
+  private OpenedDay.@Nullable Broker broker() {
+    if (dropCopy == null) {
+      return null;
+    }
+    int colon = dropCopy.lastIndexOf(':');
+    if (colon < 1 || !dropCopy.substring(colon + 1).matches("\\d{1,5}")) {
+      throw new IllegalArgumentException(
+          "expected HOST:PORT for --drop-copy, such as localhost:8732, found " + dropCopy);
+    }
+    int port = Integer.parseInt(dropCopy.substring(colon + 1));
+    return new OpenedDay.Broker(new InetSocketAddress(dropCopy.substring(0, colon), port), broker);
+  }
+}

@@ -1,0 +1,26 @@
+package kelvo.engine;
+
+/**
+ * What moves a window through a session: a thread of its own owns the engines and publishes
+ * snapshots. All methods may be called from any thread and return at once, but {@link #close}.
+ */
+public sealed interface Player extends AutoCloseable permits SessionPlayer, LivePlayer {
+  /** Goes to a moment and stays there, or goes on from there if it plays. */
+  void seek(long moment);
+
+  /**
+   * Plays at so many times the speed of the day; 0 pauses. In a live session anything above 0 goes
+   * to now and stays with it.
+   */
+  void speed(double times);
+
+  /** Shows something else. */
+  void show(SnapshotRequest wanted);
+
+  /** Looks for other levels from a moment on; the scans stay. */
+  void levels(Program changed, long from);
+
+  /** Stops the thread and waits for it. */
+  @Override
+  void close();
+}

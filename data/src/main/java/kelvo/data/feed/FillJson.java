@@ -1,0 +1,50 @@
+package kelvo.data.feed;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import java.math.BigDecimal;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import kelvo.market.Price;
+import kelvo.time.DayTime;
+import kelvo.trade.Fill;
+import kelvo.trade.FillSide;
+
+/** Reads a fill of the feed: the columns of a fills file, with the time as the feed writes it. */
+final class FillJson {
+  private FillJson() {}
+
+  /**
+   * The fill, its time counted from the session's midnight.
+   *
+   * @throws IllegalArgumentException when it is none
+   */
+  static Fill read(JsonNode fill, LocalDate session) {
+    if (!fill.path("time").isIntegralNumber() || !fill.path("quantity").isIntegralNumber()) {
+      throw new IllegalArgumentException(
+          "expected a fill with time, symbol, side, quantity and price");
+    }
+    var there =
+        Instant.ofEpochMilli(fill.path("time").asLong()).atZone(DayTime.NEW_YORK).toLocalDateTime();
+    return new Fill(
+        Duration.between(session.atStartOfDay(), there).toNanos(),
+        fill.path("symbol").asText(),
+        FillSide.of(fill.path("side").asText()),
+        fill.path("quantity").asLong(),
+        money(fill.path("price"), "price"),
+        money(fill.path("fee"), "fee"),
+        fill.path("account").asText(),
+        fill.path("order_id").asText());
+  }
+
+  private static long money(JsonNode number, String what) {
+    if (number.isMissingNode() && what.equals("fee")) {
+      return 0;
+    }
+    if (!number.isNumber()) {
+      throw new IllegalArgumentException("expected a number as " + what + ", found " + number);
+    }
+    BigDecimal units = number.decimalValue().multiply(BigDecimal.valueOf(Price.DOLLAR));
+    return units.setScale(0, java.math.RoundingMode.HALF_EVEN).longValueExact();
+  }
+}

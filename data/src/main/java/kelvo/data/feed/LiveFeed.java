@@ -1,0 +1,242 @@
+package kelvo.data.feed;
+
+import java.net.URI;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.BlockingQueue;
+import java.util.concurrent.LinkedBlockingQueue;
+import java.util.concurrent.Semaphore;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicInteger;
+import java.util.function.Consumer;
+import kelvo.engine.LiveSource;
+import kelvo.market.Session;
+import kelvo.market.TradingState;
+import kelvo.news.Catalyst;
+import kelvo.trade.Fill;
+
+/**
+ * A session that comes from a live feed: each frame is written down, then waits until the player's
+ * thread puts it on the tape. Frames that the player has not taken yet hold the feed back.
+ */
+public final class LiveFeed implements LiveSource, AutoCloseable {
+  private static final int MOST_WAITING = 512;
+  private static final int MOST_A_DRAIN = 256;
+
+  /**
+   * How the feed stands.
+   *
+   * @param standing of the connection
+   * @param why one sentence
+   * @param lagNanos how long the newest frames waited for the player
+   * @param leftOut how many events were wrong and left out
+   * @param firstLeftOut what was wrong with the first of them; empty without any
+   */
+  public record Status(
+      FeedClient.Standing standing, String why, long lagNanos, int leftOut, String firstLeftOut) {}
+
+  /** What one frame brings to the tape, or a heartbeat. */
+  private record Batch(List<Consumer<FeedSink>> events, long at, long cameAt) {}
+
+  private final LocalDate date;
+  private final SessionRecorder recorder;
+  private final FeedClient client;
+  private final TapeSink tape;
+  private final List<Fill> fills;
+  private final BlockingQueue<Batch> waiting = new LinkedBlockingQueue<>();
+  private final Semaphore room = new Semaphore(MOST_WAITING);
+  private final AtomicInteger leftOut = new AtomicInteger();
+  private volatile String firstLeftOut = "";
+  private volatile FeedClient.Standing standing = FeedClient.Standing.CONNECTING;
+  private volatile String why = "not connected yet";
+  private volatile long lagNanos;
+  private volatile boolean closed;
+  private volatile Runnable wake = () -> {};
+  private volatile Consumer<List<Fill>> fillsChanged = all -> {};
+  private long told;
+
+  /**
+   * A feed that has not connected yet.
+   *
+   * @param session what the folder knows of it; its tape grows from now on
+   * @param recorder writes the session down, and knows after which frame to go on
+   * @param fills those that the feed has told before
+   */
+  public LiveFeed(
+      URI address, String token, Session session, SessionRecorder recorder, List<Fill> fills) {
+    date = session.hours().date();
+    this.recorder = recorder;
+    this.fills = new ArrayList<>(fills);
+    tape = new TapeSink(session, seq -> {});
+    client =
+        new FeedClient(
+            address,
+            token,
+            recorder.lastFrame(),
+            FeedClient.Patience.USUAL,
+            new Connection(),
+            System::nanoTime);
+  }
+
+  /**
+   * Connects.
+   *
+   * @param fillsChanged gets all fills of the feed whenever one has come, on the feed's thread
+   */
+  public void start(Consumer<List<Fill>> fillsChanged) {
+    this.fillsChanged = fillsChanged;
+    client.everySecond(recorder::save);
+    client.start();
+  }
+
+  /** How the feed stands now. */
+  public Status status() {
+    return new Status(standing, why, lagNanos, leftOut.get(), firstLeftOut);
+  }
+
+  @Override
+  public void onArrival(Runnable arrived) {
+    wake = arrived;
+  }
+
+  @Override
+  public long drain() {
+    for (int i = 0; i < MOST_A_DRAIN; i++) {
+      Batch batch = waiting.poll();
+      if (batch == null) {
+        break;
+      }
+      room.release();
+      for (Consumer<FeedSink> event : batch.events()) {
+        try {
+          event.accept(tape);
+        } catch (IllegalArgumentException e) {
+          leaveOut(String.valueOf(e.getMessage()));
+        }
+      }
+      told = Math.max(told, batch.at());
+      lagNanos = System.nanoTime() - batch.cameAt();
+    }
+    return told;
+  }
+
+  private void leaveOut(String sentence) {
+    if (leftOut.getAndIncrement() == 0) {
+      firstLeftOut = sentence;
+    }
+  }
+
+  /** Ends the connection and the recording; when it returns, all that came is written down. */
+  @Override
+  public void close() {
+    closed = true;
+    client.close();
+    recorder.close();
+  }
+
+  private void put(Batch batch) {
+    try {
+      while (!closed && !room.tryAcquire(100, TimeUnit.MILLISECONDS)) {
+        wake.run();
+      }
+      waiting.add(batch);
+      wake.run();
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+    }
+  }
+
+  /** What the client tells, on the feed's thread. */
+  private final class Connection implements FeedClient.Listener {
+    @Override
+    public FeedReader session(LocalDate served) {
+      if (!served.equals(date)) {
+        throw new IllegalStateException(
+            "the feed serves " + served + " now, not " + date + "; open the window anew");
+      }
+      return new FeedReader(date, new Frames(), this::fault);
+    }
+
+    @Override
+    public void standing(FeedClient.Standing now, String sentence) {
+      standing = now;
+      why = sentence;
+    }
+
+    @Override
+    public void fault(String sentence) {
+      leaveOut(sentence);
+    }
+  }
+
+  /** Writes each event down, and keeps the events of a frame together for the player. */
+  private final class Frames implements FeedSink {
+    private List<Consumer<FeedSink>> events = new ArrayList<>();
+
+    private void take(Consumer<FeedSink> event) {
+      event.accept(recorder);
+      events.add(event);
+    }
+
+    @Override
+    public void trade(long at, String symbol, long price, long shares, int conditions, long id) {
+      take(to -> to.trade(at, symbol, price, shares, conditions, id));
+    }
+
+    @Override
+    public void quote(long at, String symbol, long bid, int bidShares, long ask, int askShares) {
+      take(to -> to.quote(at, symbol, bid, bidShares, ask, askShares));
+    }
+
+    @Override
+    public void status(long at, String symbol, TradingState state, String reason) {
+      take(to -> to.status(at, symbol, state, reason));
+    }
+
+    @Override
+    public void cancel(long at, String symbol, long id) {
+      take(to -> to.cancel(at, symbol, id));
+    }
+
+    @Override
+    public void correct(long at, String symbol, long id, long price, long shares) {
+      take(to -> to.correct(at, symbol, id, price, shares));
+    }
+
+    @Override
+    public void imbalance(
+        long at, String symbol, boolean buyers, int paired, long shares, long reference) {
+      take(to -> to.imbalance(at, symbol, buyers, paired, shares, reference));
+    }
+
+    @Override
+    public void mention(long at, String symbol, long count) {
+      take(to -> to.mention(at, symbol, count));
+    }
+
+    @Override
+    public void news(Catalyst item) {
+      take(to -> to.news(item));
+    }
+
+    @Override
+    public void fill(Fill fill) {
+      recorder.fill(fill);
+      fills.add(fill);
+      fillsChanged.accept(List.copyOf(fills));
+    }
+
+    @Override
+    public void heartbeat(long at) {
+      put(new Batch(List.of(), at, System.nanoTime()));
+    }
+
+    @Override
+    public void frameDone(long seq) {
+      recorder.frameDone(seq);
+      put(new Batch(events, 0, System.nanoTime()));
+      events = new ArrayList<>();
+    }
+  }
+}

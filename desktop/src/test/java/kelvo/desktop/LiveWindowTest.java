@@ -1,0 +1,144 @@
+package kelvo.desktop;
+
+import static kelvo.desktop.OpenedWindow.until;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.net.InetAddress;
+import java.net.InetSocketAddress;
+import java.net.URI;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import javafx.application.Platform;
+import javafx.scene.input.KeyCode;
+import javafx.stage.Stage;
+import kelvo.data.calendar.ExchangeCalendar;
+import kelvo.data.feed.FeedClient;
+import kelvo.data.folder.DataFolder;
+import kelvo.desktop.shell.MainWindow;
+import kelvo.desktop.shell.OpenedDay;
+import kelvo.desktop.shell.Workspace;
+import kelvo.desktop.theme.Theme;
+import kelvo.engine.MarketSnapshot;
+import kelvo.engine.Program;
+import kelvo.engine.Progress;
+import kelvo.engine.SessionRun;
+import kelvo.market.Session;
+import kelvo.scan.Hit;
+import kelvo.sim.DemoSize;
+import kelvo.sim.EveOfSession;
+import kelvo.sim.FeedServer;
+import kelvo.time.DayTime;
+import kelvo.trade.Fill;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.testfx.api.FxRobot;
+import org.testfx.framework.junit5.ApplicationExtension;
+import org.testfx.framework.junit5.Start;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** The real window on the simulated feed, over a connection on loopback. */
+@ExtendWith(ApplicationExtension.class)
+class LiveWindowTest {
+  private Path folder;
+  private Session session;
+  private List<Fill> fills;
+  private FeedServer server;
+  private Workspace workspace;
+  private MainWindow window;
+  private Stage stage;
+
+  @Start
+  void start(Stage opened) throws IOException, InterruptedException {
+    stage = opened;
+    folder = Files.createTempDirectory("kelvo-live");
+    EveOfSession.write(OpenedWindow.folder(), folder);
+    DataFolder recorded = new DataFolder(OpenedWindow.folder(), new ExchangeCalendar());
+    session = recorded.session(DemoSize.SESSION, Progress.NONE);
+    fills = recorded.fills(DemoSize.SESSION);
+    server =
+        new FeedServer(
+            session,
+            fills,
+            new InetSocketAddress(InetAddress.getLoopbackAddress(), 0),
+            "",
+            null,
+            DayTime.FIRST,
+            FeedServer.AT_ONCE,
+            System::nanoTime);
+    server.start();
+    Theme.loadFonts();
+    open();
+  }
+
+  private void open() {
+    OpenedDay day =
+        OpenedDay.live(
+            URI.create("ws://localhost:" + server.port()), "", folder, null, Progress.NONE);
+    workspace = new Workspace(day, DayTime.FIRST, Theme.NIGHT);
+    window = new MainWindow(workspace, day.faults());
+    stage.setScene(window.scene(1280, 800));
+    stage.show();
+  }
+
+  @AfterEach
+  void close() {
+    WaitForAsyncUtils.waitForAsyncFx(20_000, () -> workspace.close());
+    server.close();
+  }
+
+  private MarketSnapshot shown() {
+    return workspace.snapshot().get();
+  }
+
+  private void awaitEnd() {
+    until(
+        () ->
+            shown() != null
+                && shown().events() == session.tape().size()
+                && shown().moment() >= DayTime.LAST - 2 * DayTime.SECOND);
+  }
+
+  @Test
+  void theSessionComesInAndTheDayCanBeDraggedWhileItDoes(FxRobot robot) {
+    awaitEnd();
+    List<Hit> expected =
+        SessionRun.of(session, new Program(workspace.scans(), List.of()), Progress.NONE).hits();
+    assertThat(shown().hits()).isEqualTo(expected);
+    until(() -> workspace.book().get().fills().size() == fills.size());
+    assertThat(workspace.book().get().fills()).containsExactlyInAnyOrderElementsOf(fills);
+
+    Platform.runLater(() -> workspace.seek(DayTime.of(9, 0)));
+    until(() -> shown().moment() == DayTime.of(9, 0));
+    assertThat(shown().hits()).allMatch(hit -> hit.at() <= DayTime.of(9, 0));
+    robot.type(KeyCode.P);
+    until(() -> shown().moment() >= DayTime.LAST - 2 * DayTime.SECOND);
+  }
+
+  @Test
+  void aCutIsSeenAtOnceAndMended() {
+    awaitEnd();
+    server.cut();
+    until(() -> workspace.feed().status().standing() != FeedClient.Standing.LIVE);
+    until(() -> workspace.feed().status().standing() == FeedClient.Standing.LIVE);
+    assertThat(workspace.feed().status().leftOut()).isZero();
+  }
+
+  @Test
+  void openingAgainGoesOnWithWhatWasWrittenDown() {
+    awaitEnd();
+    until(() -> workspace.book().get().fills().size() == fills.size());
+    int hits = shown().hits().size();
+    WaitForAsyncUtils.waitForAsyncFx(
+        60_000,
+        () -> {
+          workspace.close();
+          open();
+        });
+    awaitEnd();
+    assertThat(shown().hits()).hasSize(hits);
+    assertThat(workspace.book().get().fills()).containsExactlyInAnyOrderElementsOf(fills);
+  }
+}

@@ -1,0 +1,75 @@
+package kelvo.sim;
+
+import de.siegmar.fastcsv.writer.CsvWriter;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.LocalDate;
+import java.util.List;
+import kelvo.market.Price;
+import kelvo.time.DayTime;
+import kelvo.trade.Fill;
+import org.jspecify.annotations.Nullable;
+
+/** The file in which a broker lists the day's fills, as docs/formats.md describes it. */
+public final class BrokerFile implements AutoCloseable {
+  private final LocalDate date;
+  private final @Nullable CsvWriter csv;
+
+  /**
+   * Begins the file anew.
+   *
+   * @param file null for none
+   */
+  public BrokerFile(@Nullable Path file, LocalDate date) {
+    this.date = date;
+    try {
+      csv = file == null ? null : CsvWriter.builder().build(Files.newBufferedWriter(file));
+    } catch (IOException e) {
+      throw new UncheckedIOException("cannot write " + file + "; name another file", e);
+    }
+    write("time", "symbol", "side", "quantity", "price", "fee", "account", "order_id");
+  }
+
+  /** Adds fills, so that whoever reads the file now sees them. */
+  public void append(List<Fill> fills) {
+    for (Fill fill : fills) {
+      write(
+          date.atStartOfDay()
+              .plusNanos(fill.at())
+              .atZone(DayTime.NEW_YORK)
+              .toOffsetDateTime()
+              .toString(),
+          fill.symbol(),
+          fill.side().word(),
+          Long.toString(fill.quantity()),
+          Price.exact(fill.price()),
+          Price.exact(fill.fee()),
+          fill.account(),
+          fill.orderId());
+    }
+  }
+
+  private void write(String... fields) {
+    if (csv != null) {
+      try {
+        csv.writeRecord(fields);
+        csv.flush();
+      } catch (IOException e) {
+        throw new UncheckedIOException(e);
+      }
+    }
+  }
+
+  @Override
+  public void close() {
+    if (csv != null) {
+      try {
+        csv.close();
+      } catch (IOException e) {
+        throw new UncheckedIOException(e);
+      }
+    }
+  }
+}

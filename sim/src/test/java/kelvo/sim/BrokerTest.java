@@ -1,0 +1,97 @@
+package kelvo.sim;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.net.InetAddress;
+import java.net.InetSocketAddress;
+import java.net.ServerSocket;
+import java.nio.file.Path;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.LinkedBlockingQueue;
+import java.util.concurrent.TimeUnit;
+import kelvo.data.calendar.ExchangeCalendar;
+import kelvo.data.fix.DropCopy;
+import kelvo.data.folder.DataFolder;
+import kelvo.time.DayTime;
+import kelvo.trade.Fill;
+import kelvo.trade.FillSide;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** The simulated broker tells its fills over FIX 4.4 and as a file, over a real connection. */
+class BrokerTest {
+  private static final LocalDate DAY = DemoSize.SESSION;
+
+  private static InetSocketAddress free() throws IOException {
+    try (ServerSocket socket = new ServerSocket(0, 1, InetAddress.getLoopbackAddress())) {
+      return new InetSocketAddress(InetAddress.getLoopbackAddress(), socket.getLocalPort());
+    }
+  }
+
+  private static List<Fill> fills() {
+    List<Fill> fills = new ArrayList<>();
+    for (int i = 0; i < 40; i++) {
+      fills.add(
+          new Fill(
+              DayTime.of(9, 30) + i * DayTime.MINUTE,
+              i % 2 == 0 ? "TIDARC" : "KELPOR",
+              FillSide.values()[i % 4],
+              100 + i,
+              50_000 + 125 * i,
+              500,
+              "main",
+              "K" + i));
+    }
+    return fills;
+  }
+
+  private static List<Fill> await(LinkedBlockingQueue<List<Fill>> heard, int size)
+      throws InterruptedException {
+    List<Fill> all = List.of();
+    while (all.size() < size) {
+      all = java.util.Objects.requireNonNull(heard.poll(60, TimeUnit.SECONDS), "no fill came");
+    }
+    return all;
+  }
+
+  @Test
+  void fillsComeOnceEachAlsoAfterANewLogon() throws Exception {
+    InetSocketAddress address = free();
+    LinkedBlockingQueue<List<Fill>> heard = new LinkedBlockingQueue<>();
+    try (SimulatedBroker broker = new SimulatedBroker(address, DAY, fills());
+        DropCopy copy = new DropCopy(address, SimulatedBroker.NAME, DAY)) {
+      broker.start();
+      copy.start(heard::add);
+      List<Fill> morning = broker.tellUntil(DayTime.of(9, 50));
+
+      assertThat(morning).hasSize(21);
+      assertThat(await(heard, 21)).isEqualTo(morning);
+    }
+    try (SimulatedBroker again = new SimulatedBroker(address, DAY, fills());
+        DropCopy copy = new DropCopy(address, SimulatedBroker.NAME, DAY)) {
+      again.start();
+      again.tellUntil(DayTime.of(9, 50));
+      copy.start(heard::add);
+      await(heard, 21);
+      again.tellUntil(DayTime.LAST);
+
+      assertThat(await(heard, 40)).isEqualTo(fills());
+    }
+  }
+
+  @Test
+  void theFileReadsBackAsTheSameFills(@TempDir Path folder) {
+    Path file = folder.resolve("fills.csv");
+    try (BrokerFile written = new BrokerFile(file, DAY)) {
+      written.append(fills().subList(0, 7));
+      written.append(fills().subList(7, 40));
+    }
+    DataFolder data = new DataFolder(folder, new ExchangeCalendar());
+
+    assertThat(data.fills(DAY)).isEqualTo(fills());
+    assertThat(data.faults()).isEmpty();
+  }
+}
