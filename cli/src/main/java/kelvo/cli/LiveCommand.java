@@ -46,7 +46,7 @@ final class LiveCommand implements Callable<Integer> {
       description = "the broker's name in the FIX session; ${DEFAULT-VALUE}")
   String broker = SimulatedBroker.NAME;
 
-  @Mixin WindowOptions window = new WindowOptions();
+  @Mixin LookOptions window = new LookOptions();
 
   @Override
   public Integer call() {

@@ -5,6 +5,7 @@ import java.util.concurrent.BlockingQueue;
 import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Consumer;
+import java.util.function.LongSupplier;
 import kelvo.scan.Hit;
 import kelvo.time.DayTime;
 
@@ -23,6 +24,7 @@ public final class LivePlayer implements Player {
 
   private final BlockingQueue<Runnable> commands = new LinkedBlockingQueue<>();
   private final LiveSource source;
+  private final LongSupplier wallNanos;
   private final Consumer<MarketSnapshot> listener;
   private final Consumer<Hit> newHits;
   private final SnapshotBuilder builder;
@@ -42,18 +44,21 @@ public final class LivePlayer implements Player {
    * @param run what was played of the session so far; belongs to the player from now on
    * @param listener gets every snapshot, on the player's thread
    * @param newHits gets each hit once, as soon as it is found, on the player's thread
+   * @param wallNanos a clock that only measures how much time goes by
    */
   public LivePlayer(
       SessionRun run,
       LiveSource source,
       SnapshotRequest request,
       Consumer<MarketSnapshot> listener,
-      Consumer<Hit> newHits) {
+      Consumer<Hit> newHits,
+      LongSupplier wallNanos) {
     this.run = run;
     this.source = source;
     this.request = request;
     this.listener = listener;
     this.newHits = newHits;
+    this.wallNanos = wallNanos;
     looking = run.head();
     hitsTold = run.hits().size();
     builder = new SnapshotBuilder(run.session());
@@ -125,7 +130,7 @@ public final class LivePlayer implements Player {
   }
 
   private void loop() {
-    long shownAt = 0;
+    long shownAt = wallNanos.getAsLong();
     try {
       while (!stopped) {
         Runnable command = commands.poll(BETWEEN_SNAPSHOTS_MS, TimeUnit.MILLISECONDS);
@@ -135,7 +140,7 @@ public final class LivePlayer implements Player {
           command = commands.poll();
         }
         take();
-        long now = System.nanoTime();
+        long now = wallNanos.getAsLong();
         if (changed && !stopped && now - shownAt >= BETWEEN_SNAPSHOTS_MS * 1_000_000) {
           shownAt = now;
           publish();

@@ -101,7 +101,8 @@ class LivePlayerTest {
             new Pieces(recorded, live, seed, EVENTS),
             new SnapshotRequest(SCANS.getFirst(), "", List.of()),
             shots::add,
-            told::add)) {
+            told::add,
+            System::nanoTime)) {
       player.speed(1);
       MarketSnapshot last =
           awaitEvents(shots, recorded.tape().size(), DayTime.LAST - 2 * DayTime.SECOND);
@@ -126,7 +127,8 @@ class LivePlayerTest {
             new Pieces(recorded, live, 5, half),
             new SnapshotRequest(SCANS.getFirst(), "", List.of()),
             shots::add,
-            told::add)) {
+            told::add,
+            System::nanoTime)) {
       MarketSnapshot now = awaitEvents(shots, half, 0);
       long back = DayTime.of(9, 0);
       player.seek(back);

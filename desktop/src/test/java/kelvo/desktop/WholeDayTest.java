@@ -3,14 +3,17 @@ package kelvo.desktop;
 import static kelvo.desktop.OpenedWindow.until;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.List;
 import java.util.function.Predicate;
 import javafx.application.Platform;
 import javafx.scene.Node;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
 import kelvo.desktop.shell.StageKind;
+import kelvo.desktop.shell.Workspace;
 import kelvo.desktop.theme.Theme;
 import kelvo.engine.MarketSnapshot;
+import kelvo.market.SecurityFacts;
 import kelvo.review.DayReview;
 import kelvo.time.DayTime;
 import kelvo.watch.Choice;
@@ -77,6 +80,39 @@ class WholeDayTest {
     assertThat(dropped.reason()).isEqualTo("too thin for me");
     robot.type(KeyCode.U);
     until(() -> opened.workspace.book().get().decisionOn(second, MORNING).isEmpty());
+  }
+
+  @Test
+  void aFullTenAsksWhichOneGoes(FxRobot robot) {
+    ready();
+    robot.type(KeyCode.J);
+    until(() -> opened.workspace.focus().get().equals("TIDARC"));
+    List<String> others =
+        opened.workspace.session().securities().stream()
+            .map(SecurityFacts::symbol)
+            .filter(s -> !s.equals("TIDARC"))
+            .limit(Workspace.MOST_KEPT)
+            .toList();
+    WaitForAsyncUtils.waitForAsyncFx(
+        20_000, () -> others.forEach(s -> opened.workspace.decide(s, Choice.KEEP, "early")));
+    robot.type(KeyCode.K).type(KeyCode.DIGIT0).type(KeyCode.DIGIT1);
+
+    until(
+        () ->
+            opened.workspace.book().get().theTen(MORNING).stream()
+                .anyMatch(d -> d.symbol().equals("TIDARC")));
+    List<String> kept =
+        opened.workspace.book().get().theTen(MORNING).stream().map(Decision::symbol).toList();
+    assertThat(kept).hasSize(Workspace.MOST_KEPT).doesNotContain(others.getLast());
+    assertThat(
+            opened
+                .workspace
+                .book()
+                .get()
+                .decisionOn(others.getLast(), MORNING)
+                .orElseThrow()
+                .reason())
+        .isEqualTo("made room for TIDARC");
   }
 
   @Test

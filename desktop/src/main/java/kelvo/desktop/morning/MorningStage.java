@@ -2,7 +2,9 @@ package kelvo.desktop.morning;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
+import javafx.application.Platform;
 import javafx.collections.FXCollections;
 import javafx.geometry.Pos;
 import javafx.scene.control.ComboBox;
@@ -198,12 +200,36 @@ public final class MorningStage extends BorderPane {
       workspace.action().set("No symbol in focus: J takes the first");
       return;
     }
-    reasons.ask(
+    if (choice == Choice.KEEP && workspace.isTenFullFor(symbol)) {
+      askWhichGoes(symbol);
+      return;
+    }
+    reasons.askWhy(
         choice,
         symbol,
         reason -> {
           workspace.decide(symbol, choice, reason);
           table.move(1);
+        },
+        table::requestFocus);
+  }
+
+  /** The Ten is full: one of them goes, then the newcomer is kept with a reason. */
+  private void askWhichGoes(String newcomer) {
+    List<String> kept =
+        workspace.book().get().theTen(workspace.now()).stream().map(Decision::symbol).toList();
+    reasons.ask(
+        "Who goes for " + newcomer + "?",
+        kept,
+        typed -> {
+          String goes = typed.toUpperCase(Locale.ROOT);
+          if (kept.contains(goes)) {
+            workspace.decide(goes, Choice.DROP, "made room for " + newcomer);
+            // The bar's text field is still taking the answer; it can ask again after that.
+            Platform.runLater(() -> decide(Choice.KEEP, newcomer));
+          } else {
+            workspace.action().set(typed + " is not one of the Ten; nobody went");
+          }
         },
         table::requestFocus);
   }

@@ -7,13 +7,14 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import kelvo.watch.Choice;
 
 /**
- * Asks why a symbol is kept or dropped: a digit takes a usual reason, any other text is a reason
- * too.
+ * Asks why a symbol is kept or dropped, or which one goes: a digit takes a usual answer (0 the
+ * tenth), any other text is an answer too.
  */
 final class ReasonBar extends HBox {
   private static final List<String> KEEP =
@@ -22,7 +23,7 @@ final class ReasonBar extends HBox {
       List.of("thin", "wide spread", "no catalyst", "offering", "only a split", "no room");
 
   private final Label question = new Label();
-  private final HBox usual = new HBox(4);
+  private final FlowPane usual = new FlowPane(4, 4);
   private final TextField own = new TextField();
   private List<String> reasons = KEEP;
   private Consumer<String> answer = reason -> {};
@@ -35,6 +36,8 @@ final class ReasonBar extends HBox {
     own.setPromptText("or type, Enter");
     HBox.setHgrow(own, Priority.ALWAYS);
     question.getStyleClass().add("strong");
+    question.setMinWidth(USE_PREF_SIZE);
+    own.setMinWidth(90);
     getChildren().addAll(question, usual, own);
     own.setOnAction(e -> finish(own.getText().strip()));
     own.setOnKeyPressed(
@@ -47,23 +50,35 @@ final class ReasonBar extends HBox {
     own.textProperty()
         .addListener(
             (o, was, is) -> {
-              if (is.matches("[1-9]") && Integer.parseInt(is) <= reasons.size()) {
-                finish(reasons.get(Integer.parseInt(is) - 1));
+              if (is.matches("[0-9]") && place(is) < reasons.size()) {
+                finish(reasons.get(place(is)));
               }
             });
     setVisible(false);
     setManaged(false);
   }
 
-  void ask(Choice choice, String symbol, Consumer<String> then, Runnable closed) {
-    reasons = choice == Choice.KEEP ? KEEP : DROP;
+  /** The place of the answer that a digit takes: 1 the first, 0 the tenth. */
+  private static int place(String digit) {
+    return (Integer.parseInt(digit) + 9) % 10;
+  }
+
+  /** Asks why a symbol is kept or dropped. */
+  void askWhy(Choice choice, String symbol, Consumer<String> then, Runnable closed) {
+    boolean keep = choice == Choice.KEEP;
+    ask((keep ? "Keep " : "Drop ") + symbol + ":", keep ? KEEP : DROP, then, closed);
+  }
+
+  /** Asks anything that has usual answers. */
+  void ask(String words, List<String> answers, Consumer<String> then, Runnable closed) {
+    reasons = answers;
     answer = then;
     done = closed;
-    question.setText((choice == Choice.KEEP ? "Keep " : "Drop ") + symbol + ":");
+    question.setText(words);
     usual.getChildren().clear();
     for (int i = 0; i < reasons.size(); i++) {
       String reason = reasons.get(i);
-      Button button = new Button((i + 1) + " " + reason);
+      Button button = new Button((i + 1) % 10 + " " + reason);
       button.getStyleClass().setAll("button", "small-button");
       button.setFocusTraversable(false);
       button.setMinWidth(USE_PREF_SIZE);
@@ -77,8 +92,8 @@ final class ReasonBar extends HBox {
   }
 
   private void finish(String reason) {
-    answer.accept(reason);
     close();
+    answer.accept(reason);
   }
 
   private void close() {

@@ -103,7 +103,8 @@ public final class Workspace implements AutoCloseable {
           day.run(), moment, request(), this::arrived, alerts::hit, System::nanoTime);
     }
     speed.set(1);
-    LivePlayer started = new LivePlayer(day.run(), live, request(), this::arrived, alerts::hit);
+    LivePlayer started =
+        new LivePlayer(day.run(), live, request(), this::arrived, alerts::hit, System::nanoTime);
     live.start(fills -> Platform.runLater(() -> filled(fills)));
     if (day.dropCopy() != null) {
       day.dropCopy().start(fills -> Platform.runLater(() -> filled(fills)));
@@ -327,11 +328,15 @@ public final class Workspace implements AutoCloseable {
     focusSince = until;
   }
 
+  /** Whether keeping a symbol would make it the eleventh. */
+  public boolean isTenFullFor(String symbol) {
+    List<Decision> kept = book.get().theTen(now());
+    return kept.size() >= MOST_KEPT && kept.stream().noneMatch(d -> d.symbol().equals(symbol));
+  }
+
   /** Decides on a symbol. Keeping an eleventh one is refused. */
   public void decide(String symbol, Choice choice, String reason) {
-    boolean kept =
-        book.get().decisionOn(symbol, now()).filter(d -> d.choice() == Choice.KEEP).isPresent();
-    if (choice == Choice.KEEP && !kept && book.get().theTen(now()).size() >= MOST_KEPT) {
+    if (choice == Choice.KEEP && isTenFullFor(symbol)) {
       action.set("The Ten is full: drop one of them before keeping " + symbol);
       return;
     }
