@@ -1,8 +1,6 @@
 package kelvo.cli;
 
 import java.net.InetSocketAddress;
-import java.net.URI;
-import java.nio.file.Path;
 import java.util.concurrent.Callable;
 import kelvo.desktop.shell.KelvoWindow;
 import kelvo.desktop.shell.OpenedDay;
@@ -12,7 +10,6 @@ import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
-import picocli.CommandLine.Parameters;
 
 /**
  * {@code kelvo live ws://HOST:PORT --data FOLDER}: the window on a live feed, recorded as it comes.
@@ -21,18 +18,7 @@ import picocli.CommandLine.Parameters;
     name = "live",
     description = "Opens the window on a live feed and writes the session down as it comes.")
 final class LiveCommand implements Callable<Integer> {
-  @Parameters(index = "0", paramLabel = "ws://HOST:PORT", description = "the feed")
-  URI address = URI.create("ws://localhost:8731");
-
-  @Option(
-      names = "--data",
-      paramLabel = "FOLDER",
-      required = true,
-      description = "has the securities and earlier days; the session is written there")
-  Path folder = Path.of(".");
-
-  @Option(names = "--token", paramLabel = "T", description = "what the feed asks for")
-  String token = "";
+  @Mixin FeedArguments feed = new FeedArguments();
 
   @Option(
       names = "--drop-copy",
@@ -52,7 +38,8 @@ final class LiveCommand implements Callable<Integer> {
   public Integer call() {
     return KelvoWindow.open(
         window.request(
-            progress -> OpenedDay.live(address, token, folder, broker(), progress), DayTime.FIRST));
+            progress -> OpenedDay.live(feed.address, feed.token, feed.folder, broker(), progress),
+            DayTime.FIRST));
   }
 
   private OpenedDay.@Nullable Broker broker() {

@@ -1,7 +1,5 @@
 package kelvo.cli;
 
-import java.net.URI;
-import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.concurrent.Callable;
 import java.util.concurrent.CountDownLatch;
@@ -10,8 +8,8 @@ import kelvo.data.feed.FeedReader;
 import kelvo.data.feed.SessionRecorder;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
-import picocli.CommandLine.Parameters;
 
 /**
  * {@code kelvo record ws://HOST:PORT --data FOLDER}: writes a live session down as it comes. After
@@ -21,11 +19,7 @@ import picocli.CommandLine.Parameters;
     name = "record",
     description = "Writes a live session down as it comes; goes on where it stopped.")
 final class RecordCommand implements Callable<Integer>, FeedClient.Listener {
-  @Parameters(index = "0", paramLabel = "ws://HOST:PORT", description = "the feed")
-  URI address = URI.create("ws://localhost:8731");
-
-  @Option(names = "--data", paramLabel = "FOLDER", required = true, description = "where to")
-  Path folder = Path.of(".");
+  @Mixin FeedArguments feed = new FeedArguments();
 
   @Option(
       names = "--date",
@@ -33,9 +27,6 @@ final class RecordCommand implements Callable<Integer>, FeedClient.Listener {
       required = true,
       description = "the session that the feed serves, such as 2031-03-12")
   LocalDate date = LocalDate.EPOCH;
-
-  @Option(names = "--token", paramLabel = "T", description = "what the feed asks for")
-  String token = "";
 
   @Option(
       names = "--frames",
@@ -49,15 +40,15 @@ final class RecordCommand implements Callable<Integer>, FeedClient.Listener {
 
   @Override
   public Integer call() throws InterruptedException {
-    try (SessionRecorder opened = new SessionRecorder(folder, date)) {
+    try (SessionRecorder opened = new SessionRecorder(feed.folder, date)) {
       recorder = opened;
       if (opened.lastFrame() > 0) {
         System.err.println("Going on after frame " + opened.lastFrame() + ".");
       }
       try (FeedClient client =
           new FeedClient(
-              address,
-              token,
+              feed.address,
+              feed.token,
               opened.lastFrame(),
               FeedClient.Patience.USUAL,
               this,

@@ -11,11 +11,10 @@ import kelvo.data.fix.DropCopy;
 import kelvo.data.fix.ExecutionReports;
 import kelvo.data.fix.FixSession;
 import kelvo.trade.Fill;
-import quickfix.Application;
+import quickfix.ApplicationAdapter;
 import quickfix.ConfigError;
 import quickfix.DefaultMessageFactory;
 import quickfix.MemoryStoreFactory;
-import quickfix.Message;
 import quickfix.SLF4JLogFactory;
 import quickfix.Session;
 import quickfix.SessionID;
@@ -27,7 +26,7 @@ import quickfix.SocketAcceptor;
  * A broker's drop copy on loopback: tells each fill as an execution report once its time has come,
  * and all of the day's again to whoever logs on.
  */
-public final class SimulatedBroker implements Application, AutoCloseable {
+public final class SimulatedBroker extends ApplicationAdapter implements AutoCloseable {
   /** The name that the broker goes by in FIX sessions. */
   public static final String NAME = "SIMBROKER";
 
@@ -94,11 +93,6 @@ public final class SimulatedBroker implements Application, AutoCloseable {
   }
 
   @Override
-  public void onCreate(SessionID session) {
-    // Nothing is to be done before a logon.
-  }
-
-  @Override
   public synchronized void onLogon(SessionID session) {
     loggedOn.add(session);
     for (int i = 0; i < told; i++) {
@@ -109,26 +103,6 @@ public final class SimulatedBroker implements Application, AutoCloseable {
   @Override
   public void onLogout(SessionID session) {
     loggedOn.remove(session);
-  }
-
-  @Override
-  public void toAdmin(Message message, SessionID session) {
-    // Logons and heartbeats are the library's.
-  }
-
-  @Override
-  public void fromAdmin(Message message, SessionID session) {
-    // Logons and heartbeats are the library's.
-  }
-
-  @Override
-  public void toApp(Message message, SessionID session) {
-    // Reports go out as they are.
-  }
-
-  @Override
-  public void fromApp(Message message, SessionID session) {
-    // A drop copy takes no orders.
   }
 
   @Override

@@ -1,6 +1,7 @@
 package kelvo.sim;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
@@ -24,6 +25,7 @@ import kelvo.market.Session;
 import kelvo.scan.Hit;
 import kelvo.time.DayTime;
 import kelvo.time.Phases;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -107,5 +109,17 @@ class RecordingTest {
       run.seek(dragged, moment);
       assertThat(dragged.hits()).isEqualTo(run.hitsUntil(moment).size());
     }
+  }
+
+  @Test
+  void aFolderThatHasTheSessionFromElsewhereIsLeftAsItIs() throws IOException {
+    Path trades = original.resolve("sessions/2031-03-12/trades.csv");
+    Files.createDirectories(trades.getParent());
+    Files.writeString(trades, "time,symbol,price,size,conditions\n");
+
+    assertThatThrownBy(() -> new SessionRecorder(original, DemoSize.SESSION))
+        .isInstanceOf(IllegalArgumentException.class)
+        .hasMessageContaining("name another folder");
+    assertThat(trades).hasContent("time,symbol,price,size,conditions\n");
   }
 }

@@ -8,7 +8,7 @@ import java.util.Map;
 import java.util.function.Consumer;
 import kelvo.trade.Fill;
 import org.jspecify.annotations.Nullable;
-import quickfix.Application;
+import quickfix.ApplicationAdapter;
 import quickfix.ConfigError;
 import quickfix.DefaultMessageFactory;
 import quickfix.FieldNotFound;
@@ -26,7 +26,7 @@ import quickfix.field.MsgType;
  * Listens to a broker's drop copy over FIX 4.4, and connects again by itself. An execution that is
  * told twice counts once. The library's threads bring the fills.
  */
-public final class DropCopy implements Application, AutoCloseable {
+public final class DropCopy extends ApplicationAdapter implements AutoCloseable {
   /** The name that Kelvo goes by in FIX sessions, unless the broker gives another. */
   public static final String OWN_NAME = "KELVO";
 
@@ -86,21 +86,6 @@ public final class DropCopy implements Application, AutoCloseable {
   @Override
   public void onLogout(SessionID session) {
     words = "Drop copy lost; it is tried again";
-  }
-
-  @Override
-  public void toAdmin(Message message, SessionID session) {
-    // Logons and heartbeats are the library's.
-  }
-
-  @Override
-  public void fromAdmin(Message message, SessionID session) {
-    // Logons and heartbeats are the library's.
-  }
-
-  @Override
-  public void toApp(Message message, SessionID session) {
-    // A drop copy only listens.
   }
 
   @Override

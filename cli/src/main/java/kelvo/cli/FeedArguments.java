@@ -1,0 +1,22 @@
+package kelvo.cli;
+
+import java.net.URI;
+import java.nio.file.Path;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+
+/** The feed and the folder that the commands on a live session have in common. */
+final class FeedArguments {
+  @Parameters(index = "0", paramLabel = "ws://HOST:PORT", description = "the feed")
+  URI address = URI.create("ws://localhost:8731");
+
+  @Option(
+      names = "--data",
+      paramLabel = "FOLDER",
+      required = true,
+      description = "has the securities and earlier days; the session is written there")
+  Path folder = Path.of(".");
+
+  @Option(names = "--token", paramLabel = "T", description = "what the feed asks for")
+  String token = "";
+}
