@@ -74,7 +74,8 @@ final class SimCommand implements Callable<Integer> {
   @Option(
       names = "--fills",
       paramLabel = "FILE",
-      description = "the broker appends its fills there as CSV, when their time has come")
+      description =
+          "a new file to which the broker adds its fills as CSV, when their time has come")
   @Nullable Path fills;
 
   @Option(

@@ -5,6 +5,7 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
 import java.time.LocalDate;
 import java.util.List;
 import kelvo.market.Price;
@@ -18,14 +19,19 @@ public final class BrokerFile implements AutoCloseable {
   private final @Nullable CsvWriter csv;
 
   /**
-   * Begins the file anew.
+   * Begins a file.
    *
-   * @param file null for none
+   * @param file must not be there yet, so that nothing is overwritten; null for none
+   * @throws UncheckedIOException when it is there or cannot be written
    */
   public BrokerFile(@Nullable Path file, LocalDate date) {
     this.date = date;
     try {
-      csv = file == null ? null : CsvWriter.builder().build(Files.newBufferedWriter(file));
+      csv =
+          file == null
+              ? null
+              : CsvWriter.builder()
+                  .build(Files.newBufferedWriter(file, StandardOpenOption.CREATE_NEW));
     } catch (IOException e) {
       throw new UncheckedIOException("cannot write " + file + "; name another file", e);
     }

@@ -1,6 +1,7 @@
 package kelvo.sim;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.io.IOException;
 import java.net.InetAddress;
@@ -89,6 +90,7 @@ class BrokerTest {
       written.append(fills().subList(0, 7));
       written.append(fills().subList(7, 40));
     }
+    assertThatThrownBy(() -> new BrokerFile(file, DAY)).hasMessageContaining("name another file");
     DataFolder data = new DataFolder(folder, new ExchangeCalendar());
 
     assertThat(data.fills(DAY)).isEqualTo(fills());
