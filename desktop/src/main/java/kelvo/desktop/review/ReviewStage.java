@@ -95,6 +95,11 @@ public final class ReviewStage extends BorderPane {
     DayReview review = workspace.review().get();
     lanes.show(review);
     if (review == null) {
+      trades.rows(List.of());
+      moves.rows(List.of());
+      scans.rows(List.of());
+      totals.setText("The review of this moment is being made");
+      offPlan.setText("");
       return;
     }
     trades.rows(review.trades());

@@ -14,6 +14,7 @@ import javafx.util.Duration;
 import javax.imageio.ImageIO;
 import kelvo.desktop.theme.Theme;
 import kelvo.engine.MarketSnapshot;
+import kelvo.review.DayReview;
 import kelvo.time.DayTime;
 import org.jspecify.annotations.Nullable;
 
@@ -70,11 +71,26 @@ final class Pictures {
             && shown.focus() != null
             && shown.focus().facts().symbol().equals(shot.symbol());
     if (there) {
+      long moment = awaited;
       awaited = -1;
-      PauseTransition settle = new PauseTransition(SETTLE);
-      settle.setOnFinished(e -> take());
-      settle.play();
+      settle(moment, shot);
     }
+  }
+
+  /** Waits until everything has been drawn; the review comes from a thread of its own. */
+  private void settle(long moment, Shot shot) {
+    PauseTransition settle = new PauseTransition(SETTLE);
+    settle.setOnFinished(
+        e -> {
+          DayReview review = workspace.review().get();
+          boolean reviewed = review != null && review.until() == moment;
+          if (shot.stage() != StageKind.REVIEW || reviewed) {
+            take();
+          } else {
+            settle(moment, shot);
+          }
+        });
+    settle.play();
   }
 
   private void take() {

@@ -155,6 +155,7 @@ public final class Workspace implements AutoCloseable {
     if (stage.get() != StageKind.REVIEW) {
       return;
     }
+    dropReviewOfLater();
     reviewStale = true;
     if (!reviewing) {
       reviewing = true;
@@ -171,8 +172,16 @@ public final class Workspace implements AutoCloseable {
     }
   }
 
+  /** A review of a later moment knows what is still to come. */
+  private void dropReviewOfLater() {
+    DayReview before = review.get();
+    if (before != null && before.until() > now()) {
+      review.set(null);
+    }
+  }
+
   private void reviewed(DayReview made) {
-    review.set(made);
+    review.set(made.until() > now() ? null : made);
     reviewing = false;
     if (reviewStale && made.until() != now()) {
       refreshReview();
