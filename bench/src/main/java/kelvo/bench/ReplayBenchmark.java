@@ -18,13 +18,13 @@ import kelvo.engine.SessionPlayer;
 import kelvo.engine.SessionRun;
 import kelvo.engine.SnapshotRequest;
 import kelvo.market.Session;
+import kelvo.rule.Vocabulary;
 import kelvo.scan.Scan;
 import kelvo.sim.DemoFolder;
 import kelvo.sim.DemoSize;
 import kelvo.sim.PlantedStories;
 import kelvo.sim.Story;
 import kelvo.time.DayTime;
-import kelvo.time.Phases;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
 import org.openjdk.jmh.annotations.Fork;
@@ -84,7 +84,7 @@ public class ReplayBenchmark {
     }
     session =
         new DataFolder(folder, new ExchangeCalendar()).session(DemoSize.SESSION, Progress.NONE);
-    scans = ScanFile.shipped(Phases.USUAL);
+    scans = ScanFile.shipped(Vocabulary.USUAL);
     run = SessionRun.of(session, new Program(scans, List.of()), Progress.NONE);
     List<String> followed = PlantedStories.all().stream().map(Story::symbol).limit(10).toList();
     SnapshotRequest request = new SnapshotRequest(scans.getFirst(), "TIDARC", followed);

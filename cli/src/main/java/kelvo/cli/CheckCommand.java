@@ -6,7 +6,7 @@ import kelvo.data.calendar.ExchangeCalendar;
 import kelvo.data.folder.DataFolder;
 import kelvo.data.scanfile.ScanFile;
 import kelvo.engine.Progress;
-import kelvo.time.Phases;
+import kelvo.rule.Vocabulary;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Parameters;
 
@@ -38,14 +38,14 @@ final class CheckCommand implements Callable<Integer> {
               + fills
               + " fills");
     }
-    problems += checkScans();
+    problems += checkScans(Vocabulary.of(data.securities()));
     System.err.println(problems == 0 ? "No problems found." : problems + " problems found.");
     return problems == 0 ? 0 : 1;
   }
 
-  private int checkScans() {
+  private int checkScans(Vocabulary vocabulary) {
     try {
-      ScanFile.readAll(folder.resolve("scans"), Phases.USUAL);
+      ScanFile.readAll(folder.resolve("scans"), vocabulary);
       return 0;
     } catch (ScanFile.ScanFileException e) {
       System.out.println(e.getMessage());

@@ -9,9 +9,9 @@ import kelvo.data.folder.DataFolder;
 import kelvo.data.scanfile.ScanFile;
 import kelvo.engine.Progress;
 import kelvo.market.Session;
+import kelvo.rule.Vocabulary;
 import kelvo.scan.Scan;
 import kelvo.time.DayTime;
-import kelvo.time.Phases;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
@@ -68,11 +68,10 @@ final class FolderArguments {
   }
 
   List<Scan> scans() {
-    if (!scanFiles.isEmpty()) {
-      return scanFiles.stream().map(file -> ScanFile.read(file, Phases.USUAL)).toList();
-    }
-    List<Scan> own = ScanFile.readAll(folder.resolve("scans"), Phases.USUAL);
-    return own.isEmpty() ? ScanFile.shipped(Phases.USUAL) : own;
+    Vocabulary vocabulary = Vocabulary.of(data().securities());
+    return scanFiles.isEmpty()
+        ? ScanFile.ofFolder(folder, vocabulary)
+        : scanFiles.stream().map(file -> ScanFile.read(file, vocabulary)).toList();
   }
 
   /** 0, or 1 when the data had faults. */

@@ -60,11 +60,11 @@ final class HitsCommand implements Callable<Integer> {
     columns.removeIf(column -> FIRST_COLUMNS.contains(column.words()));
     List<String> names = new ArrayList<>(FIRST_COLUMNS);
     columns.forEach(c -> names.add(c.words()));
-    arguments.output.print(names, folds.stream().map(fold -> row(fold, columns, session)).toList());
+    arguments.output.print(names, folds.stream().map(fold -> row(fold, columns)).toList());
     return arguments.exitCode();
   }
 
-  private static List<String> row(HitFold fold, Set<Field> columns, Session session) {
+  private static List<String> row(HitFold fold, Set<Field> columns) {
     Hit hit = fold.first();
     List<String> row =
         new ArrayList<>(
@@ -78,7 +78,7 @@ final class HitsCommand implements Callable<Integer> {
     for (Field column : columns) {
       row.add(
           switch (column) {
-            case Field.Word word -> word.of(session.security(hit.security()));
+            case Field.Word word -> hit.fields().words().getOrDefault(word.words(), "");
             case Field.Number number -> number.unit().plain(hit.fields().of(number.words()));
           });
     }

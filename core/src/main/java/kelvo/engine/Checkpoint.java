@@ -1,7 +1,6 @@
 package kelvo.engine;
 
 import java.util.List;
-import kelvo.market.Crossing;
 import kelvo.market.SymbolState;
 
 /**
@@ -12,6 +11,7 @@ import kelvo.market.SymbolState;
  * @param second the last whole second that had been worked
  * @param hits how many hits there had been
  * @param detectors what the triggers' detectors remembered
+ * @param tops who stood where in the scans that are watched for it
  */
 record Checkpoint(
     int events,
@@ -20,5 +20,6 @@ record Checkpoint(
     int hits,
     SymbolState[] states,
     long[] inside,
-    Crossing[] crossings,
-    List<Object> detectors) {}
+    LevelProgress[] levels,
+    List<Object> detectors,
+    List<Object> tops) {}

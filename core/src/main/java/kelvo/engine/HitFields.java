@@ -1,13 +1,16 @@
 package kelvo.engine;
 
-import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import kelvo.field.Field;
 import kelvo.field.FieldCatalogue;
 import kelvo.market.Session;
 import kelvo.market.SymbolState;
 import kelvo.scan.FieldValues;
+import kelvo.scan.Scan;
 
 /**
  * Takes down every field's value for a hit. Fields that stay the same all session are taken once a
@@ -20,30 +23,41 @@ public final class HitFields {
   private static final int TAPE = 2;
 
   private final List<Field.Number> recorded;
+  private final List<Field.Word> words;
   private final Field.Reading[] fixed;
   private final Field.Reading[] live;
   private final double[][] fixedOfSecurity;
 
-  HitFields(Session session) {
-    recorded = recorded();
+  HitFields(Session session, List<Scan> scans) {
+    recorded = recorded(scans);
+    words =
+        all(scans).stream()
+            .filter(Field.Word.class::isInstance)
+            .map(Field.Word.class::cast)
+            .toList();
     fixed = readings(session, FIXED);
     live = readings(session, LIVE);
     fixedOfSecurity = new double[session.securities().size()][];
   }
 
   /**
-   * The number fields whose values every hit keeps: those that cannot change first, those that the
-   * tape tells last.
+   * The number fields whose values every hit of a program keeps: those that cannot change first,
+   * those that the tape tells last.
    */
-  public static List<Field.Number> recorded() {
-    List<Field.Number> fields = new ArrayList<>();
-    for (Field field : FieldCatalogue.usual()) {
-      if (field instanceof Field.Number number) {
-        fields.add(number);
-      }
-    }
-    fields.sort(Comparator.comparingInt(HitFields::group));
-    return List.copyOf(fields);
+  public static List<Field.Number> recorded(List<Scan> scans) {
+    return all(scans).stream()
+        .filter(Field.Number.class::isInstance)
+        .map(Field.Number.class::cast)
+        .sorted(Comparator.comparingInt(HitFields::group))
+        .toList();
+  }
+
+  /** The usual fields and the columns of the scans, each once. */
+  private static Collection<Field> all(List<Scan> scans) {
+    Map<String, Field> fields = new LinkedHashMap<>();
+    FieldCatalogue.usual().forEach(field -> fields.put(field.words(), field));
+    scans.forEach(scan -> scan.columns().forEach(f -> fields.putIfAbsent(f.words(), f)));
+    return fields.values();
   }
 
   private static int group(Field.Number field) {
@@ -66,7 +80,19 @@ public final class HitFields {
       known = values(fixed, state, now);
       fixedOfSecurity[state.id()] = known;
     }
-    return new FieldValues(recorded, known, values(live, state, now), state.moment(now));
+    return new FieldValues(
+        recorded, known, values(live, state, now), wordsOf(state, now), state.moment(now));
+  }
+
+  private Map<String, String> wordsOf(SymbolState state, long now) {
+    Map<String, String> known = new LinkedHashMap<>();
+    for (Field.Word field : words) {
+      String word = field.of(state, now);
+      if (!word.isEmpty()) {
+        known.put(field.words(), word);
+      }
+    }
+    return known;
   }
 
   private static double[] values(Field.Reading[] readings, SymbolState state, long now) {

@@ -3,8 +3,8 @@ package kelvo.engine;
 import java.util.Arrays;
 import java.util.List;
 import java.util.function.ObjIntConsumer;
-import kelvo.market.Crossing;
 import kelvo.market.Session;
+import kelvo.market.SlidingSpan;
 import kelvo.market.SymbolState;
 import kelvo.watch.Level;
 import kelvo.watch.LevelKind;
@@ -14,18 +14,18 @@ final class LevelWatch {
   private static final int[] NONE = {};
 
   private final List<Level> levels;
-  private final Crossing[] crossings;
+  private final LevelProgress[] progresses;
   private final int[][] ofSecurity;
   private final boolean[] watched;
 
   LevelWatch(List<Level> levels, Session session) {
     this.levels = levels;
-    crossings = new Crossing[levels.size()];
+    progresses = new LevelProgress[levels.size()];
     ofSecurity = new int[session.securities().size()][];
     Arrays.fill(ofSecurity, NONE);
     watched = new boolean[ofSecurity.length];
-    for (int i = 0; i < crossings.length; i++) {
-      crossings[i] = new Crossing();
+    for (int i = 0; i < progresses.length; i++) {
+      progresses[i] = new LevelProgress();
       int place = i;
       if (levels.get(i).kind() != LevelKind.STOP) {
         session.numberOf(levels.get(i).symbol()).ifPresent(n -> watch(n, place));
@@ -46,39 +46,37 @@ final class LevelWatch {
 
   /** Whether a security has a level at some time of the day. */
   boolean watches(int security) {
-    return crossings.length > 0 && watched[security];
+    return progresses.length > 0 && watched[security];
   }
 
-  /** Takes a changed price and reports each level passed with {@link Crossing#ROSE} or FELL. */
-  void next(SymbolState state, long priceBefore, long now, ObjIntConsumer<Level> passed) {
+  /**
+   * Takes a changed price and reports each level with what was done to it, {@link LevelProgress}.
+   */
+  void next(SymbolState state, long priceBefore, long now, ObjIntConsumer<Level> done) {
+    long lastMinute = state.shares(SlidingSpan.ONE_MINUTE, now);
     for (int place : ofSecurity[state.id()]) {
       Level level = levels.get(place);
       if (level.standsAt(now)) {
-        Crossing crossing = crossings[place];
+        LevelProgress progress = progresses[place];
         if (priceBefore > 0) {
-          crossing.prime(priceBefore, level.price());
+          progress.prime(priceBefore, level.price());
         }
-        int way = crossing.next(state.price(), level.price(), now);
-        if (way != Crossing.NONE) {
-          passed.accept(level, way);
+        int did = progress.next(state.price(), level.price(), now, lastMinute);
+        if (did != 0) {
+          done.accept(level, did);
         }
       }
     }
   }
 
-  Crossing[] copyOfCrossings() {
-    Crossing[] copies = new Crossing[crossings.length];
-    for (int i = 0; i < copies.length; i++) {
-      copies[i] = new Crossing();
-      copies[i].copyFrom(crossings[i]);
-    }
-    return copies;
+  LevelProgress[] memory() {
+    return Arrays.stream(progresses).map(LevelProgress::copy).toArray(LevelProgress[]::new);
   }
 
-  /** Takes over the crossings of a checkpoint; levels set since then begin anew. */
-  void restore(Crossing[] then) {
-    for (int i = 0; i < crossings.length; i++) {
-      crossings[i].copyFrom(i < then.length ? then[i] : new Crossing());
+  /** Takes over what a checkpoint remembers; levels set since then begin anew. */
+  void restore(LevelProgress[] then) {
+    for (int i = 0; i < progresses.length; i++) {
+      progresses[i].copyFrom(i < then.length ? then[i] : new LevelProgress());
     }
   }
 }

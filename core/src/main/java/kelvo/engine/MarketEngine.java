@@ -2,7 +2,6 @@ package kelvo.engine;
 
 import java.util.Objects;
 import java.util.function.Consumer;
-import kelvo.market.Crossing;
 import kelvo.market.Effect;
 import kelvo.market.EventTape;
 import kelvo.market.Market;
@@ -41,6 +40,7 @@ public final class MarketEngine {
   private final TriggerWatch.Fired fired = this::fire;
   private final HitFields hitFields;
   private final TriggerWatch triggers;
+  private final TopWatch tops;
   private final int triggerEffects;
   private final boolean anyLevel;
   private final long entering;
@@ -70,12 +70,13 @@ public final class MarketEngine {
     entering = board.listening(Trigger.ENTERS);
     leaving = board.listening(Trigger.LEAVES);
     triggers = new TriggerWatch(program.scans(), board, session);
+    tops = new TopWatch(program.scans(), board, session, states);
     levels = new LevelWatch(program.levels(), session);
     triggerEffects = triggers.effects();
     anyLevel = !program.levels().isEmpty();
     wheel = new ExpiryWheel(states.length);
     newsWheel = new ExpiryWheel(states.length);
-    hitFields = new HitFields(session);
+    hitFields = new HitFields(session, program.scans());
   }
 
   /**
@@ -123,14 +124,36 @@ public final class MarketEngine {
       triggers.after(state, effect, event, now, fired);
     }
     if (levelled && (effect & Effect.PRICE) != 0) {
-      levels.next(state, priceBefore, now, (level, way) -> levelHit(state, way, now));
+      levels.next(state, priceBefore, now, (level, did) -> levelHits(state, did, now));
+    }
+    if (tops.isAsked()) {
+      tops.changed(state, now);
+      tops.settle(now, fired);
     }
   }
 
-  private void levelHit(SymbolState state, int way, long now) {
-    Trigger trigger =
-        way == Crossing.ROSE ? Trigger.RISES_THROUGH_LEVEL : Trigger.FALLS_THROUGH_LEVEL;
-    hit(LEVELS, Side.of(way), state, trigger, now);
+  private void levelHits(SymbolState state, int did, long now) {
+    levelHit(state, did, LevelProgress.TOUCHED_FROM_BELOW, Trigger.TOUCHES_LEVEL, Side.UP, now);
+    levelHit(state, did, LevelProgress.TOUCHED_FROM_ABOVE, Trigger.TOUCHES_LEVEL, Side.DOWN, now);
+    levelHit(state, did, LevelProgress.ROSE, Trigger.RISES_THROUGH_LEVEL, Side.UP, now);
+    levelHit(state, did, LevelProgress.FELL, Trigger.FALLS_THROUGH_LEVEL, Side.DOWN, now);
+    levelHit(state, did, LevelProgress.RETESTED_FROM_ABOVE, Trigger.RETESTS_LEVEL, Side.UP, now);
+    levelHit(state, did, LevelProgress.RETESTED_FROM_BELOW, Trigger.RETESTS_LEVEL, Side.DOWN, now);
+    if ((did & LevelProgress.QUIETLY) != 0) {
+      fire(
+          state,
+          Trigger.RETESTS_LEVEL_QUIETLY,
+          board.listening(Trigger.RETESTS_LEVEL_QUIETLY),
+          now);
+    }
+  }
+
+  /** A hit of the level itself, and of the scans that wait for it. */
+  private void levelHit(SymbolState state, int did, int bit, Trigger trigger, Side side, long now) {
+    if ((did & bit) != 0) {
+      hit(LEVELS, side, state, trigger, now);
+      fire(state, trigger, board.listening(trigger), now);
+    }
   }
 
   private void passTime(long now) {
@@ -165,6 +188,10 @@ public final class MarketEngine {
     for (int id = newsWheel.poll(second); id >= 0; id = newsWheel.poll(second)) {
       edges(states[id], board.timed(), moment);
       scheduleMinute(states[id]);
+    }
+    if (tops.isAsked()) {
+      tops.timePassed(moment);
+      tops.settle(moment, fired);
     }
   }
 
@@ -201,6 +228,9 @@ public final class MarketEngine {
 
   private void edges(SymbolState state, long scans, long now) {
     long changed = board.update(state, scans, now, phase);
+    if (changed != 0 && tops.isAsked()) {
+      tops.changed(state, now);
+    }
     while (changed != 0) {
       int k = Long.numberOfTrailingZeros(changed);
       changed &= changed - 1;
@@ -293,8 +323,9 @@ public final class MarketEngine {
         hits,
         copies,
         board.insideCopy(),
-        levels.copyOfCrossings(),
-        triggers.memories());
+        levels.memory(),
+        triggers.memories(),
+        tops.memory());
   }
 
   void restore(Checkpoint checkpoint) {
@@ -305,7 +336,8 @@ public final class MarketEngine {
     hits = checkpoint.hits();
     phase = phases.indexAt(second * DayTime.SECOND);
     board.restore(checkpoint.inside(), second * DayTime.SECOND);
-    levels.restore(checkpoint.crossings());
+    levels.restore(checkpoint.levels());
+    tops.restore(checkpoint.tops());
     triggers.restore(checkpoint.detectors());
     wheel.clear();
     newsWheel.clear();

@@ -13,6 +13,7 @@ import kelvo.time.DayTime;
 
 /** Volume, prints and money traded. */
 final class ActivityFields {
+  private static final long FIVE_MINUTES = 5 * DayTime.MINUTE;
   private static final String NEVER = "never";
   private static final long IDLE_KNOWN_FROM = DayTime.of(4, 29);
 
@@ -85,8 +86,7 @@ final class ActivityFields {
             Field.Pace.FALLING,
             "Volume over the mean volume up to this time of day in the last 20 full sessions.",
             "fewer than 10 sessions have minute bars, or nothing was traded by then",
-            session ->
-                (s, now) -> ratio(s.volume(), session.volumeHistory().meanUpTo(s.id(), now))),
+            session -> (s, now) -> ratio(s.volume(), session.usualVolume().meanUpTo(s.id(), now))),
         clocked(
             "volume burst",
             Unit.TIMES,
@@ -96,7 +96,7 @@ final class ActivityFields {
                 (s, now) ->
                     ratio(
                         s.shares(SlidingSpan.FIVE_MINUTES, now),
-                        session.volumeHistory().meanOfFiveMinutes(s.id(), now))),
+                        session.usualVolume().meanOf(FIVE_MINUTES, s.id(), now))),
         live(
             "imbalance",
             Unit.SHARES,
@@ -108,6 +108,18 @@ final class ActivityFields {
             "How many people have talked of it in the last hour.",
             "nobody counts mentions of it today",
             session -> (s, now) -> s.mentioned() ? s.mentions(DayTime.HOUR, now) : Double.NaN),
+        clocked(
+            "mentions change %",
+            Unit.PERCENT,
+            "Mentions of the last hour against their mean in the same hour of the day in the last 20 full sessions.",
+            "fewer than 10 sessions counted mentions, nobody talked then, or nobody counts today",
+            session ->
+                (s, now) -> {
+                  double usual = session.usualMentions().meanOf(DayTime.HOUR, s.id(), now);
+                  return s.mentioned() && usual > 0
+                      ? Formulas.percentOf((double) s.mentions(DayTime.HOUR, now), usual)
+                      : Double.NaN;
+                }),
         new Field.Number(
             "float turnover",
             Unit.TIMES,

@@ -52,17 +52,17 @@ final class CharacterFields {
             "It can be sold short.",
             NOT_IN_FILE,
             CharacterFields::shortable),
-        new Field.Word(
+        Field.Word.settled(
             "kind",
             "What it is, from the classification code.",
             "never",
             f -> f.security().kind().words()),
-        new Field.Word(
+        Field.Word.settled(
             "venue", "The primary listing's venue code.", NOT_IN_FILE, f -> f.security().mic()),
-        new Field.Word("sector", "Its broad trade.", NOT_IN_FILE, f -> f.security().sector()),
-        new Field.Word(
+        Field.Word.settled("sector", "Its broad trade.", NOT_IN_FILE, f -> f.security().sector()),
+        Field.Word.settled(
             "industry", "Its narrower trade.", NOT_IN_FILE, f -> f.security().industry()),
-        new Field.Word("country", "Its country.", NOT_IN_FILE, f -> f.security().country()));
+        Field.Word.settled("country", "Its country.", NOT_IN_FILE, f -> f.security().country()));
   }
 
   private static double shortable(SecurityFacts facts) {

@@ -72,21 +72,27 @@ public sealed interface Field {
     }
   }
 
-  /** A field with a word, the same all session. */
-  record Word(String words, String meaning, String unknownWhen, Lookup lookup) implements Field {
+  /** A field with a word. */
+  record Word(String words, Pace pace, String meaning, String unknownWhen, WordReading reading)
+      implements Field {
+    /** A word that stays the same all session. */
+    static Word settled(String words, String meaning, String unknownWhen, Lookup lookup) {
+      return new Word(
+          words,
+          Pace.FIXED,
+          meaning,
+          unknownWhen,
+          (state, now) -> lookup.of(state.market().session().security(state.id())));
+    }
+
     @Override
     public Unit unit() {
       return Unit.WORD;
     }
 
-    @Override
-    public Pace pace() {
-      return Pace.FIXED;
-    }
-
-    /** The word for a security; empty when unknown. */
-    public String of(SecurityFacts security) {
-      return lookup.of(security);
+    /** The word for a security at a moment; empty when unknown. */
+    public String of(SymbolState state, long now) {
+      return reading.at(state, now);
     }
   }
 
@@ -108,6 +114,13 @@ public sealed interface Field {
   @FunctionalInterface
   interface Binder {
     Reading bind(Session session);
+  }
+
+  /** Reads a word from a security's state. */
+  @FunctionalInterface
+  interface WordReading {
+    /** The word at a moment; empty when unknown. */
+    String at(SymbolState state, long now);
   }
 
   /** Finds a word of a security. */

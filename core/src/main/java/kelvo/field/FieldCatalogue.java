@@ -21,6 +21,7 @@ public final class FieldCatalogue {
             ActivityFields.all(),
             AverageFields.all(),
             HistoryFields.all(),
+            CoilFields.all(),
             CharacterFields.all(),
             HaltFields.all(),
             NewsFields.all(),
@@ -30,6 +31,7 @@ public final class FieldCatalogue {
     FAMILIES.addAll(RangeFields.families());
     FAMILIES.addAll(AverageFields.families());
     FAMILIES.addAll(HistoryFields.families());
+    FAMILIES.addAll(NewsFields.families());
     FAMILIES.addAll(WeatherFields.families());
   }
 

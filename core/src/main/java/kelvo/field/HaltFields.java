@@ -27,6 +27,12 @@ final class HaltFields {
             "How often trading was halted today.",
             "never",
             session -> (s, now) -> s.halts()),
+        new Field.Word(
+            "halt reason",
+            Field.Pace.EVENTS,
+            "Why it was halted the last time today, as the exchange's code says it, such as LUDP.",
+            "it was not halted today",
+            (s, now) -> s.haltReason()),
         new Field.Number(
             "minutes to resume",
             Unit.MINUTES,

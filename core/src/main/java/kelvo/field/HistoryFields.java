@@ -3,7 +3,6 @@ package kelvo.field;
 import java.util.List;
 import java.util.function.ToDoubleFunction;
 import kelvo.market.DailyBar;
-import kelvo.market.DailyCoil;
 import kelvo.market.DailyHistory;
 import kelvo.market.PastSessions;
 import kelvo.market.Price;
@@ -64,17 +63,7 @@ final class HistoryFields {
             Unit.COUNT,
             "Prints of the session before.",
             "there is no daily bar before the session",
-            f -> f.history().size() == 0 ? Double.NaN : f.history().last().trades()),
-        coil(
-            "coil",
-            Unit.FLAG,
-            "Daily Bollinger bands lie inside Keltner bands, today's provisional close included.",
-            DailyCoil::at),
-        coil(
-            "coil days",
-            Unit.COUNT,
-            "Sessions since the daily coil last changed, 0 when it changes today.",
-            DailyCoil::barsSince));
+            f -> f.history().size() == 0 ? Double.NaN : f.history().last().trades()));
   }
 
   static List<FieldFamily> families() {
@@ -120,26 +109,5 @@ final class HistoryFields {
       ToDoubleFunction<PastSessions> value) {
     return ActivityFields.fixed(
         words, unit, meaning, unknown, f -> value.applyAsDouble(PastSessions.of(f.history())));
-  }
-
-  private static Field coil(String words, Unit unit, String meaning, CoilValue value) {
-    return new Field.Number(
-        words,
-        unit,
-        Field.Pace.EVENTS,
-        meaning,
-        "there are fewer than 21 sessions, or no price",
-        session -> {
-          PerSecurity<DailyCoil> coils =
-              new PerSecurity<>(session, facts -> new DailyCoil(facts.history()));
-          return (s, now) ->
-              s.price() == Price.NONE
-                  ? Double.NaN
-                  : value.of(coils.of(s), Price.dollars(s.price()));
-        });
-  }
-
-  private interface CoilValue {
-    double of(DailyCoil coil, double price);
   }
 }

@@ -1,13 +1,29 @@
 package kelvo.field;
 
+import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import kelvo.market.Price;
+import kelvo.market.Security;
 import kelvo.market.SymbolState;
+import kelvo.news.Catalyst;
+import kelvo.news.CatalystRule;
+import kelvo.news.NewsCategory;
 import kelvo.time.DayTime;
 
 /** News of a security. */
 final class NewsFields {
   private static final long DAY = 24 * DayTime.HOUR;
+  private static final String NO_ITEM = "no item names it";
+  private static final Pattern WITHIN =
+      Pattern.compile("news within (\\d+(?:\\.\\d+)?[mhd])(?: \\((.*)\\))?");
+  private static final String CATEGORIES =
+      Arrays.stream(NewsCategory.values())
+          .map(NewsCategory::words)
+          .collect(Collectors.joining(", "));
 
   private NewsFields() {}
 
@@ -18,7 +34,7 @@ final class NewsFields {
             Unit.MINUTES,
             Field.Pace.MINUTES,
             "Minutes since the newest item that names it.",
-            "no item names it",
+            NO_ITEM,
             session ->
                 (s, now) ->
                     s.newsItems() == 0
@@ -36,8 +52,84 @@ final class NewsFields {
             Unit.PERCENT,
             Field.Pace.EVENTS,
             "Price less the price at the newest item, over it.",
-            "no item names it",
-            session -> NewsFields::changeSinceNews));
+            NO_ITEM,
+            session -> NewsFields::changeSinceNews),
+        new Field.Number(
+            "is subject",
+            Unit.FLAG,
+            Field.Pace.EVENTS,
+            "The newest item is about it: names it in the headline, or names no other.",
+            NO_ITEM,
+            session ->
+                (s, now) -> {
+                  Catalyst item = s.newestItem();
+                  Security own = session.security(s.id()).security();
+                  return item == null ? Double.NaN : item.isAbout(own.symbol(), own.name()) ? 1 : 0;
+                }),
+        new Field.Word(
+            "news category",
+            Field.Pace.EVENTS,
+            "What the newest item is about: " + CATEGORIES + ".",
+            NO_ITEM,
+            (s, now) -> {
+              Catalyst item = s.newestItem();
+              return item == null ? "" : item.reading().category().words();
+            }),
+        new Field.Number(
+            "news tone",
+            Unit.NUMBER,
+            Field.Pace.EVENTS,
+            "Tone of the newest item by its words, from -1, bad for the price, to 1.",
+            NO_ITEM,
+            session ->
+                (s, now) -> {
+                  Catalyst item = s.newestItem();
+                  return item == null ? Double.NaN : item.reading().tone();
+                }),
+        new Field.Word(
+            "news weight",
+            Field.Pace.EVENTS,
+            "How much the newest item can move a price by its words: low, medium or high.",
+            NO_ITEM,
+            (s, now) -> {
+              Catalyst item = s.newestItem();
+              return item == null ? "" : item.reading().weight().words();
+            }));
+  }
+
+  static List<FieldFamily> families() {
+    return List.of(
+        new FieldFamily(
+            "news within 1d (tone above 0.3, weight high, subject)",
+            within("1d", "tone above 0.3, weight high, subject"),
+            Pattern.compile("(news within .+)"),
+            NewsFields::within));
+  }
+
+  private static Optional<Field> within(String words) {
+    Matcher matcher = WITHIN.matcher(words);
+    return matcher.matches()
+        ? Optional.of(within(matcher.group(1), matcher.group(2) == null ? "" : matcher.group(2)))
+        : Optional.empty();
+  }
+
+  private static Field within(String span, String parts) {
+    CatalystRule rule = CatalystRule.parse(parts);
+    double count = Double.parseDouble(span.substring(0, span.length() - 1));
+    long unit =
+        switch (span.charAt(span.length() - 1)) {
+          case 'm' -> DayTime.MINUTE;
+          case 'h' -> DayTime.HOUR;
+          default -> DAY;
+        };
+    long nanos = Math.round(count * unit);
+    return new Field.Number(
+        "news within " + span + (parts.isEmpty() ? "" : " (" + parts + ")"),
+        Unit.FLAG,
+        Field.Pace.FALLING,
+        "One item of that time meets all the parts in brackets: tone above or below, weight, category, source, subject.",
+        "never",
+        session -> (s, now) -> s.hasNews(rule, nanos, now) ? 1 : 0);
   }
 
   private static double changeSinceNews(SymbolState state, long now) {

@@ -13,6 +13,7 @@ public enum Unit {
   COUNT(""),
   TIMES("x"),
   MINUTES("min"),
+  NUMBER(""),
   FLAG(""),
   WORD("");
 
@@ -44,6 +45,7 @@ public enum Unit {
       case SHARES -> large(value);
       case MONEY -> large(value);
       case TIMES -> fixed(value, 2);
+      case NUMBER -> Math.abs(value) >= 9_999.5 ? large(value) : fixed(value, 2);
       case MINUTES -> fixed(value, 0);
       case FLAG -> value == 0 ? "no" : "yes";
       case COUNT, WORD -> value >= 100_000 ? large(value) : fixed(value, 0);

@@ -36,7 +36,7 @@ final class SeldomState {
   TradingState tradingState = TradingState.TRADING;
   int halts;
   int haltEvent = EventTape.NONE;
-  long[] newsTimes = {};
+  int[] news = {};
   long newsPrice;
   int imbalance = EventTape.NONE;
   int[] mentions = {};
@@ -48,20 +48,6 @@ final class SeldomState {
 
   SlidingVolume window(SlidingSpan span) {
     return span == SlidingSpan.ONE_MINUTE ? lastMinute : lastFiveMinutes;
-  }
-
-  long newsAt() {
-    long newest = Long.MIN_VALUE;
-    for (long at : newsTimes) {
-      newest = Math.max(newest, at);
-    }
-    return newest;
-  }
-
-  static long[] append(long[] values, long value) {
-    long[] longer = Arrays.copyOf(values, values.length + 1);
-    longer[values.length] = value;
-    return longer;
   }
 
   static int[] append(int[] values, int value) {
@@ -138,7 +124,7 @@ final class SeldomState {
     tradingState = other.tradingState;
     halts = other.halts;
     haltEvent = other.haltEvent;
-    newsTimes = other.newsTimes;
+    news = other.news;
     newsPrice = other.newsPrice;
     imbalance = other.imbalance;
     mentions = other.mentions;

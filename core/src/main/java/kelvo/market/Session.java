@@ -22,7 +22,8 @@ public final class Session {
   private final List<Catalyst> catalysts;
   private final List<KnownEvent> knownEvents;
   private final EventTape tape;
-  private final VolumeHistory volumeHistory;
+  private final UsualDay usualVolume;
+  private final UsualDay usualMentions;
   private final Map<String, Integer> numbers = new HashMap<>();
 
   /** A session; the tape must number securities as the list does. */
@@ -33,7 +34,7 @@ public final class Session {
       List<Catalyst> catalysts,
       List<KnownEvent> knownEvents,
       EventTape tape) {
-    this(hours, phases, securities, catalysts, knownEvents, tape, VolumeHistory.NONE);
+    this(hours, phases, securities, catalysts, knownEvents, tape, UsualDay.NONE, UsualDay.NONE);
   }
 
   private Session(
@@ -43,7 +44,8 @@ public final class Session {
       List<Catalyst> catalysts,
       List<KnownEvent> knownEvents,
       EventTape tape,
-      VolumeHistory volumeHistory) {
+      UsualDay usualVolume,
+      UsualDay usualMentions) {
     if (tape.symbolCount() != securities.size()) {
       throw new IllegalArgumentException(
           "the tape has " + tape.symbolCount() + " securities, the list " + securities.size());
@@ -54,7 +56,8 @@ public final class Session {
     this.catalysts = new CopyOnWriteArrayList<>(catalysts);
     this.knownEvents = List.copyOf(knownEvents);
     this.tape = tape;
-    this.volumeHistory = volumeHistory;
+    this.usualVolume = usualVolume;
+    this.usualMentions = usualMentions;
     for (int i = 0; i < securities.size(); i++) {
       numbers.put(securities.get(i).symbol(), i);
     }
@@ -96,6 +99,11 @@ public final class Session {
     return Collections.unmodifiableList(catalysts);
   }
 
+  /** The item whose arrival stands at a place of the tape. */
+  public Catalyst catalystOf(int event) {
+    return catalysts.get(tape.newsItem(event));
+  }
+
   /** Adds an item that has arrived in a live session, and returns its number. */
   public int arrived(Catalyst item) {
     catalysts.add(item);
@@ -108,13 +116,18 @@ public final class Session {
   }
 
   /** How much each security usually trades by a time of day. */
-  public VolumeHistory volumeHistory() {
-    return volumeHistory;
+  public UsualDay usualVolume() {
+    return usualVolume;
+  }
+
+  /** How many people usually talk of each security by a time of day. */
+  public UsualDay usualMentions() {
+    return usualMentions;
   }
 
   /** This session with what is known of earlier sessions' minutes. */
-  public Session with(VolumeHistory history) {
-    return new Session(hours, phases, securities, catalysts, knownEvents, tape, history);
+  public Session with(UsualDay volume, UsualDay mentions) {
+    return new Session(hours, phases, securities, catalysts, knownEvents, tape, volume, mentions);
   }
 
   /** The recorded events. */

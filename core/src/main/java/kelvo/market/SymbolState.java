@@ -2,8 +2,11 @@ package kelvo.market;
 
 import java.util.Arrays;
 import java.util.List;
+import kelvo.news.Catalyst;
+import kelvo.news.CatalystRule;
 import kelvo.time.DayTime;
 import kelvo.time.SessionHours;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Everything that the engine keeps about one security during a session, updated event by event.
@@ -116,7 +119,7 @@ public final class SymbolState {
         seldom.mentions = SeldomState.append(seldom.mentions, event);
         yield Effect.MENTION;
       }
-      case NEWS -> news(from.time(event));
+      case NEWS -> news(event);
     };
   }
 
@@ -335,11 +338,11 @@ public final class SymbolState {
     return state == TradingState.TRADING ? Effect.RESUMED : 0;
   }
 
-  private int news(long at) {
-    if (at >= seldom.newsAt()) {
+  private int news(int event) {
+    if (market.tape().time(event) >= newsAt()) {
       seldom.newsPrice = price();
     }
-    seldom.newsTimes = SeldomState.append(seldom.newsTimes, at);
+    seldom.news = SeldomState.append(seldom.news, event);
     return Effect.NEWS;
   }
 
@@ -632,21 +635,55 @@ public final class SymbolState {
 
   /** When the newest item arrived; Long.MIN_VALUE before any, negative on an earlier day. */
   public long newsAt() {
-    return seldom.newsAt();
+    int newest = newestNews();
+    return newest == EventTape.NONE ? Long.MIN_VALUE : market.tape().time(newest);
+  }
+
+  private int newestNews() {
+    int newest = EventTape.NONE;
+    for (int event : seldom.news) {
+      if (newest == EventTape.NONE || market.tape().time(event) >= market.tape().time(newest)) {
+        newest = event;
+      }
+    }
+    return newest;
+  }
+
+  /** The newest item that names it; null before any. */
+  public @Nullable Catalyst newestItem() {
+    int newest = newestNews();
+    return newest == EventTape.NONE ? null : market.session().catalystOf(newest);
   }
 
   /** Items so far. */
   public int newsItems() {
-    return seldom.newsTimes.length;
+    return seldom.news.length;
   }
 
   /** Items in (now - span, now]. */
   public int newsItems(long span, long now) {
     int count = 0;
-    for (long at : seldom.newsTimes) {
-      count += at > now - span && at <= now ? 1 : 0;
+    for (int event : seldom.news) {
+      count += isWithin(event, span, now) ? 1 : 0;
     }
     return count;
+  }
+
+  /** Whether an item in (now - span, now] is what a rule asks for. */
+  public boolean hasNews(CatalystRule rule, long span, long now) {
+    Security security = market.session().security(id).security();
+    for (int event : seldom.news) {
+      if (isWithin(event, span, now)
+          && rule.fits(market.session().catalystOf(event), security.symbol(), security.name())) {
+        return true;
+      }
+    }
+    return false;
+  }
+
+  private boolean isWithin(int event, long span, long now) {
+    long at = market.tape().time(event);
+    return at > now - span && at <= now;
   }
 
   /** The price at the newest item; {@link Price#NONE} without one. */
@@ -666,10 +703,7 @@ public final class SymbolState {
   public long mentions(long span, long now) {
     long count = 0;
     for (int event : seldom.mentions) {
-      count +=
-          market.tape().time(event) > now - span && market.tape().time(event) <= now
-              ? market.tape().shares(event)
-              : 0;
+      count += isWithin(event, span, now) ? market.tape().shares(event) : 0;
     }
     return count;
   }

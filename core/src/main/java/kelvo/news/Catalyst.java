@@ -11,10 +11,22 @@ import java.util.List;
  * @param headline its title
  * @param body plain text; may be empty
  * @param symbols the securities that it names
+ * @param reading what its words say of it
  */
-public record Catalyst(long at, String source, String headline, String body, List<String> symbols) {
+public record Catalyst(
+    long at,
+    String source,
+    String headline,
+    String body,
+    List<String> symbols,
+    NewsReading reading) {
   public Catalyst {
     symbols = List.copyOf(symbols);
+  }
+
+  /** An item, read as {@link NewsReading} says. */
+  public Catalyst(long at, String source, String headline, String body, List<String> symbols) {
+    this(at, source, headline, body, symbols, NewsReader.read(headline, body));
   }
 
   /** Whether a security is its subject: named in the headline, or the only one named at all. */

@@ -60,6 +60,7 @@ public final class Amounts {
       case COUNT -> "a number such as 100";
       case TIMES -> "a multiple such as 1.5x";
       case MINUTES -> "a time such as 10m, 2h or 1d";
+      case NUMBER -> "a number such as 0.3";
       case FLAG -> "yes or no";
       case WORD -> "a word";
     };

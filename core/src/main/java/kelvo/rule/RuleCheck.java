@@ -7,8 +7,9 @@ import kelvo.market.SymbolState;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A number rule made ready for one session: its field bound and its bounds laid out by phase as
- * intervals with both ends included. Does not allocate when asked.
+ * A rule made ready for one session: its field bound and its bounds laid out by phase as intervals
+ * with both ends included. A word is asked as a number, 1 when the rule names it. Does not allocate
+ * when asked.
  */
 public final class RuleCheck {
   private final Rule rule;
@@ -21,14 +22,15 @@ public final class RuleCheck {
   private final String[] words;
   private final boolean not;
 
-  /** Prepares a rule on a number field. */
+  /** Prepares a rule. */
   public RuleCheck(Rule rule, Session session) {
-    if (!(rule.field() instanceof Field.Number number)) {
-      throw new IllegalArgumentException("not a rule on a number: " + rule.sentence());
-    }
     this.rule = rule;
     int phases = session.phases().all().size();
-    reading = number.bind(session);
+    reading =
+        switch (rule.field()) {
+          case Field.Number number -> number.bind(session);
+          case Field.Word word -> (state, now) -> isNamed(word.of(state, now));
+        };
     boundReadings = new Field.Reading[phases];
     factors = new double[phases];
     lows = new double[phases];
@@ -56,10 +58,27 @@ public final class RuleCheck {
           highs[phase] = range.high();
         }
         case Bound.Times times -> factors[phase] = times.factor();
-        case Bound.Words words ->
-            throw new IllegalArgumentException("a number cannot be a word: " + words.words());
+        case Bound.Words words -> {
+          lows[phase] = 1;
+          highs[phase] = 1;
+        }
       }
     }
+  }
+
+  /** 1 when the rule names a word, 0 when it does not, NaN when there is no word. */
+  private double isNamed(String word) {
+    if (word.isEmpty()) {
+      return Double.NaN;
+    }
+    if (rule.steps().getFirst().bound() instanceof Bound.Words bound) {
+      for (String named : bound.all()) {
+        if (named.equalsIgnoreCase(word)) {
+          return 1;
+        }
+      }
+    }
+    return 0;
   }
 
   private void interval(int phase, double value) {
@@ -102,9 +121,12 @@ public final class RuleCheck {
     return (value >= low(bound) && value <= high(bound)) != not;
   }
 
-  /** The field's value; NaN when unknown. */
-  public double value(SymbolState state, long now) {
-    return reading.at(state, now);
+  /** The field's value as a file has it; empty when unknown. */
+  public String value(SymbolState state, long now) {
+    return switch (rule.field()) {
+      case Field.Number number -> number.unit().plain(reading.at(state, now));
+      case Field.Word word -> word.of(state, now);
+    };
   }
 
   /** The bound in force at a moment, as a sentence writes it; empty while the rule asks nothing. */

@@ -4,12 +4,12 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import kelvo.field.Field;
-import kelvo.field.FieldCatalogue;
-import kelvo.time.Phases;
+import kelvo.field.Unit;
 
 /**
  * Reads rules from sentences: FIELD RELATION BOUND [PHASE, BOUND PHASE ...] ["or unknown"], such as
@@ -26,16 +26,23 @@ public final class RuleSentence {
                           : java.util.stream.Stream.of(r.words(), r.sign()))
               .map(Pattern::quote)
               .collect(Collectors.joining("|", "(?<=\\s)(", ")(?=\\s|$)")));
+  private static final Pattern BRACKETS = Pattern.compile("\\([^)]*\\)");
   private static final Pattern OR_UNKNOWN = Pattern.compile("\\s+or\\s+unknown\\s*$");
 
   private final String sentence;
   private final String text;
-  private final Phases phases;
 
-  private RuleSentence(String sentence, Phases phases) {
+  /** The text with nothing of what stands in brackets. */
+  private final String outside;
+
+  private final Vocabulary vocabulary;
+
+  private RuleSentence(String sentence, Vocabulary vocabulary) {
     this.sentence = sentence;
     this.text = sentence.toLowerCase(Locale.ROOT);
-    this.phases = phases;
+    outside =
+        BRACKETS.matcher(text).replaceAll(inside -> "_".repeat(inside.end() - inside.start()));
+    this.vocabulary = vocabulary;
   }
 
   /**
@@ -43,13 +50,17 @@ public final class RuleSentence {
    *
    * @throws RuleSyntaxException when the sentence is no rule
    */
-  public static Rule parse(String sentence, Phases phases) {
-    return new RuleSentence(sentence, phases).rule();
+  public static Rule parse(String sentence, Vocabulary vocabulary) {
+    return new RuleSentence(sentence, vocabulary).rule();
   }
 
   private Rule rule() {
-    Matcher relation = RELATION.matcher(text);
+    Matcher relation = RELATION.matcher(outside);
     if (!relation.find()) {
+      if (found(text).orElse(null) instanceof Field.Number flag && flag.unit() == Unit.FLAG) {
+        return new Rule(
+            flag, Relation.IS, List.of(new Rule.Step(new Bound.Amount(1, "yes"), "")), false);
+      }
       throw wrong(
           text.length(),
           "expected a relation: at least, at most, above, below, between, is, is not, is one of");
@@ -70,15 +81,23 @@ public final class RuleSentence {
   }
 
   private Field field(String words) {
-    return FieldCatalogue.find(words)
+    return found(words)
         .orElseThrow(
             () -> wrong(0, "no field is called \"" + words.strip() + "\"" + near(words.strip())));
   }
 
-  private static String near(String words) {
+  private Optional<Field> found(String words) {
+    try {
+      return vocabulary.find(words);
+    } catch (IllegalArgumentException e) {
+      throw wrong(Math.max(0, text.indexOf('(')), String.valueOf(e.getMessage()));
+    }
+  }
+
+  private String near(String words) {
     String first = words.split(" ", 2)[0];
     String like =
-        FieldCatalogue.allWords().stream()
+        vocabulary.allWords().stream()
             .filter(w -> !first.isEmpty() && w.contains(first))
             .limit(4)
             .collect(Collectors.joining(", "));
@@ -130,24 +149,25 @@ public final class RuleSentence {
   private void checkOrder(List<Rule.Step> steps, int end) {
     for (int i = 0; i < steps.size() && steps.size() > 1; i++) {
       int phase =
-          phases
+          vocabulary
+              .phases()
               .indexOf(steps.get(i).phase())
               .orElseThrow(() -> wrong(end, "expected a phase after each bound: " + phaseNames()));
-      if (i > 0 && phase <= phases.indexOf(steps.get(i - 1).phase()).orElse(-1)) {
+      if (i > 0 && phase <= vocabulary.phases().indexOf(steps.get(i - 1).phase()).orElse(-1)) {
         throw wrong(end, "phases must stand in the day's order: " + phaseNames());
       }
     }
   }
 
   private String phaseNames() {
-    return phases.all().stream().map(p -> p.name()).collect(Collectors.joining(", "));
+    return vocabulary.phases().all().stream().map(p -> p.name()).collect(Collectors.joining(", "));
   }
 
   private Rule.Step step(Field.Number field, Relation relation, int start, int end) {
     String part = text.substring(start, end);
     int at = start + part.length() - part.stripLeading().length();
     String phase = "";
-    for (var candidate : phases.all()) {
+    for (var candidate : vocabulary.phases().all()) {
       if (part.strip().endsWith(" " + candidate.name())) {
         phase = candidate.name();
       }
@@ -174,8 +194,7 @@ public final class RuleSentence {
 
   private Bound single(Field.Number field, String words, int at) {
     Matcher times = Pattern.compile("(?:([0-9.]+)\\s*x\\s+)?([a-z].*)").matcher(words);
-    if (times.matches()
-        && FieldCatalogue.find(times.group(2)).orElse(null) instanceof Field.Number other) {
+    if (times.matches() && found(times.group(2)).orElse(null) instanceof Field.Number other) {
       double factor = times.group(1) == null ? 1 : Double.parseDouble(times.group(1));
       return new Bound.Times(factor, other, words);
     }

@@ -2,20 +2,22 @@ package kelvo.scan;
 
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import kelvo.field.Field;
 import kelvo.market.TapeMoment;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Values of number fields at one moment, in the order of their list. Immutable: what the tape tells
- * is read from it when first asked for, by any thread, and is always the same. The list is shared
- * by all values of a session.
+ * Values of number fields at one moment, in the order of their list, and of word fields by their
+ * names. Immutable: what the tape tells is read from it when first asked for, by any thread, and is
+ * always the same. The list is shared by all values of a session.
  */
 public final class FieldValues {
   private final List<Field.Number> fields;
   private final double[] fixed;
   private final double[] live;
+  private final Map<String, String> words;
   private final @Nullable TapeMoment moment;
   private volatile double @Nullable [] fromTape;
 
@@ -24,19 +26,30 @@ public final class FieldValues {
    *
    * @param fixed the values of the first fields, which may be shared
    * @param live the values of the next ones
+   * @param words the words that are known, by the names of their fields
    * @param moment tells the rest
    */
   public FieldValues(
-      List<Field.Number> fields, double[] fixed, double[] live, @Nullable TapeMoment moment) {
+      List<Field.Number> fields,
+      double[] fixed,
+      double[] live,
+      Map<String, String> words,
+      @Nullable TapeMoment moment) {
     this.fields = fields;
     this.fixed = fixed;
     this.live = live;
+    this.words = Map.copyOf(words);
     this.moment = moment;
   }
 
   /** The fields, in order. */
   public List<Field.Number> fields() {
     return fields;
+  }
+
+  /** The words that are known, by the names of their fields. */
+  public Map<String, String> words() {
+    return words;
   }
 
   /** The value of the field at a place; NaN when unknown. */
@@ -78,6 +91,7 @@ public final class FieldValues {
     return other instanceof FieldValues that
         && Arrays.equals(fixed, that.fixed)
         && Arrays.equals(live, that.live)
+        && words.equals(that.words)
         && Arrays.equals(fromTape(), that.fromTape());
   }
 
@@ -88,6 +102,6 @@ public final class FieldValues {
 
   @Override
   public String toString() {
-    return Arrays.toString(fixed) + Arrays.toString(live) + Arrays.toString(fromTape());
+    return Arrays.toString(fixed) + Arrays.toString(live) + words + Arrays.toString(fromTape());
   }
 }

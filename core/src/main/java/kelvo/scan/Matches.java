@@ -13,9 +13,9 @@ import kelvo.market.SymbolState;
  */
 public final class Matches {
   private final Scan scan;
-  private final Session session;
   private final ScanCheck check;
-  private final List<Field.Reading> sortReadings;
+  private final Session session;
+  private final ScanOrder order;
   private final List<Field.Reading> columnReadings;
 
   /** A cell of a column of words. */
@@ -26,7 +26,7 @@ public final class Matches {
     this.scan = scan;
     this.session = session;
     check = new ScanCheck(scan, session);
-    sortReadings = scan.sort().stream().map(order -> order.field().bind(session)).toList();
+    order = new ScanOrder(scan, session);
     columnReadings =
         scan.columns().stream()
             .map(c -> c instanceof Field.Number n ? n.bind(session) : NO_NUMBER)
@@ -86,26 +86,8 @@ public final class Matches {
   }
 
   private Comparator<Integer> order(IntFunction<SymbolState> states, long now) {
-    Comparator<Integer> bySymbol = Comparator.comparing(i -> session.security(i).symbol());
-    SortOrder order = null;
-    Field.Reading reading = NO_NUMBER;
-    for (int i = 0; i < scan.sort().size(); i++) {
-      if (scan.sort().get(i).from() <= now) {
-        order = scan.sort().get(i);
-        reading = sortReadings.get(i);
-      }
-    }
-    if (order == null) {
-      return bySymbol;
-    }
-    Field.Reading key = reading;
-    double sign = order.descending() ? -1 : 1;
-    return Comparator.<Integer>comparingDouble(
-            i -> {
-              double value = key.at(states.apply(i), now);
-              return Double.isNaN(value) ? Double.POSITIVE_INFINITY : sign * value;
-            })
-        .thenComparing(bySymbol);
+    int inForce = order.at(now);
+    return order.comparing(i -> order.key(inForce, states.apply(i), now));
   }
 
   private Row row(int security, SymbolState state, long now) {
@@ -114,10 +96,7 @@ public final class Matches {
     String[] words = new String[count];
     for (int i = 0; i < count; i++) {
       values[i] = columnReadings.get(i).at(state, now);
-      words[i] =
-          scan.columns().get(i) instanceof Field.Word word
-              ? word.of(session.security(security))
-              : "";
+      words[i] = scan.columns().get(i) instanceof Field.Word word ? word.of(state, now) : "";
     }
     return new Row(security, scan, values, words);
   }

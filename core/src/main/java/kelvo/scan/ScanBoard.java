@@ -65,13 +65,22 @@ public final class ScanBoard {
       }
     }
     awake = eligible.clone();
-    edges = listening(Trigger.ENTERS) | listening(Trigger.LEAVES);
+    edges = listeningToEdges();
     lastMinute = dependingOn(Field.Pace.LAST_MINUTE) & edges;
     lastFiveMinutes = dependingOn(Field.Pace.LAST_FIVE_MINUTES) & edges;
     clocked = (dependingOn(Field.Pace.CLOCK) | dependingOn(Field.Pace.FALLING)) & edges;
     passing = lastMinute | lastFiveMinutes | clocked;
     timed = dependingOn(Field.Pace.MINUTES) & edges;
     quoted = dependingOn(Field.Pace.QUOTES) & edges;
+  }
+
+  /** The scans that must know at any time who is inside. */
+  private long listeningToEdges() {
+    long mask = listening(Trigger.ENTERS) | listening(Trigger.LEAVES);
+    for (Map.Entry<Trigger, Long> entry : byTrigger.entrySet()) {
+      mask |= entry.getKey().rank() > 0 ? entry.getValue() : 0;
+    }
+    return mask;
   }
 
   private long dependingOn(Field.Pace pace) {

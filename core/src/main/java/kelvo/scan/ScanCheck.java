@@ -3,11 +3,10 @@ package kelvo.scan;
 import java.util.ArrayList;
 import java.util.List;
 import kelvo.field.Field;
-import kelvo.market.SecurityFacts;
+import kelvo.field.Unit;
 import kelvo.market.Session;
 import kelvo.market.SymbolState;
 import kelvo.rule.Bound;
-import kelvo.rule.Relation;
 import kelvo.rule.Rule;
 import kelvo.rule.RuleCheck;
 
@@ -76,7 +75,7 @@ public final class ScanCheck {
   }
 
   /** Whether a rule's answer stays the same all session. */
-  static boolean settled(Rule rule) {
+  private static boolean settled(Rule rule) {
     return paces(rule).stream().allMatch(p -> p == Field.Pace.FIXED)
         && rule.steps().stream().allMatch(step -> step.phase().isEmpty());
   }
@@ -93,28 +92,13 @@ public final class ScanCheck {
   }
 
   /** The answers of a rule that is {@link #settled}, by security. */
-  static boolean[] settledAnswers(Rule rule, Session session) {
+  private static boolean[] settledAnswers(Rule rule, Session session) {
     boolean[] answers = new boolean[session.securities().size()];
-    RuleCheck check = rule.field() instanceof Field.Number ? new RuleCheck(rule, session) : null;
+    RuleCheck check = new RuleCheck(rule, session);
     for (int i = 0; i < answers.length; i++) {
-      SecurityFacts facts = session.security(i);
-      answers[i] =
-          switch (rule.field()) {
-            case Field.Word word -> wordPasses(rule, word.of(facts));
-            case Field.Number number -> check != null && check.passes(session.freshState(i), 0, 0);
-          };
+      answers[i] = check.passes(session.freshState(i), 0, 0);
     }
     return answers;
-  }
-
-  private static boolean wordPasses(Rule rule, String value) {
-    if (value.isEmpty()) {
-      return rule.orUnknown();
-    }
-    boolean named =
-        rule.steps().getFirst().bound() instanceof Bound.Words words
-            && words.all().stream().anyMatch(value::equalsIgnoreCase);
-    return named != (rule.relation() == Relation.IS_NOT);
   }
 
   /** The scan. */
@@ -172,9 +156,8 @@ public final class ScanCheck {
 
   /** A value that time can only lower never reaches a bound from below by itself. */
   private static boolean mayPassWithTime(Rule rule) {
-    boolean upward = rule.relation() == Relation.AT_LEAST || rule.relation() == Relation.ABOVE;
-    boolean fixedBound = rule.steps().stream().allMatch(s -> s.bound() instanceof Bound.Amount);
-    if (rule.field().pace() == Field.Pace.FALLING && upward && fixedBound) {
+    boolean more = rule.steps().stream().allMatch(step -> asksForMore(rule, step.bound()));
+    if (rule.field().pace() == Field.Pace.FALLING && more) {
       return false;
     }
     return paces(rule).stream()
@@ -184,6 +167,16 @@ public final class ScanCheck {
                   case LAST_MINUTE, LAST_FIVE_MINUTES, FALLING, CLOCK -> true;
                   case FIXED, EVENTS, QUOTES, MINUTES -> false;
                 });
+  }
+
+  /** Whether a value that can only fall never comes to meet a bound. */
+  private static boolean asksForMore(Rule rule, Bound bound) {
+    return bound instanceof Bound.Amount amount
+        && switch (rule.relation()) {
+          case AT_LEAST, ABOVE -> true;
+          case IS -> rule.field().unit() == Unit.FLAG && amount.value() == 1;
+          default -> false;
+        };
   }
 
   /**

@@ -3,7 +3,6 @@ package kelvo.scan;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.IntFunction;
-import kelvo.field.Field;
 import kelvo.market.Session;
 import kelvo.market.SymbolState;
 import kelvo.rule.Rule;
@@ -53,13 +52,6 @@ public record WhyEmpty(List<Count> counts, String sentence) {
       long now,
       int phase,
       boolean[] passes) {
-    if (rule.field() instanceof Field.Word) {
-      boolean[] answers = ScanCheck.settledAnswers(rule, session);
-      for (int i = 0; i < passes.length; i++) {
-        passes[i] |= answers[i];
-      }
-      return;
-    }
     RuleCheck check = new RuleCheck(rule, session);
     for (int i = 0; i < passes.length; i++) {
       passes[i] |= check.passes(states.apply(i), now, phase);

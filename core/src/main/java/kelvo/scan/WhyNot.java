@@ -2,8 +2,10 @@ package kelvo.scan;
 
 import java.util.ArrayList;
 import java.util.List;
-import kelvo.field.Field;
+import java.util.Objects;
 import kelvo.market.EventTape;
+import kelvo.market.Market;
+import kelvo.market.MarketGauge;
 import kelvo.market.Session;
 import kelvo.market.SymbolState;
 import kelvo.rule.Rule;
@@ -12,39 +14,29 @@ import kelvo.time.DayTime;
 
 /**
  * Why a security is not in a scan: rule by rule, with the time at which each last held. Plays the
- * security's own events up to the moment of the question, since rules look at nothing else.
+ * session up to the moment of the question, the whole market of it, since rules may look at that.
  */
 public final class WhyNot {
   private final Session session;
+  private final Market market;
   private final SymbolState state;
   private final List<Asked> asked = new ArrayList<>();
 
   private static final class Asked {
     final Rule rule;
-    final boolean[] settled;
-    final RuleCheck[] check;
+    final RuleCheck check;
     long lastPassed = -1;
 
     Asked(Rule rule, Session session) {
       this.rule = rule;
-      settled =
-          rule.field() instanceof Field.Word
-              ? ScanCheck.settledAnswers(rule, session)
-              : new boolean[0];
-      check =
-          rule.field() instanceof Field.Word
-              ? new RuleCheck[0]
-              : new RuleCheck[] {new RuleCheck(rule, session)};
-    }
-
-    boolean passes(SymbolState state, long now, int phase) {
-      return check.length == 0 ? settled[state.id()] : check[0].passes(state, now, phase);
+      check = new RuleCheck(rule, session);
     }
   }
 
   private WhyNot(Session session, Scan scan, int security) {
     this.session = session;
-    state = session.freshState(security);
+    market = Market.of(session);
+    state = market.states().get(security);
     scan.rules().forEach(rule -> asked.add(new Asked(rule, session)));
     scan.anyOf().forEach(group -> group.forEach(rule -> asked.add(new Asked(rule, session))));
   }
@@ -58,13 +50,20 @@ public final class WhyNot {
 
   private void play(long moment) {
     EventTape tape = session.tape();
+    MarketGauge gauge = Objects.requireNonNull(market.gauge());
     long second = DayTime.FIRST;
-    for (int event : tape.eventsOf(state.id(), tape.countUntil(moment))) {
-      for (; second <= tape.time(event); second += DayTime.SECOND) {
+    long now = DayTime.FIRST;
+    for (int event = 0; event < tape.size() && tape.time(event) <= moment; event++) {
+      now = Math.max(now, tape.time(event));
+      for (; second <= now; second += DayTime.SECOND) {
         ask(second);
       }
-      state.apply(state.market(), event);
-      ask(Math.max(tape.time(event), DayTime.FIRST));
+      SymbolState changed = market.states().get(tape.symbol(event));
+      changed.apply(market, event);
+      gauge.priced(changed.id(), changed.lastPrice());
+      if (changed == state) {
+        ask(now);
+      }
     }
     for (; second <= moment; second += DayTime.SECOND) {
       ask(second);
@@ -75,7 +74,7 @@ public final class WhyNot {
   private void ask(long now) {
     int phase = session.phases().indexAt(now);
     for (Asked one : asked) {
-      if (one.passes(state, now, phase)) {
+      if (one.check.passes(state, now, phase)) {
         one.lastPassed = now;
       }
     }
@@ -85,18 +84,13 @@ public final class WhyNot {
     int phase = session.phases().indexAt(now);
     List<RuleAnswer> answers = new ArrayList<>();
     for (Asked one : asked) {
-      String value =
-          switch (one.rule.field()) {
-            case Field.Word word -> word.of(session.security(state.id()));
-            case Field.Number number -> number.unit().plain(one.check[0].value(state, now));
-          };
-      String bound =
-          one.check.length == 0
-              ? one.rule.relation().words() + " " + one.rule.steps().getFirst().bound().words()
-              : one.check[0].boundWords(state, now, phase);
       answers.add(
           new RuleAnswer(
-              one.rule.sentence(), value, bound, one.passes(state, now, phase), one.lastPassed));
+              one.rule.sentence(),
+              one.check.value(state, now),
+              one.check.boundWords(state, now, phase),
+              one.check.passes(state, now, phase),
+              one.lastPassed));
     }
     return answers;
   }

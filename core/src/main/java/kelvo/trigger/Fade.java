@@ -7,7 +7,8 @@ import kelvo.market.SymbolState;
 import kelvo.time.DayTime;
 
 /**
- * After a high late enough: a lower high, then a print below the last swing low of 1-minute bars.
+ * After a high late enough: a lower high, then a print below the last swing low of 1-minute bars,
+ * or below the line that the last two of them draw.
  */
 final class Fade extends RememberingDetector {
   private static final int MINUTE = 0;
@@ -21,12 +22,18 @@ final class Fade extends RememberingDetector {
   private static final int HIGH_AT = 8;
   private static final int LOWER_HIGH = 9;
   private static final int DAYS_HIGH = 10;
+  private static final int SWING_LOW_AT = 11;
+  private static final int SWING_LOW_BEFORE = 12;
+  private static final int SWING_LOW_BEFORE_AT = 13;
 
   private final double percent;
   private final long notBefore;
 
-  Fade(Session session, double percent, long notBefore) {
-    super(session, Effect.PRICE, 11);
+  private final boolean belowLine;
+
+  Fade(Session session, double percent, long notBefore, boolean belowLine) {
+    super(session, Effect.PRICE, 14);
+    this.belowLine = belowLine;
     this.percent = percent;
     this.notBefore = notBefore;
   }
@@ -53,12 +60,26 @@ final class Fade extends RememberingDetector {
     boolean breaks =
         memory.get(id, LOWER_HIGH) != 0
             && memory.get(id, HIGH_AT) >= notBefore
-            && price < memory.get(id, SWING_LOW)
+            && price < floor(id, minute)
             && 100.0 * (price - state.previousClose()) >= percent * state.previousClose();
     if (breaks) {
       memory.set(id, LOWER_HIGH, 0);
     }
     return breaks;
+  }
+
+  /** The price below which it fades; 0 while the line does not rise. */
+  private double floor(int id, long minute) {
+    long low = memory.get(id, SWING_LOW);
+    if (!belowLine) {
+      return low;
+    }
+    long earlier = memory.get(id, SWING_LOW_BEFORE);
+    long lowAt = memory.get(id, SWING_LOW_AT);
+    long minutes = lowAt - memory.get(id, SWING_LOW_BEFORE_AT);
+    return earlier == Price.NONE || low <= earlier || minutes <= 0
+        ? 0
+        : low + (low - earlier) / (double) minutes * (minute - lowAt);
   }
 
   /** Looks at the bar before the last for a swing, and moves the bars on. */
@@ -69,7 +90,10 @@ final class Fade extends RememberingDetector {
     long middleLow = memory.get(id, LOW_1);
     if (memory.get(id, HIGH_2) != Price.NONE) {
       if (middleLow < low && middleLow < memory.get(id, LOW_2)) {
+        memory.set(id, SWING_LOW_BEFORE, memory.get(id, SWING_LOW));
+        memory.set(id, SWING_LOW_BEFORE_AT, memory.get(id, SWING_LOW_AT));
         memory.set(id, SWING_LOW, middleLow);
+        memory.set(id, SWING_LOW_AT, memory.get(id, MINUTE) - 1);
       }
       boolean swingHigh = middleHigh > high && middleHigh > memory.get(id, HIGH_2);
       if (swingHigh && middleHigh < memory.get(id, DAYS_HIGH)) {

@@ -36,15 +36,41 @@ public final class Trigger {
   public static final Trigger FALLS_THROUGH_LEVEL =
       plain("falls through level", 0, -1, through("a level set by hand", "below"));
 
+  public static final Trigger TOUCHES_LEVEL =
+      plain(
+          "touches level",
+          0,
+          0,
+          "A price stands at a level exactly; once more only after it was 0.1% away or a minute has passed.");
+  public static final Trigger RETESTS_LEVEL =
+      plain(
+          "retests level",
+          0,
+          0,
+          "Price is back within 0.2% of a level that it had passed and been 1% away from.");
+  public static final Trigger RETESTS_LEVEL_QUIETLY =
+      plain(
+          "retests level on less volume",
+          0,
+          0,
+          "The same, with less volume in the last minute than when it passed the level.");
+
   private final String words;
   private final String meaning;
+  private final int rank;
   private final int effect;
   private final int direction;
   private final Detector.@Nullable Maker detector;
 
   private Trigger(
-      String words, String meaning, int effect, int direction, Detector.@Nullable Maker detector) {
+      String words,
+      String meaning,
+      int rank,
+      int effect,
+      int direction,
+      Detector.@Nullable Maker detector) {
     this.words = words;
+    this.rank = rank;
     this.meaning = meaning;
     this.effect = effect;
     this.direction = direction;
@@ -52,12 +78,23 @@ public final class Trigger {
   }
 
   private static Trigger plain(String words, int effect, int direction, String meaning) {
-    return new Trigger(words, meaning, effect, direction, null);
+    return new Trigger(words, meaning, 0, effect, direction, null);
   }
 
   /** A trigger that something watches for, event by event. */
   static Trigger detected(String words, int direction, String meaning, Detector.Maker detector) {
-    return new Trigger(words, meaning, 0, direction, detector);
+    return new Trigger(words, meaning, 0, 0, direction, detector);
+  }
+
+  /** The trigger of those who come among the first of a scan. */
+  static Trigger top(int rank) {
+    return new Trigger(
+        "enters top " + rank,
+        "Its rank in the scan's own order becomes so good or better.",
+        rank,
+        0,
+        0,
+        null);
   }
 
   private static String extreme(String hours) {
@@ -89,6 +126,11 @@ public final class Trigger {
    */
   public int effect() {
     return effect;
+  }
+
+  /** The rank in the scan's order at which it fires; 0 for every other trigger. */
+  public int rank() {
+    return rank;
   }
 
   /** 1 for up, -1 for down, 0 when it says nothing of the side. */

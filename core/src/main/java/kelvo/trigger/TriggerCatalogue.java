@@ -8,12 +8,14 @@ import static kelvo.trigger.TriggerFamily.WHOLE;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.stream.Stream;
 import kelvo.field.Field;
 import kelvo.field.FieldCatalogue;
 import kelvo.field.Unit;
 import kelvo.market.Effect;
+import kelvo.news.CatalystRule;
 import kelvo.rule.Amounts;
 import kelvo.time.DayTime;
 
@@ -35,6 +37,9 @@ public final class TriggerCatalogue {
           Trigger.FALLS_THROUGH_VWAP,
           Trigger.RISES_THROUGH_LEVEL,
           Trigger.FALLS_THROUGH_LEVEL,
+          Trigger.TOUCHES_LEVEL,
+          Trigger.RETESTS_LEVEL,
+          Trigger.RETESTS_LEVEL_QUIETLY,
           Trigger.HALT,
           Trigger.RESUME,
           Trigger.NEWS,
@@ -56,6 +61,11 @@ public final class TriggerCatalogue {
 
   private static final List<TriggerFamily> FAMILIES =
       List.of(
+          TriggerFamily.of("enters top 10", "enters top " + WHOLE, TriggerCatalogue::top),
+          TriggerFamily.of(
+              "news (tone above 0.3, weight high, subject)",
+              "news \\((.+)\\)",
+              TriggerCatalogue::news),
           TriggerFamily.of(
               "new high of 20d", "new (high|low) of " + WHOLE + "d", TriggerCatalogue::days),
           TriggerFamily.of(
@@ -95,14 +105,26 @@ public final class TriggerCatalogue {
               "range ratio past 2x", "range ratio past " + TIMES, TriggerCatalogue::range),
           TriggerFamily.of(
               "fade from 10% with high after 12:00",
-              "fade from " + PERCENT + " with high after ([0-9:]{5})", TriggerCatalogue::fade));
+              "fade from " + PERCENT + " with high after ([0-9:]{5})", m -> fade(m, false)),
+          TriggerFamily.of(
+              "fade from 10% with high after 12:00 below its trend line",
+              "fade from " + PERCENT + " with high after ([0-9:]{5}) below its trend line",
+              m -> fade(m, true)));
+
+  /** Phrases that stand for other triggers. */
+  private static final Map<String, List<Trigger>> SEVERAL =
+      Map.of(
+          "level passed", List.of(Trigger.RISES_THROUGH_LEVEL, Trigger.FALLS_THROUGH_LEVEL),
+          "level touched", List.of(Trigger.TOUCHES_LEVEL),
+          "level retested", List.of(Trigger.RETESTS_LEVEL));
 
   private TriggerCatalogue() {}
 
   static List<Trigger> parse(String phrase) {
     String wanted = phrase.strip().toLowerCase(Locale.ROOT).replaceAll("\\s+", " ");
-    if (wanted.equals("level passed")) {
-      return List.of(Trigger.RISES_THROUGH_LEVEL, Trigger.FALLS_THROUGH_LEVEL);
+    List<Trigger> several = SEVERAL.get(wanted);
+    if (several != null) {
+      return several;
     }
     return Stream.concat(
             PLAIN.stream().filter(t -> t.words().equals(wanted)),
@@ -266,13 +288,37 @@ public final class TriggerCatalogue {
                 (state, now) -> ratio));
   }
 
-  private static Trigger fade(Matcher m) {
+  private static Trigger fade(Matcher m, boolean belowLine) {
     double percent = Double.parseDouble(m.group(1));
     long after = DayTime.parse(m.group(2));
+    String line =
+        belowLine
+            ? "the line through the last two swing lows, the later one higher,"
+            : "the last swing low";
     return Trigger.detected(
         m.group(),
         -1,
-        "Up so much on the day with its high not before the given time, a lower high since, then a print below the last swing low of 1-minute bars.",
-        session -> new Fade(session, percent, after));
+        "Up so much on the day with its high not before the given time, a lower high since, then a print below "
+            + line
+            + " of 1-minute bars.",
+        session -> new Fade(session, percent, after, belowLine));
+  }
+
+  private static Trigger top(Matcher m) {
+    int rank = Integer.parseInt(m.group(1));
+    if (rank == 0) {
+      throw new IllegalArgumentException(
+          "expected a rank of 1 or more, found \"" + m.group() + "\"");
+    }
+    return Trigger.top(rank);
+  }
+
+  private static Trigger news(Matcher m) {
+    CatalystRule rule = CatalystRule.parse(m.group(1));
+    return Trigger.detected(
+        m.group(),
+        0,
+        "An item arrives that meets all the parts in brackets.",
+        session -> new FittingNews(session, rule));
   }
 }

@@ -4,9 +4,12 @@ import kelvo.market.Effect;
 import kelvo.market.Session;
 import kelvo.market.SlidingSpan;
 import kelvo.market.SymbolState;
+import kelvo.time.DayTime;
 
 /** The volume of five minutes passes a multiple of what is usual at that time of day. */
 final class VolumeBurst extends RememberingDetector {
+  private static final long FIVE_MINUTES = 5 * DayTime.MINUTE;
+
   private final double times;
   private final double least;
 
@@ -18,7 +21,7 @@ final class VolumeBurst extends RememberingDetector {
 
   @Override
   public boolean fires(SymbolState state, int event, long now) {
-    double usual = session.volumeHistory().meanOfFiveMinutes(state.id(), now);
+    double usual = session.usualVolume().meanOf(FIVE_MINUTES, state.id(), now);
     double bound = Math.max(least, times * usual);
     if (!(usual > 0)) {
       return false;

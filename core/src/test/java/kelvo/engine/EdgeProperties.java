@@ -34,6 +34,11 @@ class EdgeProperties {
           both("market", "market share up at least 40%", "trades 5m at least 4"),
           both("relative", "relative volume at least 0.9x"),
           both("not relative", "relative volume at most 0.8x", "volume burst at least 0.5x"),
+          both("good news", "news within 7m (tone above 0.3)", "trades at least 5"),
+          both("no bad news", "news within 20m (category offering) is no"),
+          both("quiet bars", "coil 5m is yes", "coil 5m bars at most 2"),
+          both("reason", "halt reason is not T2", "news category is offering or unknown"),
+          both("talk", "mentions change % above 10%", "mentions 1h at least 20"),
           both("schedule", "volume at least 400K opening, 1M midday", "change % above 0%"));
 
   private static Scan both(String name, String... rules) {

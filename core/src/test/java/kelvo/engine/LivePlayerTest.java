@@ -70,7 +70,17 @@ class LivePlayerTest {
             session.catalysts(),
             session.knownEvents(),
             new EventTape(SECURITIES))
-        .with(session.volumeHistory());
+        .with(session.usualVolume(), session.usualMentions());
+  }
+
+  /** The price of a security's newest print before an event: one that is sure to be touched. */
+  private static long newestPrice(Session session, int security, int before) {
+    for (int i = before - 1; i >= 0; i--) {
+      if (session.tape().isTrade(i) && session.tape().symbol(i) == security) {
+        return session.tape().price(i);
+      }
+    }
+    throw new IllegalStateException("no print of security " + security);
   }
 
   private static MarketSnapshot awaitEvents(
@@ -140,7 +150,11 @@ class LivePlayerTest {
       assertThat(shown.hits()).isEqualTo(now.hits().stream().filter(h -> h.at() <= back).toList());
       assertThat(shown.events()).isLessThan(now.events());
       player.levels(
-          new Program(SCANS, List.of(Level.standing("BBBBBB", 100_100, LevelKind.BY_HAND, back))),
+          new Program(
+              SCANS,
+              List.of(
+                  Level.standing(
+                      "BBBBBB", newestPrice(recorded, 1, half), LevelKind.BY_HAND, back))),
           back);
       player.speed(1);
       MarketSnapshot again = awaitEvents(shots, half, now.moment());

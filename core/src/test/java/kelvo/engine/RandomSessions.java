@@ -6,11 +6,11 @@ import kelvo.market.EventTape;
 import kelvo.market.SaleCondition;
 import kelvo.market.Session;
 import kelvo.market.TradingState;
-import kelvo.market.VolumeHistory;
+import kelvo.market.UsualDay;
 import kelvo.time.DayTime;
 import org.jspecify.annotations.Nullable;
 
-/** Sessions of random prints, quotes, halts and news, for properties. */
+/** Sessions of random events of every kind, for properties. */
 final class RandomSessions {
   private RandomSessions() {}
 
@@ -32,14 +32,15 @@ final class RandomSessions {
               }
             });
     return session.with(
-        VolumeHistory.of(securities, VolumeHistory.SESSIONS, i -> usual(i, events)));
+        UsualDay.of(securities, UsualDay.SESSIONS, i -> usual(i, events)),
+        UsualDay.of(securities, UsualDay.SESSIONS, i -> usual(i, 40)));
   }
 
   /** Every other minute trades a little more than a session does here; one security is unknown. */
   private static long @Nullable [] usual(int security, int events) {
     long[] minutes = new long[960];
     for (int m = 0; m < minutes.length; m += 2) {
-      minutes[m] = VolumeHistory.SESSIONS * events / 4L;
+      minutes[m] = UsualDay.SESSIONS * events / 4L;
     }
     return security == 0 ? null : minutes;
   }
@@ -49,9 +50,13 @@ final class RandomSessions {
     int security = random.nextInt(prices.length);
     int draw = random.nextInt(2_000);
     if (draw == 0) {
-      tape.news(at, security, 0);
+      tape.news(at, security, random.nextInt(TestSessions.NEWS.size()));
     } else if (draw == 1) {
       tape.status(at, security, TradingState.values()[random.nextInt(3)], "T1");
+    } else if (draw == 2) {
+      tape.mention(at, security, random.nextInt(50));
+    } else if (draw == 3) {
+      tape.imbalance(at, security, random.nextBoolean(), 100, 40_000, prices[security]);
     } else if (draw < 8) {
       tape.cancel(at, security, id - random.nextInt(200));
     } else if (draw < 14) {

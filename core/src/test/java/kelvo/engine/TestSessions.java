@@ -12,8 +12,10 @@ import kelvo.market.Security;
 import kelvo.market.SecurityFacts;
 import kelvo.market.SecurityKind;
 import kelvo.market.Session;
+import kelvo.news.Catalyst;
 import kelvo.rule.Rule;
 import kelvo.rule.RuleSentence;
+import kelvo.rule.Vocabulary;
 import kelvo.scan.Hit;
 import kelvo.scan.Scan;
 import kelvo.scan.Side;
@@ -26,6 +28,14 @@ import kelvo.trigger.Trigger;
 public final class TestSessions {
   public static final LocalDate DATE = LocalDate.of(2031, 3, 12);
 
+  /** The items that a tape of a test may bring, by their numbers. */
+  static final List<Catalyst> NEWS =
+      List.of(
+          new Catalyst(
+              0, "Harbour Wire", "AAAAAA Works wins record contract", "", List.of("AAAAAA")),
+          new Catalyst(
+              0, "Harbour Wire", "Night rail offering priced", "", List.of("AAAAAA", "BBBBBB")));
+
   private TestSessions() {}
 
   /** A session of so many securities with the events that the filler puts on the tape. */
@@ -36,7 +46,7 @@ public final class TestSessions {
     for (int i = 0; i < securities; i++) {
       facts.add(facts(String.valueOf((char) ('A' + i)).repeat(6), SecurityKind.COMMON_STOCK, 10e6));
     }
-    return new Session(SessionHours.full(DATE), Phases.USUAL, facts, List.of(), List.of(), tape);
+    return new Session(SessionHours.full(DATE), Phases.USUAL, facts, NEWS, List.of(), tape);
   }
 
   /** A security with twenty bars that close at $10. */
@@ -69,7 +79,7 @@ public final class TestSessions {
   /** A scan of the whole day. */
   public static Scan scan(String name, List<Trigger> triggers, String... rules) {
     List<Rule> parsed =
-        java.util.Arrays.stream(rules).map(r -> RuleSentence.parse(r, Phases.USUAL)).toList();
+        java.util.Arrays.stream(rules).map(r -> RuleSentence.parse(r, Vocabulary.USUAL)).toList();
     return new Scan(
         name,
         DayTime.FIRST,

@@ -3,7 +3,11 @@ package kelvo.rule;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import kelvo.time.Phases;
+import java.util.List;
+import java.util.Map;
+import kelvo.field.Unit;
+import kelvo.market.Security;
+import kelvo.market.SecurityKind;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -11,7 +15,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 
 class RuleSentenceTest {
   private static Rule parse(String sentence) {
-    return RuleSentence.parse(sentence, Phases.USUAL);
+    return RuleSentence.parse(sentence, Vocabulary.USUAL);
   }
 
   @ParameterizedTest
@@ -76,5 +80,59 @@ class RuleSentenceTest {
         .isInstanceOf(RuleSyntaxException.class)
         .hasMessageContaining("character " + character)
         .hasMessageContaining(expected);
+  }
+
+  @Test
+  void aFlagAloneAsksThatItIsSo() {
+    assertThat(parse("shortable").sentence()).isEqualTo("shortable is yes");
+    assertThat(parse(parse("halted").sentence())).isEqualTo(parse("halted is yes"));
+  }
+
+  @Test
+  void oneItemMayBeAskedForInBrackets() {
+    Rule rule = parse("news within 1d (tone above 0.3, weight high, subject)");
+
+    assertThat(rule.field().words())
+        .isEqualTo("news within 1d (tone above 0.3, weight high, subject)");
+    assertThat(parse("news within 4h (category is one of merger or earnings) is no").sentence())
+        .isEqualTo("news within 4h (category is one of merger or earnings) is no");
+  }
+
+  @Test
+  void aWrongPartInBracketsIsNamedAtItsBracket() {
+    assertThatThrownBy(() -> parse("news within 1d (loud)"))
+        .isInstanceOf(RuleSyntaxException.class)
+        .hasMessageContaining("character 16")
+        .hasMessageContaining("\"loud\"");
+  }
+
+  @Test
+  void furtherColumnsOfTheSecuritiesFileAreFields() {
+    Vocabulary vocabulary =
+        Vocabulary.of(
+            List.of(security("AAAAAA", "0.42", "north"), security("BBBBBB", "", "south")));
+
+    assertThat(RuleSentence.parse("earnings per share above 0.3", vocabulary).field().unit())
+        .isEqualTo(Unit.NUMBER);
+    assertThat(RuleSentence.parse("region is one of north or east", vocabulary).field().unit())
+        .isEqualTo(Unit.WORD);
+    assertThatThrownBy(() -> parse("region is north")).hasMessageContaining("no field");
+  }
+
+  private static Security security(String symbol, String earnings, String region) {
+    return new Security(
+        symbol,
+        symbol + " Works",
+        "XNAS",
+        SecurityKind.COMMON_STOCK,
+        "",
+        "",
+        "",
+        1e6,
+        1e6,
+        null,
+        null,
+        false,
+        Map.of("earnings_per_share", earnings, "region", region));
   }
 }

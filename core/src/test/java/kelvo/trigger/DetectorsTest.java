@@ -8,7 +8,7 @@ import kelvo.engine.TestSessions;
 import kelvo.market.EventTape;
 import kelvo.market.SaleCondition;
 import kelvo.market.Session;
-import kelvo.market.VolumeHistory;
+import kelvo.market.UsualDay;
 import kelvo.scan.Hit;
 import kelvo.time.DayTime;
 import org.junit.jupiter.api.Test;
@@ -123,7 +123,7 @@ class DetectorsTest {
                 "10:02:00 10 400",
                 "10:08:00 10 24999",
                 "10:08:01 10 2")
-            .with(VolumeHistory.of(1, 20, i -> minutes));
+            .with(UsualDay.of(1, 20, i -> minutes), UsualDay.NONE);
 
     assertThat(fired(session, "volume burst 5x")).containsExactly("10:01:01", "10:08:01");
     assertThat(fired(session, "volume burst 5x of at least 30k")).isEmpty();
@@ -295,6 +295,46 @@ class DetectorsTest {
     assertThat(fired("fade from 10% with high after 12:00", prints)).containsExactly("12:35:00");
     assertThat(fired("fade from 10% with high after 13:00", prints)).isEmpty();
     assertThat(fired("fade from 30% with high after 12:00", prints)).isEmpty();
+  }
+
+  @Test
+  void aFadeBelowItsTrendLineNeedsTwoRisingSwingLows() {
+    String[] prints = {
+      "12:00:00 11.50", "12:01:00 11.20", "12:02:00 11.60", "12:03:00 11.80", "12:04:00 11.40",
+      "12:05:00 11.90", "12:06:00 12.40", "12:07:00 12.00", "12:08:00 12.20", "12:09:00 12.10",
+      "12:10:00 11.95", "12:11:00 11.58"
+    };
+
+    assertThat(fired("fade from 10% with high after 12:00 below its trend line", prints))
+        .containsExactly("12:10:00");
+    String[] falling = {
+      "12:00:00 11.50",
+      "12:01:00 11.40",
+      "12:02:00 11.90",
+      "12:03:00 12.40",
+      "12:04:00 11.30",
+      "12:05:00 11.90",
+      "12:06:00 11.35",
+      "12:07:00 11.10"
+    };
+    assertThat(fired("fade from 10% with high after 12:00", falling)).containsExactly("12:07:00");
+    assertThat(fired("fade from 10% with high after 12:00 below its trend line", falling))
+        .isEmpty();
+  }
+
+  @Test
+  void newsFiresWhenTheItemMeetsTheRule() {
+    Session session =
+        TestSessions.of(
+            1,
+            tape -> {
+              tape.news(DayTime.of(9, 0), 0, 1);
+              tape.news(DayTime.of(9, 5), 0, 0);
+            });
+
+    assertThat(fired(session, "news (tone above 0.3, subject)")).containsExactly("09:05:00");
+    assertThat(fired(session, "news (category offering)")).containsExactly("09:00:00");
+    assertThat(fired(session, "news")).hasSize(2);
   }
 
   @Test

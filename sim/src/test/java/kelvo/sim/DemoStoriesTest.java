@@ -19,10 +19,10 @@ import kelvo.review.DayReview;
 import kelvo.review.ReviewSettings;
 import kelvo.review.ReviewedTrade;
 import kelvo.review.TradeVerdict;
+import kelvo.rule.Vocabulary;
 import kelvo.scan.Hit;
 import kelvo.scan.Scan;
 import kelvo.time.DayTime;
-import kelvo.time.Phases;
 import kelvo.watch.DayBook;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -34,7 +34,7 @@ class DemoStoriesTest {
   private static DataFolder data;
   private static Session session;
   private static SessionRun run;
-  private static final List<Scan> SCANS = ScanFile.shipped(Phases.USUAL);
+  private static final List<Scan> SCANS = ScanFile.shipped(Vocabulary.USUAL);
 
   @BeforeAll
   static void play() {

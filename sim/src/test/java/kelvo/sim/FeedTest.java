@@ -28,9 +28,9 @@ import kelvo.engine.Program;
 import kelvo.engine.Progress;
 import kelvo.market.EventTape;
 import kelvo.market.Session;
+import kelvo.rule.Vocabulary;
 import kelvo.scan.Hit;
 import kelvo.time.DayTime;
-import kelvo.time.Phases;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -132,7 +132,7 @@ class FeedTest {
 
   private static List<Hit> hits(Session of) {
     List<Hit> hits = new ArrayList<>();
-    new MarketEngine(of, new Program(ScanFile.shipped(Phases.USUAL), List.of()), hits::add)
+    new MarketEngine(of, new Program(ScanFile.shipped(Vocabulary.USUAL), List.of()), hits::add)
         .runTo(DayTime.LAST);
     return hits;
   }

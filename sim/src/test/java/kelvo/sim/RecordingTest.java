@@ -22,9 +22,9 @@ import kelvo.engine.Program;
 import kelvo.engine.Progress;
 import kelvo.engine.SessionRun;
 import kelvo.market.Session;
+import kelvo.rule.Vocabulary;
 import kelvo.scan.Hit;
 import kelvo.time.DayTime;
-import kelvo.time.Phases;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -38,7 +38,7 @@ class RecordingTest {
   private static final ObjectMapper JSON = new ObjectMapper();
   private static final DemoSize SIZE = new DemoSize(240, 280, 30_000, DemoSize.SESSION);
   private static final int FRAME = 400;
-  private static final Program PROGRAM = new Program(ScanFile.shipped(Phases.USUAL), List.of());
+  private static final Program PROGRAM = new Program(ScanFile.shipped(Vocabulary.USUAL), List.of());
 
   @TempDir Path original;
   @TempDir Path recorded;

@@ -25,7 +25,7 @@ import kelvo.market.KnownEvent;
 import kelvo.market.Security;
 import kelvo.market.SecurityFacts;
 import kelvo.market.Session;
-import kelvo.market.VolumeHistory;
+import kelvo.market.UsualDay;
 import kelvo.news.Catalyst;
 import kelvo.time.Phases;
 import kelvo.time.TradingCalendar;
@@ -45,6 +45,7 @@ public final class DataFolder {
   private final Path root;
   private final TradingCalendar calendar;
   private final Faults faults = new Faults();
+  private @Nullable List<Security> securities;
 
   /**
    * A folder.
@@ -65,7 +66,7 @@ public final class DataFolder {
     return faults.all();
   }
 
-  /** The dates of the recorded sessions, oldest first. */
+  /** The dates of the recorded sessions, those with prints, oldest first. */
   public List<LocalDate> sessionDates() {
     Path sessions = root.resolve("sessions");
     if (!Files.isDirectory(sessions)) {
@@ -73,6 +74,7 @@ public final class DataFolder {
     }
     try (Stream<Path> folders = Files.list(sessions)) {
       return folders
+          .filter(p -> TableFile.find(p, "trades", faults).isPresent())
           .map(p -> p.getFileName().toString())
           .filter(name -> name.matches("\\d{4}-\\d{2}-\\d{2}"))
           .map(LocalDate::parse)
@@ -100,7 +102,9 @@ public final class DataFolder {
     progress.done(0.1);
     EventTape tape = new SessionFiles(root, date, numbers, faults).read(catalysts);
     progress.done(0.6);
-    VolumeHistory minutes = new MinuteFiles(root, calendar, numbers, faults).before(date);
+    UsualDayFiles usual = new UsualDayFiles(root, calendar, numbers, faults);
+    UsualDay volume = usual.volumeBefore(date);
+    UsualDay mentions = usual.mentionsBefore(date);
     progress.done(0.7);
     Map<String, List<DailyBar>> bars = daily.join();
     progress.done(0.9);
@@ -109,7 +113,7 @@ public final class DataFolder {
     progress.done(1);
     return new Session(
             calendar.hours(date), Phases.USUAL, facts, catalysts, knownEvents(date), tape)
-        .with(minutes);
+        .with(volume, mentions);
   }
 
   private SecurityFacts facts(
@@ -140,7 +144,17 @@ public final class DataFolder {
     return recent;
   }
 
-  private List<Security> securities() {
+  /** The listed securities, read once. */
+  public List<Security> securities() {
+    List<Security> read = securities;
+    if (read == null) {
+      read = List.copyOf(readSecurities());
+      securities = read;
+    }
+    return read;
+  }
+
+  private List<Security> readSecurities() {
     List<Security> securities = new ArrayList<>();
     Set<String> symbols = new HashSet<>();
     TableFile.find(root, "securities", faults)

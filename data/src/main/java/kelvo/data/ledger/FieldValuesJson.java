@@ -22,6 +22,7 @@ final class FieldValuesJson {
         object.put(words, value);
       }
     }
+    values.words().forEach(object::put);
     return object.toString();
   }
 }

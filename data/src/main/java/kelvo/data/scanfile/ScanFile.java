@@ -12,14 +12,13 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Stream;
 import kelvo.field.Field;
-import kelvo.field.FieldCatalogue;
 import kelvo.rule.Rule;
 import kelvo.rule.RuleSentence;
+import kelvo.rule.Vocabulary;
 import kelvo.scan.Scan;
 import kelvo.scan.Side;
 import kelvo.scan.SortOrder;
 import kelvo.time.DayTime;
-import kelvo.time.Phases;
 import kelvo.trigger.Trigger;
 import org.jspecify.annotations.Nullable;
 
@@ -30,12 +29,12 @@ public final class ScanFile {
 
   private final String name;
   private final JsonNode root;
-  private final Phases phases;
+  private final Vocabulary vocabulary;
 
-  private ScanFile(String name, JsonNode root, Phases phases) {
+  private ScanFile(String name, JsonNode root, Vocabulary vocabulary) {
     this.name = name;
     this.root = root;
-    this.phases = phases;
+    this.vocabulary = vocabulary;
   }
 
   /**
@@ -54,19 +53,19 @@ public final class ScanFile {
    *
    * @throws ScanFileException when it holds no scan
    */
-  public static Scan read(Path file, Phases phases) {
+  public static Scan read(Path file, Vocabulary vocabulary) {
     String name = String.valueOf(file.getFileName());
     try {
-      return parse(name, Files.readString(file), phases);
+      return parse(name, Files.readString(file), vocabulary);
     } catch (IOException e) {
       throw new ScanFileException(name + ": cannot be read; check the path " + file, e);
     }
   }
 
   /** Reads a scan from JSON text; {@code name} stands for the file in messages. */
-  public static Scan parse(String name, String json, Phases phases) {
+  public static Scan parse(String name, String json, Vocabulary vocabulary) {
     try {
-      return new ScanFile(name, JSON.readTree(json), phases).scan();
+      return new ScanFile(name, JSON.readTree(json), vocabulary).scan();
     } catch (JsonProcessingException e) {
       throw new ScanFileException(
           name
@@ -79,7 +78,7 @@ public final class ScanFile {
   }
 
   /** Reads every .json file of a folder, by name; none when there is no folder. */
-  public static List<Scan> readAll(Path folder, Phases phases) {
+  public static List<Scan> readAll(Path folder, Vocabulary vocabulary) {
     if (!Files.isDirectory(folder)) {
       return List.of();
     }
@@ -87,16 +86,22 @@ public final class ScanFile {
       return files
           .filter(f -> f.toString().endsWith(".json"))
           .sorted()
-          .map(f -> read(f, phases))
+          .map(f -> read(f, vocabulary))
           .toList();
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
   }
 
+  /** A data folder's own scans; those that ship with Kelvo when it has none. */
+  public static List<Scan> ofFolder(Path folder, Vocabulary vocabulary) {
+    List<Scan> own = readAll(folder.resolve("scans"), vocabulary);
+    return own.isEmpty() ? shipped(vocabulary) : own;
+  }
+
   /** The scans that ship with Kelvo, in the order of the day. */
-  public static List<Scan> shipped(Phases phases) {
-    return shippedFiles().stream().map(file -> parse(file, shippedText(file), phases)).toList();
+  public static List<Scan> shipped(Vocabulary vocabulary) {
+    return shippedFiles().stream().map(file -> parse(file, shippedText(file), vocabulary)).toList();
   }
 
   /** The names of the shipped scan files. */
@@ -146,7 +151,7 @@ public final class ScanFile {
     List<Rule> rules = new ArrayList<>();
     for (int i = 0; i < sentences.size(); i++) {
       String sentence = sentences.get(i).asText();
-      rules.add(at(place + " " + (i + 1), () -> RuleSentence.parse(sentence, phases)));
+      rules.add(at(place + " " + (i + 1), () -> RuleSentence.parse(sentence, vocabulary)));
     }
     return rules;
   }
@@ -182,9 +187,7 @@ public final class ScanFile {
       long from = matcher.group(1) == null ? 0 : at("sort", () -> DayTime.parse(matcher.group(1)));
       orders.add(
           new SortOrder(
-              from,
-              at("sort", () -> FieldCatalogue.number(matcher.group(2))),
-              !"up".equals(matcher.group(3))));
+              from, numberField("sort", matcher.group(2)), !"up".equals(matcher.group(3))));
     }
     return orders;
   }
@@ -192,9 +195,16 @@ public final class ScanFile {
   private List<Field> columns() {
     List<Field> columns = new ArrayList<>();
     for (String words : texts("columns")) {
-      columns.add(FieldCatalogue.find(words).orElseThrow(() -> wrong("columns", "a field", words)));
+      columns.add(vocabulary.find(words).orElseThrow(() -> wrong("columns", "a field", words)));
     }
     return columns;
+  }
+
+  private Field.Number numberField(String place, String words) {
+    if (vocabulary.find(words).orElse(null) instanceof Field.Number number) {
+      return number;
+    }
+    throw wrong(place, "a field that is a number", words);
   }
 
   private List<String> texts(String key) {

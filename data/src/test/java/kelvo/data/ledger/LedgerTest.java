@@ -11,6 +11,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import kelvo.field.FieldCatalogue;
 import kelvo.scan.FieldValues;
 import kelvo.scan.Hit;
@@ -139,7 +140,11 @@ class LedgerTest {
     public static void main(String[] args) {
       FieldValues values =
           new FieldValues(
-              List.of(FieldCatalogue.number("price")), new double[0], new double[] {8.2}, null);
+              List.of(FieldCatalogue.number("price")),
+              new double[0],
+              new double[] {8.2},
+              Map.of("news category", "contract"),
+              null);
       Ledger ledger = Ledger.open(Path.of(args[0]));
       for (int i = 0; true; i++) {
         ledger.add(

@@ -3,10 +3,10 @@ package kelvo.data.scanfile;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import kelvo.rule.Vocabulary;
 import kelvo.scan.Scan;
 import kelvo.scan.Side;
 import kelvo.time.DayTime;
-import kelvo.time.Phases;
 import kelvo.trigger.Trigger;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -14,7 +14,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 class ScanFileTest {
   private static Scan parse(String json) {
-    return ScanFile.parse("risers.json", json, Phases.USUAL);
+    return ScanFile.parse("risers.json", json, Vocabulary.USUAL);
   }
 
   @Test
@@ -43,7 +43,7 @@ class ScanFileTest {
 
   @Test
   void theShippedScansAreTenWithNamesOfTheirOwn() {
-    assertThat(ScanFile.shipped(Phases.USUAL))
+    assertThat(ScanFile.shipped(Vocabulary.USUAL))
         .hasSize(10)
         .extracting(Scan::name)
         .doesNotHaveDuplicates();

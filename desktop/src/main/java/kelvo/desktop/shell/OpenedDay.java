@@ -19,8 +19,8 @@ import kelvo.engine.Program;
 import kelvo.engine.Progress;
 import kelvo.engine.SessionRun;
 import kelvo.market.Session;
+import kelvo.rule.Vocabulary;
 import kelvo.scan.Scan;
-import kelvo.time.Phases;
 import kelvo.trade.Fill;
 import kelvo.watch.DayBook;
 import org.jspecify.annotations.Nullable;
@@ -59,7 +59,7 @@ public record OpenedDay(
           folder + " has no session of " + date + "; there are " + data.sessionDates());
     }
     Session session = data.session(date, part -> progress.done(part * READING));
-    Kept kept = Kept.in(folder, date, data.fills(date));
+    Kept kept = Kept.in(folder, date, data.fills(date), Vocabulary.of(data.securities()));
     SessionRun run = SessionRun.of(session, kept.program(), playing(progress));
     return new OpenedDay(
         session, kept.scans(), run, null, null, kept.ledger(), kept.book(), data.faults());
@@ -84,7 +84,7 @@ public record OpenedDay(
       throw new IllegalArgumentException(
           folder + " lists no securities; put a securities.csv there (docs/formats.md)");
     }
-    Kept kept = Kept.in(folder, date, data.fills(date));
+    Kept kept = Kept.in(folder, date, data.fills(date), Vocabulary.of(data.securities()));
     SessionRun run = SessionRun.begun(session, kept.program(), playing(progress));
     LiveFeed feed = new LiveFeed(address, token, session, recorder, data.feedFills(date));
     DropCopy dropCopy = broker == null ? null : new DropCopy(broker.address(), broker.name(), date);
@@ -98,13 +98,11 @@ public record OpenedDay(
 
   /** What a folder keeps of the trader's own. */
   private record Kept(List<Scan> scans, Ledger ledger, DayBook book) {
-    static Kept in(Path folder, LocalDate date, List<Fill> fills) {
-      List<Scan> own = ScanFile.readAll(folder.resolve("scans"), Phases.USUAL);
+    static Kept in(Path folder, LocalDate date, List<Fill> fills, Vocabulary vocabulary) {
       Ledger ledger = Ledger.open(folder.resolve(LEDGER));
       ledger.addFills(date, fills);
       ledger.awaitSaved();
-      return new Kept(
-          own.isEmpty() ? ScanFile.shipped(Phases.USUAL) : own, ledger, ledger.day(date));
+      return new Kept(ScanFile.ofFolder(folder, vocabulary), ledger, ledger.day(date));
     }
 
     Program program() {

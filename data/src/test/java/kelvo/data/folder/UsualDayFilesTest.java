@@ -9,13 +9,13 @@ import java.time.LocalDate;
 import java.util.Map;
 import kelvo.data.calendar.ExchangeCalendar;
 import kelvo.engine.Progress;
-import kelvo.market.VolumeHistory;
+import kelvo.market.UsualDay;
 import kelvo.time.DayTime;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
-class MinuteFilesTest {
+class UsualDayFilesTest {
   private static final LocalDate SESSION = LocalDate.of(2031, 3, 12);
   private static final String HEADER = "symbol,time,open,high,low,close,volume,trades\n";
 
@@ -39,20 +39,20 @@ class MinuteFilesTest {
     }
   }
 
-  private VolumeHistory read() {
-    return new MinuteFiles(folder, calendar, Map.of("TIDARC", 0, "GLASBX", 1), faults)
-        .before(SESSION);
+  private UsualDay read() {
+    return new UsualDayFiles(folder, calendar, Map.of("TIDARC", 0, "GLASBX", 1), faults)
+        .volumeBefore(SESSION);
   }
 
   @Test
   void meansAreInterpolatedAndSilenceIsZero() {
-    VolumeHistory history = read();
+    UsualDay history = read();
 
     assertThat(history.meanUpTo(0, DayTime.of(9, 30))).isZero();
     assertThat(history.meanUpTo(0, DayTime.of(9, 30) + 30 * DayTime.SECOND)).isEqualTo(300);
     assertThat(history.meanUpTo(0, DayTime.of(9, 31))).isEqualTo(600);
     assertThat(history.meanUpTo(0, DayTime.of(16, 0))).isEqualTo(750);
-    assertThat(history.meanOfFiveMinutes(0, DayTime.of(9, 36))).isEqualTo(150);
+    assertThat(history.meanOf(5 * DayTime.MINUTE, 0, DayTime.of(9, 36))).isEqualTo(150);
     assertThat(history.meanUpTo(1, DayTime.of(16, 0))).isNaN();
     assertThat(faults.all()).isEmpty();
   }
@@ -62,9 +62,9 @@ class MinuteFilesTest {
     double before = read().meanUpTo(0, DayTime.of(12, 0));
     TableConversion conversion = new TableConversion();
     conversion.convert(folder, other.resolve("parquet"), Progress.NONE);
-    VolumeHistory fromParquet =
-        new MinuteFiles(other.resolve("parquet"), calendar, Map.of("TIDARC", 0), faults)
-            .before(SESSION);
+    UsualDay fromParquet =
+        new UsualDayFiles(other.resolve("parquet"), calendar, Map.of("TIDARC", 0), faults)
+            .volumeBefore(SESSION);
 
     assertThat(conversion.faults()).isEmpty();
     assertThat(fromParquet.meanUpTo(0, DayTime.of(12, 0))).isEqualTo(before);

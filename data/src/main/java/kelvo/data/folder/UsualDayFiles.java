@@ -10,16 +10,18 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import kelvo.market.VolumeHistory;
+import java.util.function.Function;
+import kelvo.market.UsualDay;
 import kelvo.time.DayTime;
 import kelvo.time.SessionHours;
 import kelvo.time.TradingCalendar;
 
 /**
- * The minute bars of earlier sessions, {@code minutes/DATE}, added up by security and minute of the
- * day. They are many, so that DuckDB adds them up where they lie.
+ * What earlier sessions counted, added up by security and minute of the day: the volume of their
+ * minute bars, {@code minutes/DATE}, and the mentions of {@code sessions/DATE}. They are many, so
+ * that DuckDB adds them up where they lie.
  */
-final class MinuteFiles {
+final class UsualDayFiles {
   private static final int MINUTES = (int) ((DayTime.LAST - DayTime.FIRST) / DayTime.MINUTE);
   private static final int MOST_DAYS_BACK = 60;
 
@@ -28,40 +30,53 @@ final class MinuteFiles {
   private final Map<String, Integer> numbers;
   private final Faults faults;
 
-  MinuteFiles(Path root, TradingCalendar calendar, Map<String, Integer> numbers, Faults faults) {
+  UsualDayFiles(Path root, TradingCalendar calendar, Map<String, Integer> numbers, Faults faults) {
     this.root = root;
     this.calendar = calendar;
     this.numbers = numbers;
     this.faults = faults;
   }
 
-  /** What was usual before a session: of its last 20 full sessions that have a file. */
-  VolumeHistory before(LocalDate session) {
-    List<Path> files = files(session);
-    if (files.size() < VolumeHistory.LEAST_SESSIONS) {
-      return VolumeHistory.NONE;
+  /** The volume that was usual before a session: of its last 20 full sessions that have a file. */
+  UsualDay volumeBefore(LocalDate session) {
+    return before(session, date -> root.resolve("minutes").resolve(date.toString()), "volume");
+  }
+
+  /** The mentions that were usual before a session, likewise. */
+  UsualDay mentionsBefore(LocalDate session) {
+    return before(
+        session,
+        date -> root.resolve("sessions").resolve(date.toString()).resolve("mentions"),
+        "count");
+  }
+
+  private UsualDay before(LocalDate session, Function<LocalDate, Path> place, String column) {
+    List<Path> files = files(session, place);
+    if (files.size() < UsualDay.LEAST_SESSIONS) {
+      return UsualDay.NONE;
     }
     long[][] sums = new long[numbers.size()][];
     try (Connection duck = DuckDb.open()) {
       for (Path file : files) {
-        add(duck, file, sums);
+        add(duck, file, column, sums);
       }
     } catch (SQLException e) {
       faults.add(
           new Fault(
               "minutes", 0, "", "a database in memory", String.valueOf(e.getMessage()).strip()));
-      return VolumeHistory.NONE;
+      return UsualDay.NONE;
     }
-    return VolumeHistory.of(sums.length, files.size(), i -> sums[i]);
+    return UsualDay.of(sums.length, files.size(), i -> sums[i]);
   }
 
-  private List<Path> files(LocalDate session) {
+  private List<Path> files(LocalDate session, Function<LocalDate, Path> place) {
     List<Path> files = new ArrayList<>();
     LocalDate date = session.minusDays(1);
-    for (int day = 0; day < MOST_DAYS_BACK && files.size() < VolumeHistory.SESSIONS; day++) {
+    for (int day = 0; day < MOST_DAYS_BACK && files.size() < UsualDay.SESSIONS; day++) {
       if (calendar.hours(date).kind() == SessionHours.Kind.FULL) {
+        Path stem = place.apply(date);
         for (String ending : TableFile.ENDINGS) {
-          Path file = root.resolve("minutes").resolve(date + ending);
+          Path file = stem.resolveSibling(stem.getFileName() + ending);
           if (Files.isRegularFile(file)) {
             files.add(file);
             break;
@@ -73,32 +88,34 @@ final class MinuteFiles {
     return files;
   }
 
-  private void add(Connection duck, Path file, long[][] sums) {
-    String name = "minutes/" + file.getFileName();
+  private void add(Connection duck, Path file, String column, long[][] sums) {
+    String name = root.relativize(file).toString();
     try (Statement statement = duck.createStatement()) {
       String table = source(file);
       String rows =
           "select symbol, try_cast(substr(cast(time as varchar), 1, 2) as int) * 60"
               + " + try_cast(substr(cast(time as varchar), 4, 2) as int) as minute,"
-              + " try_cast(volume as bigint) as volume from "
+              + " try_cast("
+              + column
+              + " as bigint) as counted from "
               + table;
       try (ResultSet sum =
           statement.executeQuery(
-              "select symbol, minute, sum(volume) from ("
+              "select symbol, minute, sum(counted) from ("
                   + rows
-                  + ") where volume >= 0 and minute is not null group by symbol, minute")) {
+                  + ") where counted >= 0 and minute is not null group by symbol, minute")) {
         while (sum.next()) {
           take(sum.getString(1), sum.getInt(2), sum.getLong(3), sums);
         }
       }
-      reportWrong(statement, rows, name);
+      reportWrong(statement, rows, name, column);
     } catch (SQLException e) {
       faults.add(
           new Fault(
               name,
               0,
               "",
-              "a table with symbol, time and volume",
+              "a table with symbol, time and " + column,
               String.valueOf(e.getMessage()).lines().findFirst().orElse("")));
     }
   }
@@ -110,32 +127,33 @@ final class MinuteFiles {
         : "read_csv(" + quoted + ", header = true, all_varchar = true, null_padding = true)";
   }
 
-  private void reportWrong(Statement statement, String rows, String name) throws SQLException {
+  private void reportWrong(Statement statement, String rows, String name, String column)
+      throws SQLException {
     try (ResultSet wrong =
         statement.executeQuery(
             "select number + 1, symbol from (select row_number() over () as number, * from ("
                 + rows
-                + ")) where volume is null or volume < 0 or minute is null or symbol is null")) {
+                + ")) where counted is null or counted < 0 or minute is null or symbol is null")) {
       while (wrong.next()) {
         faults.add(
             new Fault(
                 name,
                 wrong.getLong(1),
                 "",
-                "a symbol, a time such as 09:31:00 and a volume",
+                "a symbol, a time such as 09:31:00 and a " + column,
                 String.valueOf(wrong.getString(2))));
       }
     }
   }
 
-  private void take(String symbol, int minuteOfDay, long volume, long[][] sums) {
+  private void take(String symbol, int minuteOfDay, long counted, long[][] sums) {
     Integer number = numbers.get(symbol);
     int minute = minuteOfDay - (int) (DayTime.FIRST / DayTime.MINUTE);
     if (number != null && minute >= 0 && minute < MINUTES) {
       if (sums[number] == null) {
         sums[number] = new long[MINUTES];
       }
-      sums[number][minute] += volume;
+      sums[number][minute] += counted;
     }
   }
 }

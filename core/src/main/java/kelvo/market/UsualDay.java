@@ -6,13 +6,13 @@ import kelvo.time.DayTime;
 import org.jspecify.annotations.Nullable;
 
 /**
- * How much each security usually trades by a time of day: the mean of minute volumes over earlier
- * full sessions. A minute without a bar counts as zero; within a minute the mean is interpolated.
- * Immutable.
+ * How much each security usually trades, or is talked of, by a time of day: the mean of what each
+ * minute of earlier full sessions counted. A minute without a count is zero; within a minute the
+ * mean is interpolated. Immutable.
  */
-public final class VolumeHistory {
+public final class UsualDay {
   /** Nothing is known of any security. */
-  public static final VolumeHistory NONE = new VolumeHistory(List.of());
+  public static final UsualDay NONE = new UsualDay(List.of());
 
   /** How many sessions the mean is taken over. */
   public static final int SESSIONS = 20;
@@ -21,12 +21,11 @@ public final class VolumeHistory {
   public static final int LEAST_SESSIONS = 10;
 
   private static final int MINUTES = (int) ((DayTime.LAST - DayTime.FIRST) / DayTime.MINUTE);
-  private static final long FIVE_MINUTES = 5 * DayTime.MINUTE;
 
-  /** By security, the mean volume from 04:00 to the start of each minute; null when unknown. */
+  /** By security, the mean count from 04:00 to the start of each minute; null when unknown. */
   private final List<double @Nullable []> upToMinute;
 
-  private VolumeHistory(List<double @Nullable []> upToMinute) {
+  private UsualDay(List<double @Nullable []> upToMinute) {
     this.upToMinute = upToMinute;
   }
 
@@ -35,11 +34,10 @@ public final class VolumeHistory {
    *
    * @param securities how many securities there are
    * @param sessions how many sessions were read
-   * @param sums by security, the volume of each minute from 04:00 on, summed over the sessions;
-   *     null for a security without any bar
+   * @param sums by security, the count of each minute from 04:00 on, summed over the sessions; null
+   *     for a security without any
    */
-  public static VolumeHistory of(
-      int securities, int sessions, IntFunction<long @Nullable []> sums) {
+  public static UsualDay of(int securities, int sessions, IntFunction<long @Nullable []> sums) {
     if (sessions < LEAST_SESSIONS) {
       return NONE;
     }
@@ -48,7 +46,7 @@ public final class VolumeHistory {
       long[] minutes = sums.apply(i);
       means.add(minutes == null ? null : cumulative(minutes, sessions));
     }
-    return new VolumeHistory(means);
+    return new UsualDay(means);
   }
 
   private static double[] cumulative(long[] minutes, int sessions) {
@@ -61,7 +59,7 @@ public final class VolumeHistory {
     return upTo;
   }
 
-  /** Mean shares from 04:00 to a moment; NaN when unknown. */
+  /** Mean count from 04:00 to a moment; NaN when unknown. */
   public double meanUpTo(int security, long moment) {
     double[] upTo = security < upToMinute.size() ? upToMinute.get(security) : null;
     if (upTo == null) {
@@ -76,9 +74,9 @@ public final class VolumeHistory {
     return upTo[minute] + part * (upTo[minute + 1] - upTo[minute]);
   }
 
-  /** Mean shares of the five minutes before a moment; NaN when unknown. */
-  public double meanOfFiveMinutes(int security, long moment) {
-    return meanUpTo(security, moment) - meanUpTo(security, moment - FIVE_MINUTES);
+  /** Mean count of (moment - span, moment]; NaN when unknown. */
+  public double meanOf(long span, int security, long moment) {
+    return meanUpTo(security, moment) - meanUpTo(security, moment - span);
   }
 
   /** Whether anything is known of a security. */

@@ -1,0 +1,23 @@
+package kelvo.trigger;
+
+import kelvo.market.Effect;
+import kelvo.market.Security;
+import kelvo.market.Session;
+import kelvo.market.SymbolState;
+import kelvo.news.CatalystRule;
+
+/** An item arrives that meets a rule on items. */
+final class FittingNews extends RememberingDetector {
+  private final CatalystRule rule;
+
+  FittingNews(Session session, CatalystRule rule) {
+    super(session, Effect.NEWS, 0);
+    this.rule = rule;
+  }
+
+  @Override
+  public boolean fires(SymbolState state, int event, long now) {
+    Security security = session.security(state.id()).security();
+    return rule.fits(session.catalystOf(event), security.symbol(), security.name());
+  }
+}
