@@ -3,7 +3,9 @@ package kelvo.sim;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.SplittableRandom;
+import java.util.concurrent.ConcurrentHashMap;
 import kelvo.market.DailyBar;
 import kelvo.market.Price;
 import kelvo.time.TradingCalendar;
@@ -12,9 +14,12 @@ import kelvo.time.TradingCalendar;
 final class DailyInvention {
   private final List<LocalDate> dates = new ArrayList<>();
   private final long seed;
+  private final EarlierSessions earlier;
+  private final Map<Integer, double[]> known = new ConcurrentHashMap<>();
 
-  DailyInvention(DemoSize size, long seed, TradingCalendar calendar) {
+  DailyInvention(DemoSize size, long seed, TradingCalendar calendar, EarlierSessions earlier) {
     this.seed = seed;
+    this.earlier = earlier;
     LocalDate day = size.session();
     for (int i = 0; i < size.days(); i++) {
       day = calendar.before(day);
@@ -22,24 +27,38 @@ final class DailyInvention {
     }
   }
 
+  /** A stock's close on one of the dates, dollars; as far back as the first. */
+  double close(int number, InventedStock stock, LocalDate date) {
+    double[] closes = known.computeIfAbsent(number, n -> closes(random(n), n, stock));
+    return closes[Math.max(0, dates.indexOf(date))];
+  }
+
   List<DailyBar> bars(int number, InventedStock stock) {
-    SplittableRandom random = new SplittableRandom(seed * 7_368_787 + number);
+    SplittableRandom random = random(number);
+    double[] closes = closes(random, number, stock);
+    List<DailyBar> bars = new ArrayList<>(closes.length);
+    for (int i = 0; i < closes.length; i++) {
+      bars.add(earlier.barOf(number, bar(i, closes, stock, random)));
+    }
+    return bars;
+  }
+
+  private SplittableRandom random(int number) {
+    return new SplittableRandom(seed * 7_368_787 + number);
+  }
+
+  private double[] closes(SplittableRandom random, int number, InventedStock stock) {
     double[] closes = new double[dates.size()];
     double trend = stock.story() != null ? 0.0012 : 0.0006 * random.nextGaussian();
     double close = stock.previousClose();
     for (int i = closes.length - 1; i >= 0; i--) {
-      closes[i] = close;
+      closes[i] = Math.max(0.05, Math.round(close * 100) / 100.0);
       double shock = random.nextInt(60) == 0 ? 3 : 1;
-      close =
-          Math.max(
-              0.05,
-              close / Math.exp(trend + shock * stock.dailyVolatility() * random.nextGaussian()));
+      double usual = Math.exp(trend + shock * stock.dailyVolatility() * random.nextGaussian());
+      double planted = earlier.multiple(number, dates.get(i));
+      close = Math.max(0.05, close / (planted > 0 ? planted : usual));
     }
-    List<DailyBar> bars = new ArrayList<>(closes.length);
-    for (int i = 0; i < closes.length; i++) {
-      bars.add(bar(i, closes, stock, random));
-    }
-    return bars;
+    return closes;
   }
 
   private DailyBar bar(int i, double[] closes, InventedStock stock, SplittableRandom random) {

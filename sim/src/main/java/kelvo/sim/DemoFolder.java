@@ -18,8 +18,6 @@ import kelvo.data.scanfile.ScanFile;
 import kelvo.engine.Progress;
 import kelvo.market.DailyBar;
 import kelvo.market.Price;
-import kelvo.market.SaleCondition;
-import kelvo.time.DayTime;
 
 /**
  * Writes the demo's data folder: an invented market in 2031, the same for the same size and seed.
@@ -29,7 +27,7 @@ public final class DemoFolder {
   public static final long SEED = 20_310_312;
 
   /** Raised when what is written changes, so that an older folder is written anew. */
-  public static final int VERSION = 2;
+  public static final int VERSION = 3;
 
   private final Path root;
   private final DemoSize size;
@@ -57,22 +55,21 @@ public final class DemoFolder {
 
   private void write(Progress progress) throws IOException {
     LocalDate date = size.session();
-    Files.createDirectories(root.resolve("sessions/" + date));
+    Files.createDirectories(root);
     List<InventedStock> stocks = InventedMarket.of(size, seed);
     securities(stocks);
-    CompletableFuture<Void> daily = CompletableFuture.runAsync(() -> daily(stocks));
+    EarlierSessions earlier = new EarlierSessions(size, seed, calendar, stocks);
+    DailyInvention invention = new DailyInvention(size, seed, calendar, earlier);
+    double past = size.printSessions() + size.minuteSessions() > 0 ? 0.85 : 0;
+    earlier.write(root, invention, part -> progress.done(past * part));
+    CompletableFuture<Void> daily = CompletableFuture.runAsync(() -> daily(invention, stocks));
     InventedSession session = new InventedSession(stocks, seed, calendar.hours(date));
     for (int i = 0; i < stocks.size(); i++) {
       session.invent(i);
-      progress.done(0.4 * i / stocks.size());
+      progress.done(past + (1 - past) * 0.4 * i / stocks.size());
     }
-    CompletableFuture<Void> quotes =
-        CompletableFuture.runAsync(() -> quotes(stocks, session.quotes));
-    trades(stocks, session.trades);
-    progress.done(0.7);
-    quotes.join();
+    new SessionFolder(root, date, stocks).write(session);
     daily.join();
-    halt(stocks);
     calendarFile(date);
     NewsWire.write(root.resolve("news"), date, stocks, seed);
     DemoTrader.writeFills(root.resolve("fills.csv"), date, stocks, session.trades);
@@ -133,8 +130,7 @@ public final class DemoFolder {
     return Double.isNaN(number) ? "" : Long.toString(Math.round(number));
   }
 
-  private void daily(List<InventedStock> stocks) {
-    DailyInvention invention = new DailyInvention(size, seed, calendar);
+  private void daily(DailyInvention invention, List<InventedStock> stocks) {
     csv(
         "daily.csv.zst",
         csv -> {
@@ -152,73 +148,6 @@ public final class DemoFolder {
                   Long.toString(b.trades()));
             }
           }
-        });
-  }
-
-  private void trades(List<InventedStock> stocks, SessionEvents events) {
-    csv(
-        "sessions/" + size.session() + "/trades.csv.zst",
-        csv -> {
-          csv.writeRecord("time", "symbol", "price", "size", "conditions", "id");
-          long id = 0;
-          for (int i : events.inOrderOfTime()) {
-            csv.writeRecord(
-                time(events.timesMs[i]),
-                stocks.get(events.stocks[i]).symbol(),
-                Price.exact(events.firsts[i]),
-                Long.toString(events.seconds[i]),
-                words(events.thirds[i]),
-                Long.toString(++id));
-          }
-        });
-  }
-
-  private void quotes(List<InventedStock> stocks, SessionEvents events) {
-    csv(
-        "sessions/" + size.session() + "/quotes.csv.zst",
-        csv -> {
-          csv.writeRecord("time", "symbol", "bid", "bid_size", "ask", "ask_size");
-          for (int i : events.inOrderOfTime()) {
-            csv.writeRecord(
-                time(events.timesMs[i]),
-                stocks.get(events.stocks[i]).symbol(),
-                Price.exact(events.firsts[i]),
-                Integer.toString(events.thirds[i]),
-                Price.exact(events.seconds[i]),
-                Integer.toString(events.fourths[i]));
-          }
-        });
-  }
-
-  private static String time(int ms) {
-    return DayTime.millis(ms * DayTime.MILLISECOND);
-  }
-
-  private static String words(int conditions) {
-    StringBuilder words = new StringBuilder();
-    for (SaleCondition condition : SaleCondition.values()) {
-      if ((conditions & condition.bit()) != 0) {
-        words.append(words.isEmpty() ? "" : " ").append(condition.word());
-      }
-    }
-    return words.toString();
-  }
-
-  private void halt(List<InventedStock> stocks) {
-    String symbol =
-        stocks.stream()
-            .filter(s -> s.story() != null && s.story().id().equals("halt"))
-            .findFirst()
-            .orElseThrow()
-            .symbol();
-    csv(
-        "sessions/" + size.session() + "/status.csv",
-        csv -> {
-          csv.writeRecord("time", "symbol", "state", "reason");
-          csv.writeRecord(DayTime.millis(PlantedStories.HALT_FROM), symbol, "halted", "LUDP");
-          csv.writeRecord(
-              DayTime.millis(PlantedStories.HALT_TO - DayTime.MINUTE), symbol, "quoting", "LUDP");
-          csv.writeRecord(DayTime.millis(PlantedStories.HALT_TO), symbol, "trading", "");
         });
   }
 

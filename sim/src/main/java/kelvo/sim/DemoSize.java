@@ -9,13 +9,34 @@ import java.time.LocalDate;
  * @param days daily bars each
  * @param prints of the securities without a story, about
  * @param session the date of the recorded session
+ * @param printSessions how many sessions before it are recorded too
+ * @param minuteSessions how many sessions before it have minute bars
  */
-public record DemoSize(int securities, int days, int prints, LocalDate session) {
+public record DemoSize(
+    int securities,
+    int days,
+    int prints,
+    LocalDate session,
+    int printSessions,
+    int minuteSessions) {
+  /** A size with no session but one. */
+  public DemoSize(int securities, int days, int prints, LocalDate session) {
+    this(securities, days, prints, session, 0, 0);
+  }
+
+  /** The same with sessions before it, for what-if and relative volume. */
+  public DemoSize withHistory(int sessionsOfPrints, int sessionsOfMinutes) {
+    return new DemoSize(securities, days, prints, session, sessionsOfPrints, sessionsOfMinutes);
+  }
+
   /** The date of the demo's session. */
   public static final LocalDate SESSION = LocalDate.of(2031, 3, 12);
 
   /** The demo: 3,000 securities, over 3 million prints. */
   public static final DemoSize DEMO = new DemoSize(3_000, 600, 2_950_000, SESSION);
+
+  /** A market of 8,000 securities, for the live feed. */
+  public static final DemoSize MARKET = new DemoSize(8_000, 280, 7_000_000, SESSION);
 
   /** The same stories among few others, for tests. */
   public static final DemoSize SMALL = new DemoSize(240, 280, 60_000, SESSION);

@@ -15,6 +15,8 @@ final class InventedMarket {
   private static final double LAST_RANK_SHIFT = 18;
   private static final double RANK_POWER = 0.9;
   private static final int GAPPERS = 64;
+  private static final int ONE_LEAPS_IN = 300;
+  private static final double LEAP = 1.35;
 
   private final LocalDate session;
   private final int prints;
@@ -41,7 +43,22 @@ final class InventedMarket {
     for (int rank = 0; rank < others; rank++) {
       market.other(names, rank, others, scale);
     }
+    market.leaps(seed);
     return List.copyOf(market.stocks);
+  }
+
+  /** Lets a few common stocks leap so far in two minutes that their trading is paused. */
+  private void leaps(long seed) {
+    SplittableRandom leaping = new SplittableRandom(seed + 77);
+    for (int i = 1; i <= stocks.size() / ONE_LEAPS_IN; i++) {
+      int number = stocks.size() / 3 + leaping.nextInt(stocks.size() / 3);
+      InventedStock stock = stocks.get(number);
+      if (stock.story() == null && stock.kind() == SecurityKind.COMMON_STOCK) {
+        long at = DayTime.of(10, 0) + leaping.nextLong(5 * DayTime.HOUR);
+        double way = leaping.nextBoolean() ? LEAP : 1 / LEAP;
+        stocks.set(number, stock.leaping(at, way));
+      }
+    }
   }
 
   private void add(Story story) {
@@ -65,7 +82,8 @@ final class InventedMarket {
             story.price(),
             story.activity(),
             story.printShares(),
-            story));
+            story,
+            0));
   }
 
   private void benchmark(String symbol, String name, double close, double end) {
@@ -88,7 +106,8 @@ final class InventedMarket {
             List.of(new Story.Mark(DayTime.FIRST, 1.001), new Story.Mark(DayTime.LAST, end)),
             activity(45_000, 0.05),
             220,
-            null));
+            null,
+            0));
   }
 
   /** Prints of the first rank, so that all ranks together make the wanted number. */
@@ -138,7 +157,8 @@ final class InventedMarket {
                 gapper ? Math.max(dayPrints, 900 + random.nextInt(2500)) : dayPrints,
                 gapper ? 0.16 : 0.03),
             150,
-            null));
+            null,
+            0));
   }
 
   private SecurityKind kind() {
@@ -156,6 +176,16 @@ final class InventedMarket {
                         : draw < 99 ? SecurityKind.UNIT : SecurityKind.RIGHT;
   }
 
+  /** A quiet day that ends so far from the close before, a part of the way at the open. */
+  static List<Story.Mark> drift(double change, double partAtOpen) {
+    double gap = change * partAtOpen;
+    return List.of(
+        new Story.Mark(DayTime.FIRST, 1 + gap * 0.4),
+        new Story.Mark(DayTime.of(9, 30), 1 + gap),
+        new Story.Mark(DayTime.of(16, 0), 1 + change),
+        new Story.Mark(DayTime.LAST, 1 + change));
+  }
+
   private List<Story.Mark> drift(double gap, boolean gapper) {
     double after = gap * (gapper ? 0.2 + 1.1 * random.nextDouble() : 1) + 0.008 * gaussian();
     return List.of(
@@ -171,7 +201,7 @@ final class InventedMarket {
    * A day's prints spread as US stocks trade: little early, most after the open and before the
    * close.
    */
-  private static List<Story.Mark> activity(double dayPrints, double premarketPart) {
+  static List<Story.Mark> activity(double dayPrints, double premarketPart) {
     double pre = dayPrints * premarketPart;
     double regular = dayPrints * (1 - premarketPart - 0.01);
     return List.of(

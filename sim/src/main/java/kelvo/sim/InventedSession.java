@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.SplittableRandom;
 import kelvo.market.Price;
 import kelvo.market.SaleCondition;
+import kelvo.market.TradingState;
 import kelvo.time.DayTime;
 import kelvo.time.SessionHours;
 
@@ -16,14 +17,21 @@ final class InventedSession {
 
   final SessionEvents trades = new SessionEvents();
   final SessionEvents quotes = new SessionEvents();
+  final SessionEvents statuses = new SessionEvents();
+  final SessionEvents imbalances;
+  final SessionEvents mentions;
   private final List<InventedStock> stocks;
   private final long seed;
+  private final SessionHours hours;
   private final long close;
 
   InventedSession(List<InventedStock> stocks, long seed, SessionHours hours) {
     this.stocks = stocks;
     this.seed = seed;
+    this.hours = hours;
     close = hours.close();
+    imbalances = InventedAuctions.of(stocks, seed, hours);
+    mentions = InventedMentions.of(stocks, seed);
   }
 
   void invent(int number) {
@@ -39,11 +47,18 @@ final class InventedSession {
     private long lastPrice;
     private boolean opened;
     private boolean closed;
+    private final VolatilityPauses pauses;
 
     Day(int number, InventedStock stock, SplittableRandom random) {
       this.number = number;
       this.stock = stock;
       this.random = random;
+      pauses =
+          new VolatilityPauses(
+              hours,
+              Price.of(Math.round(stock.adjustedClose() * 100) / 100.0),
+              (at, state) ->
+                  statuses.add((int) (at / DayTime.MILLISECOND), number, 0, 0, state.ordinal(), 0));
     }
 
     void play() {
@@ -58,6 +73,12 @@ final class InventedSession {
                     * random.nextGaussian();
         minute(start, Story.since(stock.activity(), start).orElse(0));
       }
+      pauses.finish();
+      if (isHalted()) {
+        status(PlantedStories.HALT_FROM, TradingState.HALTED);
+        status(PlantedStories.HALT_TO - DayTime.MINUTE, TradingState.QUOTING);
+        status(PlantedStories.HALT_TO, TradingState.TRADING);
+      }
       if (stock.story() != null && stock.story().id().equals("fake")) {
         trade(
             (int) (DayTime.parse("07:41:13") / DayTime.MILLISECOND),
@@ -68,7 +89,7 @@ final class InventedSession {
     }
 
     private void minute(long start, double mean) {
-      int count = poisson(mean);
+      int count = Draws.poisson(random, mean);
       int base = (int) (start / DayTime.MILLISECOND);
       boolean regular = start >= SessionHours.OPEN && start < close;
       if (regular && !opened) {
@@ -94,20 +115,25 @@ final class InventedSession {
     }
 
     private void official(int at, SaleCondition auction, SaleCondition official, long start) {
-      long price = price(start);
-      trade(at, price, 100L * (1 + poisson(stock.averageVolume() / 20_000)), auction.bit());
+      boolean atClose = auction == SaleCondition.CLOSING;
+      long price = atClose && stock.close() > 0 ? Price.of(stock.close()) : price(start);
+      trade(
+          at,
+          price,
+          100L * (1 + Draws.poisson(random, stock.averageVolume() / 20_000)),
+          auction.bit());
       trade(at + 1, price, 100, official.bit());
     }
 
     private void print(int at, boolean regular) {
       long moment = at * DayTime.MILLISECOND;
-      if (stock.story() != null
-          && stock.story().id().equals("halt")
-          && moment >= PlantedStories.HALT_FROM
-          && moment < PlantedStories.HALT_TO) {
+      if (isHalted() && moment >= PlantedStories.HALT_FROM && moment < PlantedStories.HALT_TO) {
         return;
       }
-      long middle = price(moment);
+      long middle = isHalted() ? price(moment) : pauses.allowed(moment, price(moment));
+      if (middle == Price.NONE) {
+        return;
+      }
       long halfSpread = halfSpread(middle, regular);
       int way = random.nextInt(3) - 1;
       if (random.nextInt(10) < QUOTES_OF_TEN_PRINTS || lastPrice == 0) {
@@ -126,10 +152,20 @@ final class InventedSession {
               ? 1 + random.nextInt(99)
               : 100L
                   * (1
-                      + poisson(
+                      + Draws.poisson(
+                          random,
                           (stock.printShares() - 100) / 100.0
                               + (random.nextInt(200) == 0 ? 40 : 0)));
       trade(at, lastPrice, size, conditions(regular, odd));
+    }
+
+    /** Whether the planted halt is its own; its volatility is part of the story. */
+    private boolean isHalted() {
+      return stock.story() != null && stock.story().id().equals("halt");
+    }
+
+    private void status(long at, TradingState state) {
+      statuses.add((int) (at / DayTime.MILLISECOND), number, 0, 0, state.ordinal(), 0);
     }
 
     private int conditions(boolean regular, boolean odd) {
@@ -161,18 +197,6 @@ final class InventedSession {
 
     private void trade(int at, long price, long size, int conditions) {
       trades.add(at, number, price, size, conditions, 0);
-    }
-
-    private int poisson(double mean) {
-      if (mean > 40) {
-        return (int) Math.max(0, Math.round(mean + Math.sqrt(mean) * random.nextGaussian()));
-      }
-      double limit = Math.exp(-mean);
-      int k = 0;
-      for (double p = random.nextDouble(); p > limit; p *= random.nextDouble()) {
-        k++;
-      }
-      return k;
     }
   }
 }

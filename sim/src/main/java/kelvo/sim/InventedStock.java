@@ -1,8 +1,10 @@
 package kelvo.sim;
 
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
 import kelvo.market.SecurityKind;
+import kelvo.time.DayTime;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -16,6 +18,7 @@ import org.jspecify.annotations.Nullable;
  * @param activity prints a minute through the day
  * @param printShares mean shares of a print
  * @param story the planted story; null for the many others
+ * @param close the official close in dollars; 0 for wherever the price goes
  */
 record InventedStock(
     String symbol,
@@ -35,7 +38,74 @@ record InventedStock(
     List<Story.Mark> price,
     List<Story.Mark> activity,
     int printShares,
-    @Nullable Story story) {
+    @Nullable Story story,
+    double close) {
+  private static final double LEAP_PRINTS = 90;
+
+  /** The same stock on an earlier session, with another day before it. */
+  InventedStock on(
+      double closeBefore,
+      double closeThen,
+      List<Story.Mark> priceThen,
+      List<Story.Mark> activityThen,
+      @Nullable Story storyThen) {
+    return new InventedStock(
+        symbol,
+        name,
+        mic,
+        kind,
+        sector,
+        sharesOutstanding,
+        floatShares,
+        floatAsOf,
+        shortable,
+        benchmark,
+        closeBefore,
+        1,
+        dailyVolatility,
+        averageVolume,
+        priceThen,
+        activityThen,
+        storyThen == null ? printShares : storyThen.printShares(),
+        storyThen,
+        closeThen);
+  }
+
+  /** The same stock with a leap of its price within two minutes, and many prints around it. */
+  InventedStock leaping(long at, double multiple) {
+    List<Story.Mark> prices = new ArrayList<>();
+    price.stream().filter(mark -> mark.at() < at).forEach(prices::add);
+    double before = Story.between(price, at);
+    prices.add(new Story.Mark(at, before));
+    prices.add(new Story.Mark(at + 2 * DayTime.MINUTE, before * multiple));
+    prices.add(new Story.Mark(DayTime.LAST, before * multiple));
+    List<Story.Mark> prints = new ArrayList<>();
+    activity.stream().filter(mark -> mark.at() < at).forEach(prints::add);
+    prints.add(new Story.Mark(at, LEAP_PRINTS));
+    prints.add(new Story.Mark(at + 30 * DayTime.MINUTE, LEAP_PRINTS / 6));
+    prints.add(new Story.Mark(DayTime.of(16, 0), 0.1));
+    return new InventedStock(
+        symbol,
+        name,
+        mic,
+        kind,
+        sector,
+        sharesOutstanding,
+        floatShares,
+        floatAsOf,
+        shortable,
+        benchmark,
+        previousClose,
+        splitRatio,
+        dailyVolatility,
+        averageVolume,
+        prices,
+        prints,
+        printShares,
+        story,
+        close);
+  }
+
   /** Previous close at the session's prices. */
   double adjustedClose() {
     return previousClose / splitRatio;

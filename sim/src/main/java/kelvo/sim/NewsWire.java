@@ -68,7 +68,7 @@ final class NewsWire {
     Files.createDirectories(folder);
     try {
       Files.writeString(
-          folder.resolve("harbour-wire.xml"), new SyndFeedOutput().outputString(feed));
+          folder.resolve("harbour-wire-" + date + ".xml"), new SyndFeedOutput().outputString(feed));
     } catch (FeedException e) {
       throw new IllegalStateException(e);
     }

@@ -40,6 +40,25 @@ public record Story(
   /** A value at a moment of the day. */
   public record Mark(long at, double value) {}
 
+  /** The same story of another company, its news in that company's name. */
+  Story of(String newSymbol, String newCompany, String newSector) {
+    return new Story(
+        id,
+        newSymbol,
+        newCompany,
+        newSector,
+        kind,
+        previousClose,
+        floatShares,
+        splitRatio,
+        price,
+        activity,
+        printShares,
+        newsAt,
+        news.replace(company, newCompany),
+        finding);
+  }
+
   /** Value straight between marks; the first and last go on outside. */
   static double between(List<Mark> marks, long moment) {
     Mark before = marks.getFirst();

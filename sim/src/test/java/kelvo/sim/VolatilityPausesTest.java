@@ -1,0 +1,89 @@
+package kelvo.sim;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import kelvo.market.Price;
+import kelvo.market.TradingState;
+import kelvo.time.DayTime;
+import kelvo.time.SessionHours;
+import org.junit.jupiter.api.Test;
+
+/** Against the national plan on extraordinary volatility, from memory. */
+class VolatilityPausesTest {
+  private static final long TEN = 100_000;
+
+  private final List<String> told = new ArrayList<>();
+  private final VolatilityPauses pauses =
+      new VolatilityPauses(
+          SessionHours.full(LocalDate.of(2031, 3, 12)),
+          TEN,
+          (at, state) -> told.add(DayTime.seconds(at) + " " + state.word()));
+
+  /** Trades calmly for two minutes, so that a few prints do not move the reference. */
+  private void calmUntil(String time) {
+    long until = DayTime.parse(time);
+    for (int i = 120; i > 0; i--) {
+      assertThat(pauses.allowed(until - i * DayTime.SECOND, TEN)).isEqualTo(TEN);
+    }
+  }
+
+  private long allowed(String time, long price) {
+    return pauses.allowed(DayTime.parse(time), price);
+  }
+
+  @Test
+  void aPriceBeyondTheBandTradesAtTheBand() {
+    calmUntil("10:00:00");
+    assertThat(allowed("10:00:01", 111_000)).isEqualTo(110_000);
+    assertThat(allowed("10:00:02", 89_000)).isEqualTo(90_000);
+    assertThat(told).isEmpty();
+  }
+
+  @Test
+  void fifteenSecondsAtTheBandPauseForFiveMinutes() {
+    calmUntil("10:00:00");
+    allowed("10:00:10", 112_000);
+    assertThat(allowed("10:00:24", 112_000)).isEqualTo(110_000);
+    assertThat(allowed("10:00:26", 112_000)).isEqualTo(Price.NONE);
+    assertThat(allowed("10:05:24", 112_000)).isEqualTo(Price.NONE);
+    assertThat(allowed("10:05:25", 112_000)).isEqualTo(112_000);
+    assertThat(told).containsExactly("10:00:25 halted", "10:04:25 quoting", "10:05:25 trading");
+  }
+
+  @Test
+  void aPauseIsExtendedOnceWhenThePriceWantsToGoOnAsFarAgain() {
+    calmUntil("10:00:00");
+    allowed("10:00:10", 112_000);
+    allowed("10:00:30", 115_000);
+    assertThat(allowed("10:05:30", 125_000)).isEqualTo(Price.NONE);
+    assertThat(allowed("10:10:30", 125_000)).isEqualTo(125_000);
+    assertThat(told).containsExactly("10:00:25 halted", "10:09:25 quoting", "10:10:25 trading");
+  }
+
+  @Test
+  void comingBackInTimePausesNothing() {
+    calmUntil("10:00:00");
+    allowed("10:00:10", 112_000);
+    allowed("10:00:20", 105_000);
+    assertThat(allowed("10:00:40", 112_000)).isEqualTo(110_000);
+    assertThat(told).isEmpty();
+  }
+
+  @Test
+  void outsideRegularHoursThereIsNoBand() {
+    assertThat(allowed("08:00:00", TEN)).isEqualTo(TEN);
+    assertThat(allowed("08:00:20", 150_000)).isEqualTo(150_000);
+  }
+
+  @Test
+  void aPauseThatNobodyTradesAfterEndsAllTheSame() {
+    calmUntil("15:00:00");
+    allowed("15:00:10", 112_000);
+    allowed("15:00:30", 112_000);
+    pauses.finish();
+    assertThat(told).last().isEqualTo("15:05:25 " + TradingState.TRADING.word());
+  }
+}
