@@ -6,6 +6,7 @@ import kelvo.data.ledger.Ledger;
 import kelvo.desktop.shell.KelvoWindow;
 import kelvo.desktop.shell.OpenedDay;
 import kelvo.engine.Progress;
+import kelvo.sim.DemoFolder;
 import kelvo.sim.DemoSize;
 import kelvo.sim.DemoTrader;
 import org.jspecify.annotations.Nullable;
@@ -37,7 +38,8 @@ final class DemoCommand implements Callable<Integer> {
   }
 
   private static OpenedDay open(Path root, Progress progress) {
-    boolean written = DemoData.ready(root, part -> progress.done(part * WRITING));
+    boolean written =
+        DemoData.ready(root, DemoSize.DEMO, DemoFolder.SEED, part -> progress.done(part * WRITING));
     try (Ledger ledger = Ledger.open(root.resolve(OpenedDay.LEDGER))) {
       DemoTrader.prepare(ledger, DemoSize.SESSION);
     }

@@ -9,22 +9,31 @@ import kelvo.sim.DemoFolder;
 import kelvo.sim.DemoSize;
 import org.jspecify.annotations.Nullable;
 
-/** The demo's data folder, written once and kept. */
+/** The data folders of the invented markets, written once and kept. */
 final class DemoData {
   private DemoData() {}
 
-  /** Where it lies unless one says otherwise. */
+  /** Where the demo lies unless one says otherwise. */
   static Path root(@Nullable Path named) {
-    return named != null ? named : Path.of(System.getProperty("user.home"), ".kelvo", "demo");
+    return named != null ? named : home().resolve("demo");
   }
 
-  /** Writes it unless it is there; returns whether it was. */
-  static boolean ready(Path root, Progress progress) {
-    Path stamp = root.resolve("demo-" + DemoFolder.VERSION + "-" + DemoFolder.SEED);
+  /** Where the market of the live feed lies. */
+  static Path market() {
+    return home().resolve("market");
+  }
+
+  private static Path home() {
+    return Path.of(System.getProperty("user.home"), ".kelvo");
+  }
+
+  /** Writes a market unless it is there; returns whether it was. */
+  static boolean ready(Path root, DemoSize size, long seed, Progress progress) {
+    Path stamp = root.resolve("demo-" + DemoFolder.VERSION + "-" + seed);
     if (Files.exists(stamp)) {
       return true;
     }
-    DemoFolder.write(root, DemoSize.DEMO, DemoFolder.SEED, progress);
+    DemoFolder.write(root, size, seed, progress);
     try {
       Files.createFile(stamp);
     } catch (IOException e) {

@@ -2,13 +2,18 @@ package kelvo.cli;
 
 import java.net.URI;
 import java.nio.file.Path;
+import kelvo.data.feed.FeedAddress;
+import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 
 /** The feed and the folder that the commands on a live session have in common. */
 final class FeedArguments {
-  @Parameters(index = "0", paramLabel = "ws://HOST:PORT", description = "the feed")
-  URI address = URI.create("ws://localhost:8731");
+  @Parameters(
+      index = "0",
+      paramLabel = "ws://HOST:PORT",
+      description = "the feed; wss:// when it is encrypted")
+  URI uri = URI.create("ws://localhost:8731");
 
   @Option(
       names = "--data",
@@ -19,4 +24,14 @@ final class FeedArguments {
 
   @Option(names = "--token", paramLabel = "T", description = "what the feed asks for")
   String token = "";
+
+  @Option(
+      names = "--trust",
+      paramLabel = "FILE",
+      description = "the certificate of an encrypted feed, when this machine does not know it")
+  @Nullable Path trust;
+
+  FeedAddress address() {
+    return trust == null ? new FeedAddress(uri, token) : FeedAddress.trusting(uri, token, trust);
+  }
 }

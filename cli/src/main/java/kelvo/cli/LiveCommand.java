@@ -38,7 +38,7 @@ final class LiveCommand implements Callable<Integer> {
   public Integer call() {
     return KelvoWindow.open(
         window.request(
-            progress -> OpenedDay.live(feed.address, feed.token, feed.folder, broker(), progress),
+            progress -> OpenedDay.live(feed.address(), feed.folder, broker(), progress),
             DayTime.FIRST));
   }
 

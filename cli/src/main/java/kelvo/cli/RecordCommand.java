@@ -47,8 +47,7 @@ final class RecordCommand implements Callable<Integer>, FeedClient.Listener {
       }
       try (FeedClient client =
           new FeedClient(
-              feed.address,
-              feed.token,
+              feed.address(),
               opened.lastFrame(),
               FeedClient.Patience.USUAL,
               this,

@@ -1,5 +1,6 @@
 package kelvo.cli;
 
+import java.io.IOException;
 import java.net.InetAddress;
 import java.net.InetSocketAddress;
 import java.nio.file.Path;
@@ -15,7 +16,9 @@ import kelvo.sim.BrokerFile;
 import kelvo.sim.DemoFolder;
 import kelvo.sim.DemoSize;
 import kelvo.sim.EveOfSession;
+import kelvo.sim.FeedCertificate;
 import kelvo.sim.FeedServer;
+import kelvo.sim.NewsServer;
 import kelvo.sim.SimulatedBroker;
 import kelvo.time.DayTime;
 import kelvo.trade.Fill;
@@ -41,6 +44,11 @@ final class SimCommand implements Callable<Integer> {
       description = "writes a data folder there and ends")
   @Nullable Path write;
 
+  @Option(
+      names = "--history",
+      description = "with --write: five sessions of prints and twenty of minute bars before it")
+  boolean history;
+
   @Option(names = "--port", paramLabel = "P", description = "where to listen; ${DEFAULT-VALUE}")
   int port = 8731;
 
@@ -62,8 +70,36 @@ final class SimCommand implements Callable<Integer> {
   @Option(
       names = "--folder",
       paramLabel = "FOLDER",
-      description = "serves the newest session of a data folder instead of the demo's")
+      description =
+          "serves the newest session of a data folder instead of the invented market of 8,000")
   @Nullable Path folder;
+
+  @Option(
+      names = "--address",
+      paramLabel = "HOST",
+      description =
+          "where the feed listens; anywhere but on this machine only with a token and a certificate")
+  String host = "localhost";
+
+  @Option(
+      names = "--certificate",
+      paramLabel = "FILE",
+      description = "a PKCS 12 file with which the feed is encrypted")
+  @Nullable Path certificate;
+
+  @Option(
+      names = "--certificate-password",
+      paramLabel = "P",
+      description = "its password",
+      interactive = true,
+      arity = "0..1")
+  String certificatePassword = "";
+
+  @Option(
+      names = "--news-port",
+      paramLabel = "P",
+      description = "where the news wire serves RSS and Atom; ${DEFAULT-VALUE}")
+  int newsPort = 8733;
 
   @Option(
       names = "--fix-port",
@@ -84,18 +120,23 @@ final class SimCommand implements Callable<Integer> {
       description = "first writes there what is known before the session, for kelvo live --data")
   @Nullable Path prepare;
 
+  private static final int PRINT_SESSIONS = 5;
+  private static final int MINUTE_SESSIONS = 20;
+
   /** Lets a test end the serving. */
   final CountDownLatch end = new CountDownLatch(1);
 
   @Override
-  public Integer call() throws InterruptedException {
+  public Integer call() throws InterruptedException, IOException {
     if (write != null) {
-      DemoFolder.write(write, DemoSize.DEMO, seed, new TextProgress("Writing " + write));
+      DemoSize size =
+          history ? DemoSize.DEMO.withHistory(PRINT_SESSIONS, MINUTE_SESSIONS) : DemoSize.DEMO;
+      DemoFolder.write(write, size, seed, new TextProgress("Writing " + write));
       return 0;
     }
-    Path root = DemoData.root(folder);
+    Path root = folder == null ? DemoData.market() : folder;
     if (folder == null) {
-      DemoData.ready(root, new TextProgress("Writing " + root));
+      DemoData.ready(root, DemoSize.MARKET, seed, new TextProgress("Writing " + root));
     }
     DataFolder data = new DataFolder(root, new ExchangeCalendar());
     if (data.sessionDates().isEmpty()) {
@@ -111,18 +152,19 @@ final class SimCommand implements Callable<Integer> {
     return 0;
   }
 
-  private void serve(Session session, List<Fill> known) throws InterruptedException {
+  private void serve(Session session, List<Fill> known) throws InterruptedException, IOException {
     LocalDate date = session.hours().date();
     try (FeedServer server =
             new FeedServer(
                 session,
                 known,
-                loopback(port),
+                new InetSocketAddress(host, port),
                 token,
-                null,
+                certificate == null ? null : FeedCertificate.read(certificate, certificatePassword),
                 DayTime.parse(from),
                 speed,
                 System::nanoTime);
+        NewsServer news = new NewsServer(session, server::moment, loopback(newsPort));
         SimulatedBroker broker = new SimulatedBroker(loopback(fixPort), date, known);
         BrokerFile file = new BrokerFile(fills, date)) {
       server.start();
@@ -130,10 +172,13 @@ final class SimCommand implements Callable<Integer> {
       System.err.println(
           "Serving "
               + date
-              + " at ws://localhost:"
+              + (certificate == null ? " at ws://" : " at wss://")
+              + host
+              + ":"
               + server.port()
-              + ", the broker's drop copy at "
-              + "localhost:"
+              + ", its news at http://localhost:"
+              + news.port()
+              + "/rss and /atom, the broker's drop copy at localhost:"
               + fixPort
               + "; end it with Ctrl+C.");
       while (!end.await(1, TimeUnit.SECONDS)) {

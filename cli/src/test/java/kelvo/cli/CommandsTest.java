@@ -7,6 +7,7 @@ import de.siegmar.fastcsv.reader.NamedCsvRecord;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.PrintStream;
+import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -61,6 +62,8 @@ class CommandsTest {
     sim.folder = folder;
     sim.speed = 0;
     sim.port = freePort();
+    sim.newsPort = 0;
+    sim.fixPort = freePort();
     Thread server =
         Thread.ofVirtual()
             .start(
@@ -69,6 +72,8 @@ class CommandsTest {
                     sim.call();
                   } catch (InterruptedException e) {
                     Thread.currentThread().interrupt();
+                  } catch (IOException e) {
+                    throw new UncheckedIOException(e);
                   }
                 });
     int code =

@@ -15,6 +15,7 @@ import javafx.application.Platform;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
 import kelvo.data.calendar.ExchangeCalendar;
+import kelvo.data.feed.FeedAddress;
 import kelvo.data.feed.FeedClient;
 import kelvo.data.feed.FeedReader;
 import kelvo.data.feed.FeedWriter;
@@ -104,7 +105,10 @@ class LiveWindowTest {
   private void open() {
     OpenedDay day =
         OpenedDay.live(
-            URI.create("ws://localhost:" + server.port()), "", folder, null, Progress.NONE);
+            new FeedAddress(URI.create("ws://localhost:" + server.port()), ""),
+            folder,
+            null,
+            Progress.NONE);
     workspace = new Workspace(day, DayTime.FIRST, Theme.NIGHT);
     window = new MainWindow(workspace, day.faults());
     stage.setScene(window.scene(1280, 800));

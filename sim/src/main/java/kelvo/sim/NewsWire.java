@@ -1,5 +1,6 @@
 package kelvo.sim;
 
+import com.rometools.rome.feed.synd.SyndCategory;
 import com.rometools.rome.feed.synd.SyndCategoryImpl;
 import com.rometools.rome.feed.synd.SyndContentImpl;
 import com.rometools.rome.feed.synd.SyndEntry;
@@ -12,15 +13,15 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
-import java.time.LocalTime;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.Date;
 import java.util.List;
 import java.util.SplittableRandom;
+import kelvo.news.Catalyst;
 import kelvo.time.DayTime;
 
-/** Writes the invented news wire as one RSS 2.0 file. */
+/** The invented news wire, in whatever kind of feed. */
 final class NewsWire {
   private static final List<String> QUIET =
       List.of(
@@ -30,62 +31,90 @@ final class NewsWire {
           "%s reports monthly deliveries in line with plan",
           "%s extends lease on northern yard",
           "%s publishes yearly safety report");
+  private static final String SOURCE = "Harbour Wire";
   private static final int OTHERS = 70;
 
   private NewsWire() {}
 
+  /** Writes the items of a date as one RSS 2.0 file. */
   static void write(Path folder, LocalDate date, List<InventedStock> stocks, long seed)
       throws IOException {
-    List<SyndEntry> entries = new ArrayList<>();
-    for (InventedStock stock : stocks) {
-      Story story = stock.story();
-      if (story != null && !story.news().isEmpty()) {
-        entries.add(
-            entry(
-                date,
-                LocalTime.parse(story.newsAt()),
-                story.news(),
-                story.company() + " told holders of its shares today: " + story.news() + ".",
-                story.symbol()));
-      }
-    }
-    SplittableRandom random = new SplittableRandom(seed + 5);
-    for (int i = 0; i < OTHERS; i++) {
-      InventedStock stock = stocks.get(20 + random.nextInt(stocks.size() - 20));
-      LocalDate day = random.nextInt(3) == 0 ? date.minusDays(1) : date;
-      LocalTime time = LocalTime.of(5 + random.nextInt(12), random.nextInt(60));
-      String headline = QUIET.get(random.nextInt(QUIET.size())).formatted(stock.name());
-      entries.add(
-          entry(day, time, headline, headline + ". No figures were given.", stock.symbol()));
-    }
-    entries.sort(Comparator.comparing(SyndEntry::getPublishedDate));
-    SyndFeed feed = new SyndFeedImpl();
-    feed.setFeedType("rss_2.0");
-    feed.setTitle("Harbour Wire");
-    feed.setDescription("Invented news of an invented market");
-    feed.setLink("urn:kelvo:demo");
-    feed.setEntries(entries);
     Files.createDirectories(folder);
     try {
       Files.writeString(
-          folder.resolve("harbour-wire-" + date + ".xml"), new SyndFeedOutput().outputString(feed));
+          folder.resolve("harbour-wire-" + date + ".xml"),
+          new SyndFeedOutput().outputString(feed("rss_2.0", items(stocks, seed), date)));
     } catch (FeedException e) {
       throw new IllegalStateException(e);
     }
   }
 
-  private static SyndEntry entry(
-      LocalDate day, LocalTime time, String headline, String body, String symbol) {
+  private static List<Catalyst> items(List<InventedStock> stocks, long seed) {
+    List<Catalyst> items = new ArrayList<>();
+    for (InventedStock stock : stocks) {
+      Story story = stock.story();
+      if (story != null && !story.news().isEmpty()) {
+        items.add(
+            new Catalyst(
+                DayTime.parse(story.newsAt()),
+                SOURCE,
+                story.news(),
+                story.company() + " told holders of its shares today: " + story.news() + ".",
+                List.of(story.symbol())));
+      }
+    }
+    SplittableRandom random = new SplittableRandom(seed + 5);
+    for (int i = 0; i < OTHERS; i++) {
+      InventedStock stock = stocks.get(20 + random.nextInt(stocks.size() - 20));
+      long day = random.nextInt(3) == 0 ? -24 * DayTime.HOUR : 0;
+      long time = DayTime.of(5 + random.nextInt(12), random.nextInt(60));
+      String headline = QUIET.get(random.nextInt(QUIET.size())).formatted(stock.name());
+      items.add(
+          new Catalyst(
+              day + time,
+              SOURCE,
+              headline,
+              headline + ". No figures were given.",
+              List.of(stock.symbol())));
+    }
+    items.sort(Comparator.comparingLong(Catalyst::at));
+    return items;
+  }
+
+  /** The items as a feed of a kind, such as rss_2.0 or atom_1.0. */
+  static SyndFeed feed(String kind, List<Catalyst> items, LocalDate date) {
+    SyndFeed feed = new SyndFeedImpl();
+    feed.setFeedType(kind);
+    feed.setTitle(SOURCE);
+    feed.setDescription("Invented news of an invented market");
+    feed.setLink("urn:kelvo:demo");
+    feed.setUri("urn:kelvo:demo");
+    feed.setEntries(items.stream().map(item -> entry(item, date)).toList());
+    return feed;
+  }
+
+  private static SyndEntry entry(Catalyst item, LocalDate date) {
     SyndEntry entry = new SyndEntryImpl();
-    entry.setTitle(headline);
-    entry.setPublishedDate(Date.from(day.atTime(time).atZone(DayTime.NEW_YORK).toInstant()));
+    entry.setTitle(item.headline());
+    entry.setUri("urn:kelvo:demo:" + date + ":" + item.at() + ":" + item.headline().hashCode());
+    entry.setPublishedDate(
+        Date.from(
+            date.atStartOfDay(DayTime.NEW_YORK)
+                .toLocalDateTime()
+                .plusNanos(item.at())
+                .atZone(DayTime.NEW_YORK)
+                .toInstant()));
     var content = new SyndContentImpl();
     content.setType("text/plain");
-    content.setValue(body);
+    content.setValue(item.body());
     entry.setDescription(content);
-    var category = new SyndCategoryImpl();
-    category.setName(symbol);
-    entry.setCategories(List.of(category));
+    entry.setCategories(item.symbols().stream().map(NewsWire::category).toList());
     return entry;
+  }
+
+  private static SyndCategory category(String symbol) {
+    SyndCategory category = new SyndCategoryImpl();
+    category.setName(symbol);
+    return category;
   }
 }

@@ -17,6 +17,7 @@ import java.util.SplittableRandom;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.TimeUnit;
 import kelvo.data.calendar.ExchangeCalendar;
+import kelvo.data.feed.FeedAddress;
 import kelvo.data.feed.FeedClient;
 import kelvo.data.feed.FeedReader;
 import kelvo.data.feed.FeedWriter;
@@ -127,7 +128,11 @@ class FeedTest {
 
   private static FeedClient client(FeedServer server, String token, Heard heard) {
     return new FeedClient(
-        URI.create("ws://localhost:" + server.port()), token, 0, QUICK, heard, System::nanoTime);
+        new FeedAddress(URI.create("ws://localhost:" + server.port()), token),
+        0,
+        QUICK,
+        heard,
+        System::nanoTime);
   }
 
   private static List<Hit> hits(Session of) {
@@ -202,7 +207,11 @@ class FeedTest {
     first.close();
     try (FeedClient client =
         new FeedClient(
-            URI.create("ws://localhost:" + port), "", 0, QUICK, heard, System::nanoTime)) {
+            new FeedAddress(URI.create("ws://localhost:" + port), ""),
+            0,
+            QUICK,
+            heard,
+            System::nanoTime)) {
       client.start();
       try (FeedServer later =
           new FeedServer(

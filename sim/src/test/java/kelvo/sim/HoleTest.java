@@ -13,6 +13,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.TimeUnit;
+import kelvo.data.feed.FeedAddress;
 import kelvo.data.feed.FeedClient;
 import kelvo.data.feed.FeedReader;
 import kelvo.data.feed.FeedSink;
@@ -141,8 +142,8 @@ class HoleTest {
     Frames frames = new Frames();
     try (FeedClient client =
         new FeedClient(
-            URI.create("ws://localhost:" + server.listening.get(20, TimeUnit.SECONDS)),
-            "",
+            new FeedAddress(
+                URI.create("ws://localhost:" + server.listening.get(20, TimeUnit.SECONDS)), ""),
             0,
             new FeedClient.Patience(
                 Duration.ofMillis(1), Duration.ofMillis(5), Duration.ofSeconds(20)),

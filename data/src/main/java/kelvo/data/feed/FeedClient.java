@@ -4,7 +4,6 @@ import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ObjectNode;
-import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.WebSocket;
 import java.time.Duration;
@@ -65,8 +64,7 @@ public final class FeedClient implements AutoCloseable {
   /** How many messages may wait to be read. */
   private static final int AHEAD = 256;
 
-  private final URI address;
-  private final String token;
+  private final FeedAddress address;
   private final Patience patience;
   private final Listener listener;
   private final LongSupplier nanos;
@@ -96,25 +94,18 @@ public final class FeedClient implements AutoCloseable {
   /**
    * A client that has not connected yet.
    *
-   * @param token what the server asks for; may be empty
    * @param last the number of the last frame that is there already; 0 for none
    * @param nanos a clock that only measures how much time goes by
    */
   public FeedClient(
-      URI address,
-      String token,
-      long last,
-      Patience patience,
-      Listener listener,
-      LongSupplier nanos) {
+      FeedAddress address, long last, Patience patience, Listener listener, LongSupplier nanos) {
     this.address = address;
-    this.token = token;
     this.last = last;
     this.patience = patience;
     this.listener = listener;
     this.nanos = nanos;
     wait = patience.first();
-    http = HttpClient.newHttpClient();
+    http = address.client();
   }
 
   /** Connects, and stays connected until it is closed. */
@@ -130,7 +121,7 @@ public final class FeedClient implements AutoCloseable {
    * @throws IllegalArgumentException when the server refuses, with its reason
    * @throws IllegalStateException when no feed answers in time
    */
-  public static LocalDate sessionServed(URI address, String token, Duration longest) {
+  public static LocalDate sessionServed(FeedAddress address, Duration longest) {
     CompletableFuture<LocalDate> found = new CompletableFuture<>();
     Listener asking =
         new Listener() {
@@ -152,8 +143,7 @@ public final class FeedClient implements AutoCloseable {
             found.completeExceptionally(new IllegalArgumentException(sentence));
           }
         };
-    try (FeedClient client =
-        new FeedClient(address, token, 0, Patience.USUAL, asking, System::nanoTime)) {
+    try (FeedClient client = new FeedClient(address, 0, Patience.USUAL, asking, System::nanoTime)) {
       client.start();
       return found.get(longest.toMillis(), TimeUnit.MILLISECONDS);
     } catch (ExecutionException e) {
@@ -161,7 +151,7 @@ public final class FeedClient implements AutoCloseable {
       throw new IllegalArgumentException(cause == null ? "no answer" : cause.getMessage(), e);
     } catch (TimeoutException e) {
       throw new IllegalStateException(
-          "no feed answers at " + address + "; start it, or check host and port", e);
+          "no feed answers at " + address.uri() + "; start it, or check host and port", e);
     } catch (InterruptedException e) {
       Thread.currentThread().interrupt();
       throw new IllegalStateException("interrupted", e);
@@ -178,11 +168,11 @@ public final class FeedClient implements AutoCloseable {
       return;
     }
     int mine = ++connection;
-    stand(Standing.CONNECTING, "connecting to " + address);
+    stand(Standing.CONNECTING, "connecting to " + address.uri());
     heardAt = nanos.getAsLong();
     http.newWebSocketBuilder()
         .connectTimeout(Duration.ofSeconds(10))
-        .buildAsync(address, new Frames(mine))
+        .buildAsync(address.uri(), new Frames(mine))
         .whenComplete(
             (opened, error) ->
                 run(
@@ -194,7 +184,7 @@ public final class FeedClient implements AutoCloseable {
                         socket = opened;
                         greet();
                       } else {
-                        lost(mine, "no feed at " + address + "; it is tried again");
+                        lost(mine, "no feed at " + address.uri() + "; it is tried again");
                       }
                     }));
   }
@@ -207,7 +197,7 @@ public final class FeedClient implements AutoCloseable {
 
   private void greet() {
     ObjectNode hello =
-        JSON.createObjectNode().put("hello", 1).put("token", token).put("from", last);
+        JSON.createObjectNode().put("hello", 1).put("token", address.token()).put("from", last);
     WebSocket open = socket;
     asking = true;
     if (open != null) {

@@ -1,6 +1,5 @@
 package kelvo.data.feed;
 
-import java.net.URI;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -64,7 +63,7 @@ public final class LiveFeed implements LiveSource, AutoCloseable {
    * @param fills those that the feed has told before
    */
   public LiveFeed(
-      URI address, String token, Session session, SessionRecorder recorder, List<Fill> fills) {
+      FeedAddress address, Session session, SessionRecorder recorder, List<Fill> fills) {
     date = session.hours().date();
     this.recorder = recorder;
     this.fills = new ArrayList<>(fills);
@@ -72,7 +71,6 @@ public final class LiveFeed implements LiveSource, AutoCloseable {
     client =
         new FeedClient(
             address,
-            token,
             recorder.lastFrame(),
             FeedClient.Patience.USUAL,
             new Connection(),

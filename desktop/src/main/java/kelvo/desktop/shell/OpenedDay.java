@@ -1,12 +1,12 @@
 package kelvo.desktop.shell;
 
 import java.net.InetSocketAddress;
-import java.net.URI;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.time.LocalDate;
 import java.util.List;
 import kelvo.data.calendar.ExchangeCalendar;
+import kelvo.data.feed.FeedAddress;
 import kelvo.data.feed.FeedClient;
 import kelvo.data.feed.LiveFeed;
 import kelvo.data.feed.SessionRecorder;
@@ -74,8 +74,8 @@ public record OpenedDay(
    * @throws IllegalStateException when no feed answers
    */
   public static OpenedDay live(
-      URI address, String token, Path folder, @Nullable Broker broker, Progress progress) {
-    LocalDate date = FeedClient.sessionServed(address, token, LONGEST_SILENCE);
+      FeedAddress address, Path folder, @Nullable Broker broker, Progress progress) {
+    LocalDate date = FeedClient.sessionServed(address, LONGEST_SILENCE);
     DataFolder data = new DataFolder(folder, new ExchangeCalendar());
     SessionRecorder recorder = new SessionRecorder(folder, date);
     Session session = data.session(date, part -> progress.done(part * READING));
@@ -86,7 +86,7 @@ public record OpenedDay(
     }
     Kept kept = Kept.in(folder, date, data.fills(date), Vocabulary.of(data.securities()));
     SessionRun run = SessionRun.begun(session, kept.program(), playing(progress));
-    LiveFeed feed = new LiveFeed(address, token, session, recorder, data.feedFills(date));
+    LiveFeed feed = new LiveFeed(address, session, recorder, data.feedFills(date));
     DropCopy dropCopy = broker == null ? null : new DropCopy(broker.address(), broker.name(), date);
     return new OpenedDay(
         session, kept.scans(), run, feed, dropCopy, kept.ledger(), kept.book(), data.faults());
