@@ -1,5 +1,9 @@
 package kelvo.time;
 
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
 import java.time.LocalTime;
 import java.time.ZoneId;
 import java.time.format.DateTimeParseException;
@@ -22,6 +26,8 @@ public final class DayTime {
 
   /** 20:00, the end of after-hours trading. */
   public static final long LAST = 20 * HOUR;
+
+  private static final long YEAR_SECONDS = 366L * 24 * 3600;
 
   private DayTime() {}
 
@@ -62,5 +68,16 @@ public final class DayTime {
 
   private static String digits(long n) {
     return n < 10 ? "0" + n : Long.toString(n);
+  }
+
+  /**
+   * The time of an instant as New York's clocks show it, from a session's midnight on: negative on
+   * an earlier day, and at most a year away either way.
+   */
+  public static long of(Instant instant, LocalDate session) {
+    LocalDateTime there = instant.atZone(NEW_YORK).toLocalDateTime();
+    Duration away = Duration.between(session.atStartOfDay(), there);
+    long seconds = Math.clamp(away.getSeconds(), -YEAR_SECONDS, YEAR_SECONDS);
+    return seconds * SECOND + away.getNano();
   }
 }

@@ -110,8 +110,9 @@ public final class EarlierSessions {
       for (int i = 0; i < then.size(); i++) {
         session.invent(i);
       }
-      MinutesOfSession minutes = new MinutesOfSession(session.trades, then.size());
-      bars.put(date, minutes.daily(date, calendar.hours(date)));
+      MinutesOfSession minutes =
+          new MinutesOfSession(session.trades, then.size(), calendar.hours(date));
+      bars.put(date, minutes.daily(date));
       SessionFolder folder = new SessionFolder(root, date, then);
       if (d >= dates.size() - size.printSessions()) {
         folder.write(session);

@@ -15,6 +15,7 @@ final class MinutesOfSession {
   private static final int MINUTES = (int) ((DayTime.LAST - DayTime.FIRST) / DayTime.MINUTE);
 
   private final int stocks;
+  private final SessionHours hours;
   private final long[] opens;
   private final long[] highs;
   private final long[] lows;
@@ -23,8 +24,9 @@ final class MinutesOfSession {
   private final int[] trades;
   private final long[] officialCloses;
 
-  MinutesOfSession(SessionEvents prints, int stocks) {
+  MinutesOfSession(SessionEvents prints, int stocks, SessionHours hours) {
     this.stocks = stocks;
+    this.hours = hours;
     int cells = stocks * MINUTES;
     opens = new long[cells];
     highs = new long[cells];
@@ -41,7 +43,7 @@ final class MinutesOfSession {
   private void take(SessionEvents prints, int i) {
     long at = prints.timesMs[i] * DayTime.MILLISECOND;
     int cell = prints.stocks[i] * MINUTES + (int) ((at - DayTime.FIRST) / DayTime.MINUTE);
-    int flags = TapeRules.flags(prints.thirds[i], true);
+    int flags = TapeRules.flags(prints.thirds[i], hours.regular(at));
     long price = prints.firsts[i];
     if ((flags & TapeRules.SETS_CLOSE) != 0) {
       officialCloses[prints.stocks[i]] = price;
@@ -84,7 +86,7 @@ final class MinutesOfSession {
   }
 
   /** The daily bars: prices of regular hours, volume of the whole day; null without a print. */
-  @Nullable DailyBar[] daily(LocalDate date, SessionHours hours) {
+  @Nullable DailyBar[] daily(LocalDate date) {
     @Nullable DailyBar[] bars = new DailyBar[stocks];
     int from = (int) ((SessionHours.OPEN - DayTime.FIRST) / DayTime.MINUTE);
     int to = (int) ((hours.close() - DayTime.FIRST) / DayTime.MINUTE);

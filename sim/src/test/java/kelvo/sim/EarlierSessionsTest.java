@@ -95,7 +95,7 @@ class EarlierSessionsTest {
     int gapper = session.numberOf("TIDARC").orElseThrow();
     int benchmark = session.numberOf("MARKTA").orElseThrow();
 
-    assertThat(value("relative volume", engine, gapper)).isGreaterThan(5);
+    assertThat(value("relative volume", engine, gapper)).isBetween(5.0, 500.0);
     assertThat(value("relative volume", engine, benchmark)).isCloseTo(1, within(0.9));
     assertThat(value("mentions change %", engine, gapper)).isGreaterThan(0);
     assertThat(data.faults()).isEmpty();

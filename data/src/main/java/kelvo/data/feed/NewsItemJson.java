@@ -1,10 +1,8 @@
 package kelvo.data.feed;
 
 import com.fasterxml.jackson.databind.JsonNode;
-import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.List;
 import kelvo.news.Catalyst;
@@ -25,10 +23,8 @@ final class NewsItemJson {
     }
     List<String> symbols = new ArrayList<>();
     item.path("symbols").forEach(symbol -> symbols.add(symbol.asText()));
-    LocalDateTime there =
-        Instant.ofEpochMilli(item.path("time").asLong()).atZone(DayTime.NEW_YORK).toLocalDateTime();
     return new Catalyst(
-        Duration.between(session.atStartOfDay(), there).toNanos(),
+        DayTime.of(Instant.ofEpochMilli(item.path("time").asLong()), session),
         item.path("source").asText(),
         item.path("headline").asText(),
         item.path("body").asText(),

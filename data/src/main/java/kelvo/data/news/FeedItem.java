@@ -1,9 +1,7 @@
 package kelvo.data.news;
 
-import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.time.ZonedDateTime;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
@@ -23,11 +21,6 @@ import org.jsoup.Jsoup;
 record FeedItem(Instant published, String source, String title, String body, List<String> terms) {
   /** The item as a catalyst of a session; bodies and titles become plain text. */
   Catalyst catalyst(LocalDate session, Set<String> known) {
-    ZonedDateTime at = published.atZone(DayTime.NEW_YORK);
-    long moment =
-        at.toLocalDate().equals(session)
-            ? at.toLocalTime().toNanoOfDay()
-            : Duration.between(session.atStartOfDay(DayTime.NEW_YORK), at).toNanos();
     Set<String> symbols = new LinkedHashSet<>();
     terms.stream().filter(known::contains).forEach(symbols::add);
     for (String word : title.split("[^A-Z0-9.]+")) {
@@ -36,6 +29,10 @@ record FeedItem(Instant published, String source, String title, String body, Lis
       }
     }
     return new Catalyst(
-        moment, source, Jsoup.parse(title).text(), Jsoup.parse(body).text(), List.copyOf(symbols));
+        DayTime.of(published, session),
+        source,
+        Jsoup.parse(title).text(),
+        Jsoup.parse(body).text(),
+        List.copyOf(symbols));
   }
 }
