@@ -1,8 +1,11 @@
 package kelvo.bench;
 
+import java.io.IOException;
+import java.nio.file.Path;
 import java.util.Collection;
 import java.util.List;
 import java.util.Locale;
+import org.openjdk.jmh.profile.GCProfiler;
 import org.openjdk.jmh.results.RunResult;
 import org.openjdk.jmh.runner.Runner;
 import org.openjdk.jmh.runner.RunnerException;
@@ -10,62 +13,145 @@ import org.openjdk.jmh.runner.options.OptionsBuilder;
 import org.openjdk.jmh.util.Statistics;
 
 /**
- * Runs the benchmarks in one go and prints them as ratios, since only ratios of one run mean
+ * Runs the measurements in one go and prints them as ratios, since only ratios of one run mean
  * anything.
  */
 public final class Ratios {
+  private static final List<String> SUBJECTS =
+      List.of("replay", "scans", "peers", "growth", "latency");
+
   private Ratios() {}
 
-  /** Takes a folder for the invented markets as an optional argument; they are written once. */
-  public static void main(String[] args) throws RunnerException {
-    OptionsBuilder options = new OptionsBuilder();
-    options.include(ReplayBenchmark.class.getSimpleName());
-    if (args.length > 0) {
-      options.jvmArgsAppend("-Dkelvo.bench.folder=" + args[0]);
+  /**
+   * Takes a folder for the invented markets, which are written once, and the subjects to measure:
+   * all of {@link #SUBJECTS} when none is named.
+   */
+  public static void main(String[] args) throws RunnerException, IOException, InterruptedException {
+    List<String> named = List.of(args).stream().filter(SUBJECTS::contains).toList();
+    List<String> subjects = named.isEmpty() ? SUBJECTS : named;
+    if (subjects.contains("replay")) {
+      replay(args.length > 0 && !SUBJECTS.contains(args[0]) ? args[0] : "");
     }
-    Collection<RunResult> results = new Runner(options.build()).run();
+    if (subjects.contains("scans")) {
+      scans();
+    }
+    if (subjects.contains("peers")) {
+      peers();
+    }
+    if (subjects.contains("growth")) {
+      Growth.print();
+    }
+    if (subjects.contains("latency")) {
+      latency();
+    }
+  }
+
+  private static void replay(String folder) throws RunnerException {
+    OptionsBuilder options = of(ReplayBenchmark.class);
+    if (!folder.isEmpty()) {
+      options.jvmArgsAppend("-Dkelvo.bench.folder=" + folder);
+    }
+    Collection<RunResult> all = new Runner(options.build()).run();
     for (String securities : List.of("3000", "11000")) {
-      print(securities, results);
+      List<RunResult> results = with(all, "securities", securities);
+      double bare = line("bare pass", results, "bare");
+      double scans = line("ten scans", results, "tenScans");
+      say("  rate with ten scans over bare, %s securities: %.2f", securities, bare / scans);
+      line("seek", results, "seek");
     }
   }
 
-  private static void print(String securities, Collection<RunResult> all) {
-    List<RunResult> results =
-        all.stream().filter(r -> r.getParams().getParam("securities").equals(securities)).toList();
-    Statistics bare = statistics(results, "bare");
-    Statistics scans = statistics(results, "tenScans");
-    Statistics seek = statistics(results, "seek");
-    System.out.printf(Locale.ROOT, "%s securities%n", securities);
-    System.out.printf(
-        Locale.ROOT,
-        "  bare pass: median %.0f ms (%.0f to %.0f)%n",
-        median(bare),
-        bare.getMin(),
-        bare.getMax());
-    System.out.printf(
-        Locale.ROOT,
-        "  ten scans: median %.0f ms (%.0f to %.0f), %.2f of the bare pass's rate (wanted: 0.30)%n",
-        median(scans),
-        scans.getMin(),
-        scans.getMax(),
-        median(bare) / median(scans));
-    System.out.printf(
-        Locale.ROOT,
-        "  seek: median %.0f ms, slowest %.0f ms (wanted: at most 300)%n",
-        median(seek),
-        seek.getMax());
+  private static void scans() throws RunnerException {
+    OptionsBuilder options = of(ScanBenchmark.class);
+    options.addProfiler(GCProfiler.class);
+    Collection<RunResult> all = new Runner(options.build()).run();
+    for (String bounds : List.of("DENSE", "TAILS")) {
+      List<RunResult> results = with(all, "bounds", bounds);
+      say("50 scans, 300 rules, 11,000 securities, bounds %s", bounds);
+      double bare = line("bare pass", results, "bare");
+      double without = line("no scans", results, "noScans");
+      double fifty = line("fifty scans", results, "fiftyScans");
+      double naive = line("naive loop", results, "naive");
+      say("  no scans over bare %.2f, fifty over bare %.2f", bare / without, bare / fifty);
+      say("  fifty over the naive loop %.1f", naive / fifty);
+      for (String pass : List.of("noScans", "fiftyScans")) {
+        say("  bytes a print, %s: %.2f", pass, bytes(results, pass) / ScanBenchmark.PRINTS);
+      }
+    }
   }
 
-  private static Statistics statistics(List<RunResult> results, String name) {
+  private static void peers() throws RunnerException {
+    OptionsBuilder options = of(ScanBenchmark.class);
+    options.include(PeerBenchmark.class.getSimpleName());
+    options.param("bounds", "DENSE");
+    Collection<RunResult> all = new Runner(options.build()).run();
+    List<RunResult> results = List.copyOf(all);
+    double own = line("fifty scans", results, "fiftyScans") / ScanBenchmark.PRINTS;
+    double filters =
+        line("event engine, one sum, 50 filters", results, "esperFilters")
+            / PeerBenchmark.FILTER_PRINTS;
+    double contexts =
+        line("event engine, 50 sums by symbol", results, "esperContexts")
+            / PeerBenchmark.CONTEXT_PRINTS;
+    say("  Kelvo's rate over theirs: %.1f and %.1f", filters / own, contexts / own);
+    double sweep = line("sweep of 50 scans", results, "sweep");
+    double duck = line("DuckDB, fill and 50 queries", results, "duckSnapshot");
+    say("  sweep over DuckDB: %.1f", duck / sweep);
+  }
+
+  /** In a process of its own, with the collector that a window uses. */
+  private static void latency() throws IOException, InterruptedException {
+    latency(500_000, 10);
+    latency(100_000, ScanBenchmark.SCANS);
+  }
+
+  private static void latency(int rate, int scans) throws IOException, InterruptedException {
+    say("latency at %,d prints a second with 300 MB/s of garbage, %d scans", rate, scans);
+    new ProcessBuilder(
+            Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+            "-Xmx3g",
+            "-XX:+UseZGC",
+            "-XX:+UseCompactObjectHeaders",
+            "-cp",
+            System.getProperty("java.class.path"),
+            Latency.class.getName(),
+            Integer.toString(rate),
+            Integer.toString(scans))
+        .inheritIO()
+        .start()
+        .waitFor();
+  }
+
+  private static OptionsBuilder of(Class<?> benchmark) {
+    OptionsBuilder options = new OptionsBuilder();
+    options.include(benchmark.getSimpleName());
+    return options;
+  }
+
+  private static List<RunResult> with(Collection<RunResult> all, String parameter, String value) {
+    return all.stream().filter(r -> r.getParams().getParam(parameter).equals(value)).toList();
+  }
+
+  /** Prints a benchmark's times and returns their median, ms. */
+  private static double line(String what, List<RunResult> results, String benchmark) {
+    Statistics times = result(results, benchmark).getPrimaryResult().getStatistics();
+    double median = times.getPercentile(50);
+    say("  %s: median %.1f ms (%.1f to %.1f)", what, median, times.getMin(), times.getMax());
+    return median;
+  }
+
+  private static double bytes(List<RunResult> results, String benchmark) {
+    return result(results, benchmark).getSecondaryResults().get("gc.alloc.rate.norm").getScore();
+  }
+
+  private static RunResult result(List<RunResult> results, String benchmark) {
     return results.stream()
-        .filter(r -> r.getPrimaryResult().getLabel().equals(name))
+        .filter(r -> r.getPrimaryResult().getLabel().equals(benchmark))
         .findFirst()
-        .orElseThrow()
-        .getPrimaryResult()
-        .getStatistics();
+        .orElseThrow();
   }
 
-  private static double median(Statistics statistics) {
-    return statistics.getPercentile(50);
+  private static void say(String format, Object... values) {
+    System.out.printf(Locale.ROOT, format + "%n", values);
   }
 }

@@ -1,6 +1,7 @@
 package kelvo.rule;
 
 import java.util.List;
+import java.util.function.Function;
 import kelvo.field.Field;
 import kelvo.market.Session;
 import kelvo.market.SymbolState;
@@ -22,13 +23,22 @@ public final class RuleCheck {
   private final String[] words;
   private final boolean not;
 
-  /** Prepares a rule. */
+  /** Prepares a rule that is asked alone. */
   public RuleCheck(Rule rule, Session session) {
+    this(rule, session, field -> field.bind(session));
+  }
+
+  /** Prepares one of many rules that are asked together. */
+  public RuleCheck(Rule rule, SharedReadings shared) {
+    this(rule, shared.session(), shared::of);
+  }
+
+  private RuleCheck(Rule rule, Session session, Function<Field.Number, Field.Reading> readings) {
     this.rule = rule;
     int phases = session.phases().all().size();
     reading =
         switch (rule.field()) {
-          case Field.Number number -> number.bind(session);
+          case Field.Number number -> readings.apply(number);
           case Field.Word word -> (state, now) -> isNamed(word.of(state, now));
         };
     boundReadings = new Field.Reading[phases];
@@ -41,12 +51,12 @@ public final class RuleCheck {
     List<Rule.Step> steps = rule.steps();
     for (Rule.Step step : steps) {
       int from = step.phase().isEmpty() ? 0 : session.phases().indexOf(step.phase()).orElse(0);
-      lay(step.bound(), from, session);
+      lay(step.bound(), from, readings);
     }
   }
 
-  private void lay(Bound bound, int fromPhase, Session session) {
-    Field.Reading other = bound instanceof Bound.Times times ? times.field().bind(session) : null;
+  private void lay(Bound bound, int fromPhase, Function<Field.Number, Field.Reading> readings) {
+    Field.Reading other = bound instanceof Bound.Times times ? readings.apply(times.field()) : null;
     for (int phase = fromPhase; phase < asks.length; phase++) {
       asks[phase] = true;
       boundReadings[phase] = other;
@@ -139,6 +149,21 @@ public final class RuleCheck {
     return other == null
         ? text
         : text + " = " + rule.field().unit().text(factors[phase] * other.at(state, now));
+  }
+
+  /**
+   * Whether the rule asks no more in a phase than that its own value is known and in an interval.
+   */
+  boolean isIntervalIn(int phase) {
+    return asks[phase] && boundReadings[phase] == null && !not && !rule.orUnknown();
+  }
+
+  double lowIn(int phase) {
+    return lows[phase];
+  }
+
+  double highIn(int phase) {
+    return highs[phase];
   }
 
   /** The rule that this checks. */

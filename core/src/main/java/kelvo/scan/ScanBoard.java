@@ -1,5 +1,6 @@
 package kelvo.scan;
 
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
@@ -8,6 +9,9 @@ import kelvo.field.Field;
 import kelvo.market.Session;
 import kelvo.market.SlidingSpan;
 import kelvo.market.SymbolState;
+import kelvo.rule.RuleCheck;
+import kelvo.rule.RuleTable;
+import kelvo.rule.SharedReadings;
 import kelvo.trigger.Trigger;
 
 /**
@@ -20,6 +24,12 @@ public final class ScanBoard {
   public static final int MOST = Long.SIZE;
 
   private final ScanCheck[] checks;
+  private final SharedReadings shared;
+
+  /** The rules of all scans, and where each scan's begin. */
+  private final RuleTable table;
+
+  private final int[] firstRule;
   private final byte[] blockers;
 
   /** The scans whose settled rules let a security through. */
@@ -38,6 +48,10 @@ public final class ScanBoard {
   private final long clocked;
   private final long passing;
   private final long timed;
+
+  /** The scans that time alone may open. */
+  private final long opening;
+
   private final long quoted;
   private long open;
 
@@ -51,7 +65,15 @@ public final class ScanBoard {
           "at most " + MOST + " scans run at once, found " + scans.size());
     }
     int securities = session.securities().size();
-    checks = scans.stream().map(scan -> new ScanCheck(scan, session)).toArray(ScanCheck[]::new);
+    shared = new SharedReadings(session);
+    checks = scans.stream().map(scan -> new ScanCheck(scan, shared)).toArray(ScanCheck[]::new);
+    List<RuleCheck> rules = new ArrayList<>();
+    firstRule = new int[checks.length + 1];
+    for (int k = 0; k < checks.length; k++) {
+      rules.addAll(checks[k].live());
+      firstRule[k + 1] = rules.size();
+    }
+    table = new RuleTable(rules, shared);
     eligible = new long[securities];
     inside = new long[securities];
     awaiting = new long[securities];
@@ -72,6 +94,7 @@ public final class ScanBoard {
     passing = lastMinute | lastFiveMinutes | clocked;
     timed = dependingOn(Field.Pace.MINUTES) & edges;
     quoted = dependingOn(Field.Pace.QUOTES) & edges;
+    opening = openingWithTime() | timed;
   }
 
   /** The scans that must know at any time who is inside. */
@@ -79,6 +102,14 @@ public final class ScanBoard {
     long mask = listening(Trigger.ENTERS) | listening(Trigger.LEAVES);
     for (Map.Entry<Trigger, Long> entry : byTrigger.entrySet()) {
       mask |= entry.getKey().rank() > 0 ? entry.getValue() : 0;
+    }
+    return mask;
+  }
+
+  private long openingWithTime() {
+    long mask = 0;
+    for (int k = 0; k < checks.length; k++) {
+      mask |= checks[k].mayOpenWithTime() ? 1L << k : 0;
     }
     return mask;
   }
@@ -179,16 +210,18 @@ public final class ScanBoard {
     long before = inside[id];
     long after = before & ~todo;
     long waits = awaiting[id] & ~todo;
+    shared.ask();
+    table.layFor(phase);
     while (todo != 0) {
       int k = Long.numberOfTrailingZeros(todo);
       todo &= todo - 1;
       if (holds(k, state, now, phase)) {
         after |= 1L << k;
         waits |= 1L << k;
-      } else {
+      } else if ((opening >>> k & 1) != 0) {
         int blocker = blockers[id * checks.length + k] - 1;
         waits |= checks[k].mayPassWithTime(blocker) ? 1L << k : 0;
-        awake[id] &= state.newsItems() == 0 && checks[k].isTimed(blocker) ? ~(1L << k) : -1L;
+        awake[id] &= checks[k].isTimed(blocker) && state.newsItems() == 0 ? ~(1L << k) : -1L;
       }
     }
     inside[id] = after;
@@ -222,6 +255,8 @@ public final class ScanBoard {
   public long fitting(SymbolState state, long scans, long now, int phase) {
     long todo = scans & open & eligible[state.id()];
     long fitting = 0;
+    shared.ask();
+    table.layFor(phase);
     while (todo != 0) {
       int k = Long.numberOfTrailingZeros(todo);
       todo &= todo - 1;
@@ -232,14 +267,30 @@ public final class ScanBoard {
 
   private boolean holds(int scan, SymbolState state, long now, int phase) {
     int place = state.id() * checks.length + scan;
-    ScanCheck check = checks[scan];
     int blocker = blockers[place] - 1;
-    if (blocker >= 0 && check.fails(blocker, state, now, phase)) {
+    if (blocker >= 0 && fails(scan, blocker, state, now, phase)) {
       return false;
     }
-    int failing = check.firstFailing(state, now, phase);
+    int failing = firstFailing(scan, state, now, phase);
     blockers[place] = (byte) (failing + 1);
     return failing < 0;
+  }
+
+  private boolean fails(int scan, int blocker, SymbolState state, long now, int phase) {
+    int rule = firstRule[scan] + blocker;
+    return rule < firstRule[scan + 1]
+        ? !table.passes(rule, state, now)
+        : checks[scan].groupFails(blocker, state, now, phase);
+  }
+
+  /** The place of the first rule or group of a scan that fails; -1 when all hold. */
+  private int firstFailing(int scan, SymbolState state, long now, int phase) {
+    for (int rule = firstRule[scan]; rule < firstRule[scan + 1]; rule++) {
+      if (!table.passes(rule, state, now)) {
+        return rule - firstRule[scan];
+      }
+    }
+    return checks[scan].failingGroup(state, now, phase);
   }
 
   /** Whether a security was inside a scan after the last update. */

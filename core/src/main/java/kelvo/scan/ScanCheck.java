@@ -2,6 +2,7 @@ package kelvo.scan;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Function;
 import kelvo.field.Field;
 import kelvo.field.Unit;
 import kelvo.market.Session;
@@ -9,6 +10,7 @@ import kelvo.market.SymbolState;
 import kelvo.rule.Bound;
 import kelvo.rule.Rule;
 import kelvo.rule.RuleCheck;
+import kelvo.rule.SharedReadings;
 
 /**
  * A scan made ready for one session. Rules whose answer cannot change during the session are
@@ -23,8 +25,17 @@ public final class ScanCheck {
   private final boolean[] passing;
   private final boolean[] timed;
 
-  /** Prepares a scan. */
+  /** Prepares a scan that is asked alone. */
   public ScanCheck(Scan scan, Session session) {
+    this(scan, session, rule -> new RuleCheck(rule, session));
+  }
+
+  /** Prepares one of many scans that are asked together. */
+  ScanCheck(Scan scan, SharedReadings shared) {
+    this(scan, shared.session(), rule -> new RuleCheck(rule, shared));
+  }
+
+  private ScanCheck(Scan scan, Session session, Function<Rule, RuleCheck> checks) {
     this.scan = scan;
     int count = session.securities().size();
     eligible = new boolean[count];
@@ -37,14 +48,14 @@ public final class ScanCheck {
           eligible[i] &= answers[i];
         }
       } else {
-        asked.add(new RuleCheck(rule, session));
+        asked.add(checks.apply(rule));
       }
     }
     live = asked.toArray(new RuleCheck[0]);
     anyOf = new RuleCheck[scan.anyOf().size()][];
     anySettled = new boolean[anyOf.length][];
     for (int g = 0; g < anyOf.length; g++) {
-      prepareGroup(g, scan.anyOf().get(g), session);
+      prepareGroup(g, scan.anyOf().get(g), session, checks);
     }
     passing = new boolean[live.length + anyOf.length];
     timed = new boolean[live.length];
@@ -57,7 +68,8 @@ public final class ScanCheck {
     }
   }
 
-  private void prepareGroup(int group, List<Rule> rules, Session session) {
+  private void prepareGroup(
+      int group, List<Rule> rules, Session session, Function<Rule, RuleCheck> checks) {
     boolean[] settledHold = new boolean[eligible.length];
     List<RuleCheck> asked = new ArrayList<>();
     for (Rule rule : rules) {
@@ -67,7 +79,7 @@ public final class ScanCheck {
           settledHold[i] |= answers[i];
         }
       } else {
-        asked.add(new RuleCheck(rule, session));
+        asked.add(checks.apply(rule));
       }
     }
     anyOf[group] = asked.toArray(new RuleCheck[0]);
@@ -120,20 +132,27 @@ public final class ScanCheck {
 
   /** Whether every rule holds, those that cannot change included. */
   public boolean holds(SymbolState state, long now, int phase) {
-    return eligible[state.id()] && firstFailing(state, now, phase) < 0;
+    if (!eligible[state.id()]) {
+      return false;
+    }
+    for (RuleCheck check : live) {
+      if (!check.passes(state, now, phase)) {
+        return false;
+      }
+    }
+    return failingGroup(state, now, phase) < 0;
+  }
+
+  /** The rules that can change, outside groups. */
+  List<RuleCheck> live() {
+    return List.of(live);
   }
 
   /**
-   * The place of the first failing rule among those that can change; -1 when all hold.
-   *
-   * @see #fails
+   * The place of the first group of which no rule holds, counted on from the rules that can change;
+   * -1 when there is none.
    */
-  int firstFailing(SymbolState state, long now, int phase) {
-    for (int i = 0; i < live.length; i++) {
-      if (!live[i].passes(state, now, phase)) {
-        return i;
-      }
-    }
+  int failingGroup(SymbolState state, long now, int phase) {
     for (int g = 0; g < anyOf.length; g++) {
       if (!groupHolds(g, state, now, phase)) {
         return live.length + g;
@@ -142,29 +161,35 @@ public final class ScanCheck {
     return -1;
   }
 
-  /** Whether the rule at a place given by {@link #firstFailing} fails now. */
-  boolean fails(int place, SymbolState state, long now, int phase) {
-    return place < live.length
-        ? !live[place].passes(state, now, phase)
-        : !groupHolds(place - live.length, state, now, phase);
+  /** Whether no rule holds of the group at a place given by {@link #failingGroup}. */
+  boolean groupFails(int place, SymbolState state, long now, int phase) {
+    return !groupHolds(place - live.length, state, now, phase);
   }
 
-  /** Whether the rule at a place given by {@link #firstFailing} may hold later without an event. */
+  /** Whether the rule or group at a place may hold later without an event. */
   boolean mayPassWithTime(int place) {
     return place >= 0 && passing[place];
+  }
+
+  /** Whether any rule or group may hold later without an event. */
+  boolean mayOpenWithTime() {
+    for (boolean one : passing) {
+      if (one) {
+        return true;
+      }
+    }
+    return false;
   }
 
   /** A value that time can only lower never reaches a bound from below by itself. */
   private static boolean mayPassWithTime(Rule rule) {
     boolean more = rule.steps().stream().allMatch(step -> asksForMore(rule, step.bound()));
-    if (rule.field().pace() == Field.Pace.FALLING && more) {
-      return false;
-    }
     return paces(rule).stream()
         .anyMatch(
             p ->
                 switch (p) {
-                  case LAST_MINUTE, LAST_FIVE_MINUTES, FALLING, CLOCK -> true;
+                  case LAST_MINUTE, LAST_FIVE_MINUTES, FALLING -> !more;
+                  case CLOCK -> true;
                   case FIXED, EVENTS, QUOTES, MINUTES -> false;
                 });
   }
@@ -179,9 +204,7 @@ public final class ScanCheck {
         };
   }
 
-  /**
-   * Whether the rule at a place given by {@link #firstFailing} depends on the minutes since news.
-   */
+  /** Whether the rule at a place depends on the minutes since news. */
   boolean isTimed(int place) {
     return place >= 0 && place < live.length && timed[place];
   }

@@ -1,0 +1,160 @@
+package kelvo.bench;
+
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.util.List;
+import java.util.concurrent.TimeUnit;
+import kelvo.engine.MarketEngine;
+import kelvo.engine.Program;
+import kelvo.field.Field;
+import kelvo.field.FieldCatalogue;
+import kelvo.market.Session;
+import kelvo.rule.Bound;
+import kelvo.rule.Rule;
+import kelvo.scan.Scan;
+import kelvo.scan.ScanCheck;
+import kelvo.time.DayTime;
+import org.duckdb.DuckDBAppender;
+import org.duckdb.DuckDBConnection;
+import org.openjdk.jmh.annotations.Benchmark;
+import org.openjdk.jmh.annotations.BenchmarkMode;
+import org.openjdk.jmh.annotations.Fork;
+import org.openjdk.jmh.annotations.Level;
+import org.openjdk.jmh.annotations.Measurement;
+import org.openjdk.jmh.annotations.Mode;
+import org.openjdk.jmh.annotations.OutputTimeUnit;
+import org.openjdk.jmh.annotations.Scope;
+import org.openjdk.jmh.annotations.Setup;
+import org.openjdk.jmh.annotations.State;
+import org.openjdk.jmh.annotations.TearDown;
+import org.openjdk.jmh.annotations.Warmup;
+
+/** Other engines at a part of the same work. */
+@State(Scope.Benchmark)
+@BenchmarkMode(Mode.SingleShotTime)
+@OutputTimeUnit(TimeUnit.MILLISECONDS)
+@Fork(
+    value = 1,
+    jvmArgs = {"-Xmx3g", "-XX:+UseParallelGC", "-XX:+UseCompactObjectHeaders"})
+@Warmup(iterations = 3)
+@Measurement(iterations = 5)
+public class PeerBenchmark {
+  static final int FILTER_PRINTS = 150_000;
+  static final int CONTEXT_PRINTS = 30_000;
+
+  private Session session;
+  private List<Scan> scans;
+  private MarketEngine halfway;
+  private ScanCheck[] checks;
+  private List<Field.Number> fields;
+  private Field.Reading[] readings;
+  private DuckDBConnection duck;
+  private EsperPeer filters;
+  private EsperPeer contexts;
+
+  /** Makes the market, plays half of it and opens the peers. */
+  @Setup
+  public void make() throws SQLException {
+    session = BenchMarket.ofRegularHours(ScanBenchmark.SECURITIES, ScanBenchmark.PRINTS);
+    scans =
+        BenchScans.of(session, BenchScans.Bounds.DENSE, ScanBenchmark.SCANS, ScanBenchmark.RULES);
+    halfway = new MarketEngine(session, new Program(List.of(), List.of()), hit -> {});
+    halfway.runTo(DayTime.of(12, 30));
+    checks = scans.stream().map(scan -> new ScanCheck(scan, session)).toArray(ScanCheck[]::new);
+    fields =
+        scans.stream()
+            .flatMap(scan -> scan.rules().stream())
+            .map(rule -> FieldCatalogue.number(rule.field().words()))
+            .distinct()
+            .toList();
+    readings = fields.stream().map(f -> f.bind(session)).toArray(Field.Reading[]::new);
+    Connection connection = DriverManager.getConnection("jdbc:duckdb:");
+    duck = connection.unwrap(DuckDBConnection.class);
+  }
+
+  /** Opens that engine anew, so that its sums begin at zero. */
+  @Setup(Level.Invocation)
+  public void open() {
+    filters = new EsperPeer(false);
+    contexts = new EsperPeer(true);
+  }
+
+  /** Ends it. */
+  @TearDown(Level.Invocation)
+  public void shut() {
+    filters.close();
+    contexts.close();
+  }
+
+  /** One sum by symbol and 50 filters on it; five fields, no edges. */
+  @Benchmark
+  public long esperFilters() {
+    return filters.run(session, FILTER_PRINTS);
+  }
+
+  /** 50 statements with sums of their own by symbol. */
+  @Benchmark
+  public long esperContexts() {
+    return contexts.run(session, CONTEXT_PRINTS);
+  }
+
+  /** All 50 scans over all securities at one moment. */
+  @Benchmark
+  public int sweep() {
+    int fitting = 0;
+    int phase = halfway.phase();
+    for (ScanCheck check : checks) {
+      for (int i = 0; i < ScanBenchmark.SECURITIES; i++) {
+        fitting += check.holds(halfway.state(i), halfway.clock(), phase) ? 1 : 0;
+      }
+    }
+    return fitting;
+  }
+
+  /** The same from a database: the table is filled anew, then 50 queries. */
+  @Benchmark
+  public int duckSnapshot() throws SQLException {
+    try (Statement statement = duck.createStatement()) {
+      StringBuilder columns = new StringBuilder();
+      for (int f = 0; f < fields.size(); f++) {
+        columns.append(f == 0 ? "" : ", ").append('f').append(f).append(" double");
+      }
+      statement.execute("create or replace table now (" + columns + ")");
+      fill();
+      int fitting = 0;
+      for (Scan scan : scans) {
+        try (ResultSet found = statement.executeQuery(query(scan))) {
+          found.next();
+          fitting += found.getInt(1);
+        }
+      }
+      return fitting;
+    }
+  }
+
+  private void fill() throws SQLException {
+    try (DuckDBAppender appender = duck.createAppender(DuckDBConnection.DEFAULT_SCHEMA, "now")) {
+      for (int i = 0; i < ScanBenchmark.SECURITIES; i++) {
+        appender.beginRow();
+        for (Field.Reading reading : readings) {
+          appender.append(reading.at(halfway.state(i), halfway.clock()));
+        }
+        appender.endRow();
+      }
+    }
+  }
+
+  private String query(Scan scan) {
+    StringBuilder text = new StringBuilder("select count(*) from now where true");
+    for (Rule rule : scan.rules()) {
+      int field = fields.indexOf(FieldCatalogue.number(rule.field().words()));
+      Bound.Amount bound = (Bound.Amount) rule.steps().getFirst().bound();
+      text.append(" and f").append(field).append(" >= ").append(bound.value());
+      text.append(" and not isnan(f").append(field).append(')');
+    }
+    return text.toString();
+  }
+}

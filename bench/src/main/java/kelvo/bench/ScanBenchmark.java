@@ -1,0 +1,91 @@
+package kelvo.bench;
+
+import java.util.List;
+import java.util.concurrent.TimeUnit;
+import kelvo.engine.MarketEngine;
+import kelvo.engine.Program;
+import kelvo.market.Session;
+import kelvo.scan.Scan;
+import kelvo.time.DayTime;
+import org.openjdk.jmh.annotations.Benchmark;
+import org.openjdk.jmh.annotations.BenchmarkMode;
+import org.openjdk.jmh.annotations.Fork;
+import org.openjdk.jmh.annotations.Level;
+import org.openjdk.jmh.annotations.Measurement;
+import org.openjdk.jmh.annotations.Mode;
+import org.openjdk.jmh.annotations.OutputTimeUnit;
+import org.openjdk.jmh.annotations.Param;
+import org.openjdk.jmh.annotations.Scope;
+import org.openjdk.jmh.annotations.Setup;
+import org.openjdk.jmh.annotations.State;
+import org.openjdk.jmh.annotations.Warmup;
+
+/** 300 rules in 50 scans over a market of 11,000, beside a bare pass and a naive loop. */
+@State(Scope.Benchmark)
+@BenchmarkMode(Mode.SingleShotTime)
+@OutputTimeUnit(TimeUnit.MILLISECONDS)
+@Fork(
+    value = 1,
+    jvmArgs = {"-Xmx3g", "-XX:+UseParallelGC", "-XX:+UseCompactObjectHeaders"})
+@Warmup(iterations = 3)
+@Measurement(iterations = 5)
+public class ScanBenchmark {
+  static final int SECURITIES = 11_000;
+  static final int PRINTS = 2_000_000;
+  static final int SCANS = 50;
+  static final int RULES = 6;
+
+  /** Where the scans' bounds lie. */
+  @Param({"DENSE", "TAILS"})
+  public String bounds;
+
+  private Session session;
+  private List<Scan> scans;
+  private BarePass barePass;
+  private MarketEngine engine;
+  private MarketEngine without;
+  private NaiveLoop naive;
+  private int hits;
+
+  /** Makes the market and its scans. */
+  @Setup
+  public void make() {
+    session = BenchMarket.ofRegularHours(SECURITIES, PRINTS);
+    scans = BenchScans.of(session, BenchScans.Bounds.valueOf(bounds), SCANS, RULES);
+  }
+
+  /** Makes what a session needs before its first event. */
+  @Setup(Level.Invocation)
+  public void prepare() {
+    barePass = new BarePass(SECURITIES);
+    engine = new MarketEngine(session, new Program(scans, List.of()), hit -> hits++);
+    without = new MarketEngine(session, new Program(List.of(), List.of()), hit -> hits++);
+    naive = new NaiveLoop(session, scans);
+  }
+
+  /** 14 fields and nothing else. */
+  @Benchmark
+  public long bare() {
+    return barePass.run(session);
+  }
+
+  /** The whole state and the clock, no scan. */
+  @Benchmark
+  public int noScans() {
+    without.runTo(DayTime.LAST);
+    return hits;
+  }
+
+  /** All scans with their edges; each hit keeps every field. */
+  @Benchmark
+  public int fiftyScans() {
+    engine.runTo(DayTime.LAST);
+    return hits;
+  }
+
+  /** The same rules asked in the plainest way; entries are counted, nothing is kept of them. */
+  @Benchmark
+  public long naive() {
+    return naive.run();
+  }
+}

@@ -1,0 +1,66 @@
+package kelvo.rule;
+
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.Map;
+import kelvo.field.Field;
+import kelvo.market.Session;
+import kelvo.market.SymbolState;
+
+/**
+ * The values that many rules of one session share: each field is read once an asking, however many
+ * rules look at it, and all lie side by side in memory. Owned by one thread.
+ */
+public final class SharedReadings {
+  private final Session session;
+  private final Map<String, Integer> places = new HashMap<>();
+  private Field.Reading[] readings = {};
+  private double[] values = {};
+  private int[] readIn = {};
+  private int asking = 1;
+
+  /** No fields yet. */
+  public SharedReadings(Session session) {
+    this.session = session;
+  }
+
+  /** The session. */
+  public Session session() {
+    return session;
+  }
+
+  /** The place of a field among the values. */
+  int placeOf(Field.Number field) {
+    Integer known = places.get(field.words());
+    if (known != null) {
+      return known;
+    }
+    int place = places.size();
+    places.put(field.words(), place);
+    readings = Arrays.copyOf(readings, place + 1);
+    values = Arrays.copyOf(values, place + 1);
+    readIn = Arrays.copyOf(readIn, place + 1);
+    readings[place] = field.bind(session);
+    return place;
+  }
+
+  /** A field's reading that reads it once an asking. */
+  Field.Reading of(Field.Number field) {
+    int place = placeOf(field);
+    return (state, now) -> value(place, state, now);
+  }
+
+  /** Begins to ask about a security at a moment: nothing that was read before counts any more. */
+  public void ask() {
+    asking++;
+  }
+
+  /** The value of the field at a place. */
+  double value(int place, SymbolState state, long now) {
+    if (readIn[place] != asking) {
+      values[place] = readings[place].at(state, now);
+      readIn[place] = asking;
+    }
+    return values[place];
+  }
+}
