@@ -31,7 +31,7 @@ import org.openjdk.jmh.annotations.Warmup;
 @Measurement(iterations = 5)
 public class ScanBenchmark {
   static final int SECURITIES = 11_000;
-  static final int PRINTS = 2_000_000;
+  static final int PRINTS = 1_000_000;
   static final int SCANS = 50;
   static final int RULES = 6;
 

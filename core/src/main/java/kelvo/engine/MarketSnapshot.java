@@ -10,6 +10,7 @@ import kelvo.market.SecurityFacts;
 import kelvo.market.TradingState;
 import kelvo.market.Weather;
 import kelvo.news.Catalyst;
+import kelvo.news.HeadlineWords;
 import kelvo.scan.Hit;
 import kelvo.scan.Matches;
 import kelvo.scan.WhyEmpty;
@@ -31,6 +32,7 @@ import org.jspecify.annotations.Nullable;
  * @param haltsBegun when halts began, those that are over included
  * @param weather the market as a whole
  * @param cards the symbols followed, in the order asked for
+ * @param news the items so far
  * @param focus the symbol in focus; null for none
  */
 public record MarketSnapshot(
@@ -46,7 +48,34 @@ public record MarketSnapshot(
     List<Long> haltsBegun,
     Weather weather,
     List<Card> cards,
+    News news,
     @Nullable Focus focus) {
+  /**
+   * The news so far.
+   *
+   * @param rows those that the filter shows, newest first
+   * @param all how many there are without the filter
+   * @param words what stands in many headlines
+   */
+  public record News(List<NewsRow> rows, int all, List<HeadlineWords.Count> words) {}
+
+  /**
+   * An item and one of the securities that it names.
+   *
+   * @param number the item's place among the session's
+   * @param subject whether it is about the security
+   * @param changeSince per cent since the price when it came; NaN when unknown
+   * @param volumeFiveMinutes shares of the last five minutes
+   */
+  public record NewsRow(
+      int number,
+      int security,
+      String symbol,
+      Catalyst item,
+      boolean subject,
+      double changeSince,
+      double volumeFiveMinutes) {}
+
   /**
    * A dot of the gap field.
    *

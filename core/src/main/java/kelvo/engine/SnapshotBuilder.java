@@ -68,12 +68,14 @@ final class SnapshotBuilder {
   private final List<Field.Reading> factReadings;
   private final Field.Reading gap;
   private final Field.Reading turnover;
+  private final NewsList newsList;
   private final Map<Integer, MinuteBars> minuteBars = new HashMap<>();
   private long lastMoment = -1;
   private @Nullable Matches matches;
 
   SnapshotBuilder(Session session) {
     this.session = session;
+    newsList = new NewsList(session);
     usualMovers = Weather.usualMovers(session);
     checks = new Checks(session);
     factFields = FACTS.stream().map(FieldCatalogue::number).toList();
@@ -102,6 +104,7 @@ final class SnapshotBuilder {
         haltsBegun(engine.events()),
         Weather.of(session, engine::state, now, usualMovers),
         cards(engine, request.followed(), now),
+        newsList.at(engine, request.news()),
         focus(engine, request.focus(), hits, now));
   }
 

@@ -1,6 +1,7 @@
 package kelvo.engine;
 
 import java.util.List;
+import kelvo.scan.CatalystFilter;
 import kelvo.scan.Scan;
 
 /**
@@ -9,8 +10,14 @@ import kelvo.scan.Scan;
  * @param scan whose matches to list
  * @param focus the symbol in focus; empty for none
  * @param followed symbols with cards
+ * @param news which items to list
  */
-public record SnapshotRequest(Scan scan, String focus, List<String> followed) {
+public record SnapshotRequest(Scan scan, String focus, List<String> followed, CatalystFilter news) {
+  /** With all news. */
+  public SnapshotRequest(Scan scan, String focus, List<String> followed) {
+    this(scan, focus, followed, CatalystFilter.ALL);
+  }
+
   public SnapshotRequest {
     followed = List.copyOf(followed);
   }

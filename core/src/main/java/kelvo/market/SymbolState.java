@@ -397,6 +397,23 @@ public final class SymbolState {
     return quoteGivesPrice() ? (bid() + ask()) / 2 : seldom.previousClose;
   }
 
+  /**
+   * The newest eligible print at or before a moment, else the previous close; looks back print by
+   * print.
+   */
+  public long priceAt(long moment) {
+    EventTape from = market.tape();
+    for (int i = lastEvent; i != EventTape.NONE; i = from.earlierOfSymbol(i)) {
+      if (from.time(i) <= moment && from.isTrade(i) && !cancels(i)) {
+        boolean regular = market.hours().regular(from.time(i));
+        if ((TapeRules.flags(from.conditions(i), regular) & TapeRules.LAST) != 0) {
+          return correctedPrice(i);
+        }
+      }
+    }
+    return seldom.previousClose;
+  }
+
   /** Which rule gave the price. */
   public PriceSource priceSource() {
     if (lastPrice != Price.NONE) {

@@ -219,7 +219,6 @@ final class CategoryWords {
         3 co develop
         2 works with
         2 licens*
-        2 partner*
         """);
     list(
         NewsCategory.APPROVAL,

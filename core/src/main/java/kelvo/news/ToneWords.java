@@ -86,7 +86,8 @@ final class ToneWords {
           2 buyout
           1 bid from
           1 teams
-          1 partner*
+          1 partnership
+          1 partners with
           1 joins
           1 agree*
           1 consortium

@@ -14,6 +14,7 @@ import kelvo.desktop.shell.Workspace;
 import kelvo.desktop.theme.Theme;
 import kelvo.engine.MarketSnapshot;
 import kelvo.market.SecurityFacts;
+import kelvo.news.NewsCategory;
 import kelvo.review.DayReview;
 import kelvo.time.DayTime;
 import kelvo.watch.Choice;
@@ -137,6 +138,30 @@ class WholeDayTest {
               && review.until() == DayTime.of(16, 30)
               && review.trades().size() == 4;
         });
+  }
+
+  @Test
+  void newsIsFilteredAsTheFilterIsTyped(FxRobot robot) {
+    ready();
+    robot.type(KeyCode.DIGIT4);
+    until(() -> opened.workspace.stage().get() == StageKind.CATALYSTS);
+    int all = shown().news().all();
+    robot.type(KeyCode.F).write("category contract, subject");
+    until(() -> !shown().news().rows().isEmpty() && shown().news().rows().size() < all);
+
+    assertThat(shown().news().rows())
+        .allMatch(row -> row.subject() && row.item().reading().category() == NewsCategory.CONTRACT)
+        .allMatch(row -> row.item().at() <= shown().moment());
+    robot.write(", loudness");
+    robot.type(KeyCode.ENTER).type(KeyCode.J);
+    until(
+        () ->
+            shown().focus() != null
+                && shown()
+                    .focus()
+                    .facts()
+                    .symbol()
+                    .equals(shown().news().rows().getFirst().symbol()));
   }
 
   @Test

@@ -24,8 +24,9 @@ import kelvo.news.Catalyst;
 import kelvo.time.DayTime;
 
 /**
- * Reads news from RSS 2.0, Atom and JSON Feed files. An item belongs to the symbols in its category
- * terms and to those whose symbol stands in its headline. Bodies become plain text.
+ * Reads news from RSS 2.0, Atom and JSON Feed files, each item once even if several files have it.
+ * An item belongs to the symbols in its category terms and to those whose symbol stands in its
+ * headline. Bodies become plain text.
  */
 public final class NewsFiles {
   private NewsFiles() {}
@@ -48,8 +49,10 @@ public final class NewsFiles {
       faults.add(new Fault("news", 0, "", "a readable folder", String.valueOf(e.getMessage())));
     }
     items.removeIf(i -> i.at() < -daysBefore * 24 * DayTime.HOUR || i.at() > DayTime.LAST);
-    items.sort(Comparator.comparingLong(Catalyst::at));
-    return items;
+    return items.stream()
+        .distinct()
+        .sorted(Comparator.comparingLong(Catalyst::at))
+        .collect(Collectors.toCollection(ArrayList::new));
   }
 
   private static List<FeedItem> items(Path file, Faults faults) {

@@ -4,7 +4,9 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.VBox;
 import kelvo.engine.MarketSnapshot;
+import kelvo.field.Unit;
 import kelvo.news.Catalyst;
+import kelvo.news.NewsReading;
 import org.jspecify.annotations.Nullable;
 
 /** The items that name the symbol, newest first, as plain text. */
@@ -33,11 +35,26 @@ final class NewsPart extends ScrollPane {
       head.getStyleClass().addAll("strong", "tone-catalyst");
       head.setWrapText(true);
       boolean subject = item.isAbout(focus.facts().symbol(), focus.facts().security().name());
+      NewsReading reading = item.reading();
+      String decided =
+          reading.deciding().isEmpty()
+              ? ""
+              : "; by its words: " + String.join(", ", reading.deciding());
+      Label read =
+          new Label(
+              reading.category().words()
+                  + ", tone "
+                  + Unit.NUMBER.text(reading.tone())
+                  + ", weight "
+                  + reading.weight().words()
+                  + decided);
+      read.getStyleClass().addAll("small", "faded");
+      read.setWrapText(true);
       Label body =
           new Label(
               item.source() + ", " + (subject ? "about it" : "mentions it") + ". " + item.body());
       body.setWrapText(true);
-      items.getChildren().addAll(head, body);
+      items.getChildren().addAll(head, read, body);
     }
   }
 }

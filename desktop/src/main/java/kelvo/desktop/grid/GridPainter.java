@@ -17,6 +17,9 @@ import kelvo.desktop.theme.Tone;
 final class GridPainter<R> {
   static final double HEADER_HEIGHT = 34;
 
+  /** Width of a character of running text, pixels. */
+  private static final double USUAL_CHARACTER = 5.9;
+
   private static final double PAD = 6;
   private static final long FADE_NANOS = 600_000_000L;
   private static final double TINT = 0.28;
@@ -186,7 +189,16 @@ final class GridPainter<R> {
       GraphicsContext g, String text, double x, GridColumn<?> column, double y) {
     g.setTextAlign(column.right() ? TextAlignment.RIGHT : TextAlignment.LEFT);
     g.fillText(
-        text, column.right() ? x + column.width() - PAD : x + PAD + 2, y, column.width() - PAD);
+        column.right() ? text : shortened(text, column.width()),
+        column.right() ? x + column.width() - PAD : x + PAD + 2,
+        y,
+        column.width() - PAD);
+  }
+
+  /** Words that would have to be squeezed to be read are cut short. */
+  private static String shortened(String words, double width) {
+    int most = (int) (width / USUAL_CHARACTER);
+    return words.length() <= most ? words : words.substring(0, most - 1).stripTrailing() + "…";
   }
 
   private static void empty(GraphicsContext g, Theme theme, String text, double width) {

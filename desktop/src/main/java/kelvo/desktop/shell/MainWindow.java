@@ -16,6 +16,7 @@ import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.VBox;
 import kelvo.data.folder.Fault;
+import kelvo.desktop.catalysts.CatalystsStage;
 import kelvo.desktop.focus.FocusSide;
 import kelvo.desktop.live.AlertPopup;
 import kelvo.desktop.live.LiveStage;
@@ -32,6 +33,7 @@ public final class MainWindow extends BorderPane {
   private final Workspace workspace;
   private final MorningStage morning;
   private final LiveStage live;
+  private final CatalystsStage catalysts;
   private final ReviewStage review;
   private final FocusSide focus;
   private final TopBar top;
@@ -44,6 +46,7 @@ public final class MainWindow extends BorderPane {
     this.workspace = workspace;
     morning = new MorningStage(workspace);
     live = new LiveStage(workspace);
+    catalysts = new CatalystsStage(workspace);
     review = new ReviewStage(workspace);
     focus = new FocusSide(workspace);
     top = new TopBar(workspace);
@@ -116,6 +119,7 @@ public final class MainWindow extends BorderPane {
     return switch (kind) {
       case MORNING -> morning;
       case LIVE -> live;
+      case CATALYSTS -> catalysts;
       case REVIEW -> review;
     };
   }
@@ -193,6 +197,7 @@ public final class MainWindow extends BorderPane {
     return switch (workspace.stage().get()) {
       case MORNING -> morning.key(event);
       case LIVE -> live.key(event);
+      case CATALYSTS -> catalysts.key(event);
       case REVIEW -> false;
     };
   }

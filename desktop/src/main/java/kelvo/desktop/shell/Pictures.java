@@ -38,6 +38,7 @@ final class Pictures {
     for (Theme theme : Theme.values()) {
       shots.add(new Shot("morning", StageKind.MORNING, "08:58:00", "ORBTOW", theme));
       shots.add(new Shot("live", StageKind.LIVE, "10:44:30", "DENBOT", theme));
+      shots.add(new Shot("catalysts", StageKind.CATALYSTS, "09:40:00", "TIDARC", theme));
       shots.add(new Shot("review", StageKind.REVIEW, "16:30:00", "KELPOR", theme));
       shots.add(new Shot("symbol", StageKind.LIVE, "10:25:00", "TIDARC", theme));
     }

@@ -4,6 +4,7 @@ package kelvo.desktop.shell;
 public enum StageKind {
   MORNING("Morning", 2),
   LIVE("Live", 3),
+  CATALYSTS("Catalysts", 4),
   REVIEW("Review", 5);
 
   private final String title;

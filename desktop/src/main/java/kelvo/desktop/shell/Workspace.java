@@ -32,6 +32,7 @@ import kelvo.market.Price;
 import kelvo.market.Session;
 import kelvo.review.DayReview;
 import kelvo.review.ReviewSettings;
+import kelvo.scan.CatalystFilter;
 import kelvo.scan.Hit;
 import kelvo.scan.Scan;
 import kelvo.scan.Side;
@@ -73,6 +74,8 @@ public final class Workspace implements AutoCloseable {
   private final ObjectProperty<StageKind> stage = new SimpleObjectProperty<>(StageKind.MORNING);
   private final ObjectProperty<Theme> theme;
   private final ObjectProperty<Scan> shownScan;
+  private final ObjectProperty<CatalystFilter> newsFilter =
+      new SimpleObjectProperty<>(CatalystFilter.ALL);
   private final StringProperty focus = new SimpleStringProperty("");
   private final StringProperty action = new SimpleStringProperty("");
   private final DoubleProperty speed = new SimpleDoubleProperty(0);
@@ -94,6 +97,7 @@ public final class Workspace implements AutoCloseable {
     player = player(day, moment);
     stage.addListener((o, was, is) -> refreshReview());
     shownScan.addListener((o, was, is) -> player.show(request()));
+    newsFilter.addListener((o, was, is) -> player.show(request()));
   }
 
   private Player player(OpenedDay day, long moment) {
@@ -129,7 +133,7 @@ public final class Workspace implements AutoCloseable {
 
   private SnapshotRequest request() {
     List<String> followed = book.get().theTen(now()).stream().map(Decision::symbol).toList();
-    return new SnapshotRequest(shownScan.get(), focus.get(), followed);
+    return new SnapshotRequest(shownScan.get(), focus.get(), followed, newsFilter.get());
   }
 
   /** Takes a snapshot on the player's thread; the window sees the newest one only. */
@@ -251,6 +255,11 @@ public final class Workspace implements AutoCloseable {
   /** The scan whose matches are listed. */
   public ObjectProperty<Scan> shownScan() {
     return shownScan;
+  }
+
+  /** Which news is listed. */
+  public ObjectProperty<CatalystFilter> newsFilter() {
+    return newsFilter;
   }
 
   /** The symbol in focus; empty for none. Change it with {@link #focusOn}. */

@@ -1,0 +1,80 @@
+package kelvo.engine;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalInt;
+import kelvo.field.Field;
+import kelvo.field.FieldCatalogue;
+import kelvo.market.Price;
+import kelvo.market.Session;
+import kelvo.market.SymbolState;
+import kelvo.news.Catalyst;
+import kelvo.news.HeadlineWords;
+import kelvo.scan.CatalystFilter;
+
+/** Lists the news of a session with what the market made of it. Used on the engine's thread. */
+final class NewsList {
+  private static final int MOST_ROWS = 500;
+  private static final int MOST_WORDS = 8;
+
+  private final Session session;
+  private final Field.Reading lastMinutes;
+
+  /** By item and security: the price when it came. */
+  private final Map<Long, Long> pricesThen = new HashMap<>();
+
+  private CatalystFilter.Check filter;
+  private List<HeadlineWords.Count> words = List.of();
+  private int counted;
+
+  NewsList(Session session) {
+    this.session = session;
+    lastMinutes = FieldCatalogue.number("volume 5m").bind(session);
+    filter = CatalystFilter.ALL.in(session);
+  }
+
+  MarketSnapshot.News at(MarketEngine engine, CatalystFilter wanted) {
+    if (!filter.filter().equals(wanted)) {
+      filter = wanted.in(session);
+    }
+    long now = engine.clock();
+    List<Catalyst> published =
+        session.catalysts().stream().filter(item -> item.at() <= now).toList();
+    List<MarketSnapshot.NewsRow> rows = new ArrayList<>();
+    int all = 0;
+    for (int i = published.size() - 1; i >= 0; i--) {
+      for (String symbol : published.get(i).symbols()) {
+        OptionalInt number = session.numberOf(symbol);
+        if (number.isPresent()) {
+          all++;
+          SymbolState state = engine.state(number.getAsInt());
+          if (rows.size() < MOST_ROWS && filter.shows(published.get(i), state, now)) {
+            rows.add(row(i, published.get(i), state, now));
+          }
+        }
+      }
+    }
+    if (published.size() != counted) {
+      counted = published.size();
+      words = HeadlineWords.of(published, MOST_WORDS);
+    }
+    return new MarketSnapshot.News(rows, all, words);
+  }
+
+  private MarketSnapshot.NewsRow row(int number, Catalyst item, SymbolState state, long now) {
+    long then =
+        pricesThen.computeIfAbsent(
+            (long) number << Integer.SIZE | state.id(), key -> state.priceAt(item.at()));
+    var security = session.security(state.id()).security();
+    return new MarketSnapshot.NewsRow(
+        number,
+        state.id(),
+        security.symbol(),
+        item,
+        item.isAbout(security.symbol(), security.name()),
+        then == Price.NONE ? Double.NaN : 100.0 * (state.price() - then) / then,
+        lastMinutes.at(state, now));
+  }
+}

@@ -1,0 +1,32 @@
+package kelvo.news;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+
+class HeadlineWordsTest {
+  private static List<Catalyst> headlines(String... texts) {
+    return Stream.of(texts).map(t -> new Catalyst(0, "Wire", t, "", List.of())).toList();
+  }
+
+  @Test
+  void countsHeadlinesAndNotRepeatsWithinOne() {
+    assertThat(
+            HeadlineWords.of(
+                headlines(
+                    "Tidal power, tidal profits",
+                    "Tidal order for Maren",
+                    "More tidal power",
+                    "Power cut in Elben"),
+                5))
+        .containsExactly(new HeadlineWords.Count("power", 3), new HeadlineWords.Count("tidal", 3));
+  }
+
+  @Test
+  void shortAndEmptyWordsAreNothing() {
+    assertThat(HeadlineWords.of(headlines("This is at sea", "This is at sea", "This is at sea"), 5))
+        .isEmpty();
+  }
+}

@@ -1,0 +1,151 @@
+package kelvo.desktop.catalysts;
+
+import java.util.List;
+import java.util.stream.Collectors;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.VBox;
+import kelvo.desktop.grid.Grid;
+import kelvo.desktop.grid.GridColumn;
+import kelvo.desktop.shell.Workspace;
+import kelvo.desktop.theme.Numbers;
+import kelvo.desktop.theme.Tone;
+import kelvo.engine.MarketSnapshot;
+import kelvo.field.Unit;
+import kelvo.rule.Vocabulary;
+import kelvo.scan.CatalystFilter;
+import kelvo.time.DayTime;
+
+/** The Catalysts stage: the news so far, filtered by what it is and by the market's answer. */
+public final class CatalystsStage extends BorderPane {
+  private final Workspace workspace;
+  private final TextField filter = new TextField();
+  private final Label standing = new Label();
+  private final Label words = new Label();
+  private final Grid<MarketSnapshot.NewsRow> items =
+      new Grid<>("News", row -> row.symbol() + row.number());
+  private final Vocabulary vocabulary;
+
+  /** The stage of a window. */
+  public CatalystsStage(Workspace workspace) {
+    this.workspace = workspace;
+    vocabulary =
+        Vocabulary.of(workspace.session().securities().stream().map(f -> f.security()).toList());
+    filter.setId("news-filter");
+    filter.setPromptText("subject, tone above 0.3, volume 5m at least 20K");
+    filter.setAccessibleText("Filter of the news");
+    filter.textProperty().addListener((o, was, is) -> apply(is));
+    filter.setOnAction(e -> items.requestFocus());
+    standing.getStyleClass().addAll("small", "faded");
+    standing.setWrapText(true);
+    words.getStyleClass().addAll("small");
+    words.setWrapText(true);
+    VBox top = new VBox(4, filter, standing, words);
+    top.getStyleClass().addAll("card", "part");
+    setTop(top);
+    setCenter(items);
+    items.columns(columns());
+    items.onSelect(row -> workspace.focusOn(row.symbol()));
+    items.theme(workspace.theme().get());
+    workspace.theme().addListener((o, was, is) -> items.theme(is));
+    workspace.snapshot().addListener((o, was, is) -> show(is));
+  }
+
+  private static List<GridColumn<MarketSnapshot.NewsRow>> columns() {
+    return List.of(
+        GridColumn.words(
+            "Time", "When it was published, New York; a dot for an earlier day", 46, r -> time(r)),
+        GridColumn.<MarketSnapshot.NewsRow>words(
+                "Symbol",
+                "In the accent's colour when it is about the company, faded when it is only named",
+                64,
+                r -> r.symbol())
+            .toned(r -> r.subject() ? Tone.ACCENT : Tone.FADED),
+        GridColumn.<MarketSnapshot.NewsRow>numbers(
+                "Since %",
+                "Change of the price since it was published",
+                56,
+                r -> Numbers.percent(r.changeSince()))
+            .toned(r -> Tone.ofChange(r.changeSince())),
+        GridColumn.words("Headline", "As published", 226, r -> r.item().headline()),
+        GridColumn.words(
+            "About", "The category, by its words", 84, r -> r.item().reading().category().words()),
+        GridColumn.<MarketSnapshot.NewsRow>numbers(
+                "Tone",
+                "From -1, bad for the price, to 1, by its words",
+                42,
+                r -> Unit.NUMBER.text(r.item().reading().tone()))
+            .toned(r -> Tone.ofChange(r.item().reading().tone())),
+        GridColumn.words(
+            "Weight",
+            "How much such an item can move a price",
+            56,
+            r -> r.item().reading().weight().words()),
+        GridColumn.numbers(
+            "Volume 5m",
+            "Shares of the last five minutes",
+            60,
+            r -> Unit.SHARES.text(r.volumeFiveMinutes())));
+  }
+
+  private static String time(MarketSnapshot.NewsRow row) {
+    long at = row.item().at();
+    return at >= 0
+        ? DayTime.minutes(at)
+        : "·" + DayTime.minutes(Math.floorMod(at, 24 * DayTime.HOUR));
+  }
+
+  /** Applies the filter as it is typed; while it is no filter, the last one that was one stays. */
+  private void apply(String text) {
+    try {
+      workspace.newsFilter().set(CatalystFilter.parse(text, vocabulary));
+      filter.getStyleClass().remove("wrong");
+    } catch (IllegalArgumentException e) {
+      if (!filter.getStyleClass().contains("wrong")) {
+        filter.getStyleClass().add("wrong");
+      }
+      standing.setText(e.getMessage());
+    }
+  }
+
+  private void show(MarketSnapshot shown) {
+    if (shown == null) {
+      return;
+    }
+    items.emptyText(
+        shown.news().all() == 0
+            ? "No news so far. It is read from the folder's news/*.xml and *.json files and from the feed."
+            : "No item fits the filter; " + shown.news().all() + " are there without it.");
+    items.rows(shown.news().rows());
+    if (!filter.getStyleClass().contains("wrong")) {
+      standing.setText(
+          shown.news().rows().size()
+              + " of "
+              + shown.news().all()
+              + " items. Filter by category, tone, weight, source, subject, or any rule about the stock now.");
+    }
+    words.setText(
+        shown.news().words().isEmpty()
+            ? ""
+            : "In many headlines: "
+                + shown.news().words().stream()
+                    .map(w -> w.word() + " (" + w.headlines() + ")")
+                    .collect(Collectors.joining(", ")));
+  }
+
+  /** Takes a key of this stage; returns whether it was one. */
+  public boolean key(KeyEvent event) {
+    if (event.getCode() == KeyCode.J || event.getCode() == KeyCode.SPACE) {
+      items.move(1);
+      return true;
+    }
+    if (event.getCode() == KeyCode.F) {
+      filter.requestFocus();
+      return true;
+    }
+    return false;
+  }
+}
