@@ -1,6 +1,8 @@
 package kelvo.desktop.focus;
 
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import javafx.geometry.Orientation;
 import javafx.scene.Node;
 import javafx.scene.control.SplitPane;
@@ -11,6 +13,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import kelvo.desktop.chart.DailyPriceChart;
 import kelvo.desktop.chart.IntradayChart;
+import kelvo.desktop.shell.StageKind;
 import kelvo.desktop.shell.Workspace;
 import kelvo.engine.MarketSnapshot;
 import kelvo.trade.Fill;
@@ -28,6 +31,8 @@ public final class FocusSide extends BorderPane {
   private final PrintsPart prints = new PrintsPart();
   private final NewsPart news = new NewsPart();
   private final PlanPart plan;
+  private final BorderPane lower = new BorderPane();
+  private final Map<Node, ToggleButton> buttons = new HashMap<>();
 
   /** The focus side of a window. */
   public FocusSide(Workspace workspace) {
@@ -41,11 +46,12 @@ public final class FocusSide extends BorderPane {
     workspace.snapshot().addListener((o, was, is) -> show());
     workspace.book().addListener((o, was, is) -> show());
     workspace.theme().addListener((o, was, is) -> theme());
+    workspace.stage().addListener((o, was, is) -> stage(was, is));
     theme();
   }
 
   private Node lower() {
-    BorderPane lower = new BorderPane(facts);
+    lower.setCenter(facts);
     lower.getStyleClass().add("card");
     HBox tabs = new HBox(4);
     tabs.getStyleClass().add("part");
@@ -55,16 +61,27 @@ public final class FocusSide extends BorderPane {
       button.getStyleClass().setAll("toggle-button", "small-button");
       button.setToggleGroup(group);
       button.setSelected(part == facts);
-      button.setOnAction(
-          e -> {
-            button.setSelected(true);
-            lower.setCenter(part);
-          });
+      button.setOnAction(e -> choose(part));
+      buttons.put(part, button);
       tabs.getChildren().add(button);
     }
     lower.setTop(new VBox(tabs));
     lower.setMinHeight(120);
     return lower;
+  }
+
+  private void choose(Node part) {
+    buttons.forEach((of, button) -> button.setSelected(of == part));
+    lower.setCenter(part);
+  }
+
+  /** The text of news belongs beside the list of news. */
+  private void stage(StageKind from, StageKind to) {
+    if (to == StageKind.CATALYSTS) {
+      choose(news);
+    } else if (from == StageKind.CATALYSTS && lower.getCenter() == news) {
+      choose(facts);
+    }
   }
 
   private void theme() {

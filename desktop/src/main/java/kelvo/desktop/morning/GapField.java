@@ -27,6 +27,8 @@ import org.jspecify.annotations.Nullable;
  * their sector's name.
  */
 final class GapField extends Region {
+  private static final double NAME_WIDTH = 44;
+  private static final double THEME_CHARACTER = 6.6;
   private static final double WIDEST = 40;
   private static final double LEAST_DOLLARS = 1_000;
   private static final double MOST_DOLLARS = 100_000_000;
@@ -95,11 +97,12 @@ final class GapField extends Region {
     g.setFill(theme.colour(Tone.CARD));
     g.fillRect(0, 0, getWidth(), getHeight());
     scales(g, theme);
-    themes(g, theme);
+    LabelPlaces labels = new LabelPlaces();
+    themes(g, theme, labels);
     for (MarketSnapshot.Gap gap : gaps) {
       dot(g, theme, gap);
     }
-    names(g, theme);
+    names(g, theme, labels);
   }
 
   private void scales(GraphicsContext g, Theme theme) {
@@ -123,10 +126,9 @@ final class GapField extends Region {
     }
   }
 
-  private void themes(GraphicsContext g, Theme theme) {
+  private void themes(GraphicsContext g, Theme theme, LabelPlaces labels) {
     Map<String, MarketSnapshot.Gap> bySymbol = new HashMap<>();
     gaps.forEach(gap -> bySymbol.put(gap.symbol(), gap));
-    List<double[]> taken = new ArrayList<>();
     List<Themes.Mover> movers =
         gaps.stream()
             .filter(gap -> !gap.thin())
@@ -137,7 +139,7 @@ final class GapField extends Region {
     for (Themes.Theme found : Themes.of(movers)) {
       List<MarketSnapshot.Gap> members = new ArrayList<>();
       found.members().forEach(m -> members.add(bySymbol.get(m.symbol())));
-      hull(g, theme, found, members, taken);
+      hull(g, theme, found, members, labels);
     }
   }
 
@@ -146,7 +148,7 @@ final class GapField extends Region {
       Theme theme,
       Themes.Theme found,
       List<MarketSnapshot.Gap> members,
-      List<double[]> taken) {
+      LabelPlaces labels) {
     List<double[]> points =
         members.stream().map(m -> new double[] {x(m), y(m.dollarVolume())}).toList();
     List<double[]> hull = ConvexHull.of(points);
@@ -166,12 +168,10 @@ final class GapField extends Region {
     g.setFont(Theme.strongFont(11));
     g.setTextAlign(TextAlignment.CENTER);
     double x = Math.clamp(middle, 60, getWidth() - 60);
-    double y = Math.max(8, top - 16);
-    for (double[] place : taken) {
-      y = Math.abs(place[0] - x) < 90 && Math.abs(place[1] - y) < 13 ? place[1] - 13 : y;
-    }
-    taken.add(new double[] {x, y});
-    g.fillText(found.sector(), x, y);
+    double width = found.sector().length() * THEME_CHARACTER;
+    labels
+        .takeNear(x - width / 2, width, Math.max(8, top - 16), 8, getHeight() - FOOT)
+        .ifPresent(y -> g.fillText(found.sector(), x, y));
   }
 
   private void dot(GraphicsContext g, Theme theme, MarketSnapshot.Gap gap) {
@@ -195,12 +195,11 @@ final class GapField extends Region {
   }
 
   /** Names the dots with the most dollars, where no other name stands. */
-  private void names(GraphicsContext g, Theme theme) {
+  private void names(GraphicsContext g, Theme theme, LabelPlaces labels) {
     g.setFont(Theme.font(10));
     g.setFill(theme.colour(Tone.INK));
     g.setTextAlign(TextAlignment.LEFT);
     g.setTextBaseline(VPos.CENTER);
-    List<double[]> taken = new ArrayList<>();
     gaps.stream()
         .filter(
             gap ->
@@ -213,10 +212,7 @@ final class GapField extends Region {
             gap -> {
               double x = x(gap) + radius(gap) + 3;
               double y = y(gap.dollarVolume());
-              boolean free =
-                  taken.stream().noneMatch(t -> Math.abs(t[0] - x) < 46 && Math.abs(t[1] - y) < 11);
-              if (free && x < getWidth() - 40) {
-                taken.add(new double[] {x, y});
+              if (x < getWidth() - NAME_WIDTH && labels.take(x, NAME_WIDTH, y)) {
                 g.fillText(gap.symbol(), x, y);
               }
             });
