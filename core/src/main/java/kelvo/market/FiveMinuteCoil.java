@@ -56,38 +56,36 @@ public final class FiveMinuteCoil {
     private double state = Double.NaN;
     private int same;
 
-    /** Takes the events that the state holds and these bars do not. */
+    /**
+     * Takes the events that the state holds and these bars do not; all anew, as they stand
+     * corrected now, when one of them corrects an earlier one.
+     */
     void follow(SymbolState symbol) {
-      EventTape tape = session.tape();
-      if (reached > symbol.lastEvent()) {
+      if (reached > symbol.lastEvent() || corrected(symbol)) {
         begin();
       }
-      for (int event = after(tape, symbol);
-          event != EventTape.NONE && event <= symbol.lastEvent();
-          event = after(tape, symbol)) {
-        if (tape.kind(event) == EventKind.CORRECTION && reached != EventTape.NONE) {
-          begin();
-          skipCorrections(symbol);
-          return;
+      for (int event = next(symbol, reached);
+          event != EventTape.NONE;
+          event = next(symbol, event)) {
+        take(symbol, event);
+      }
+    }
+
+    private boolean corrected(SymbolState symbol) {
+      for (int event = reached; event != EventTape.NONE; event = next(symbol, event)) {
+        if (event != reached && session.tape().kind(event) == EventKind.CORRECTION) {
+          return true;
         }
-        take(symbol, event);
       }
+      return false;
     }
 
-    private int after(EventTape tape, SymbolState symbol) {
-      return reached == EventTape.NONE
-          ? tape.firstOfSymbol(symbol.id())
-          : tape.laterOfSymbol(reached);
-    }
-
-    /** Takes all events anew, as they stand corrected now. */
-    private void skipCorrections(SymbolState symbol) {
+    /** The event after one, as far as the state has come. */
+    private int next(SymbolState symbol, int event) {
       EventTape tape = session.tape();
-      for (int event = after(tape, symbol);
-          event != EventTape.NONE && event <= symbol.lastEvent();
-          event = after(tape, symbol)) {
-        take(symbol, event);
-      }
+      int next =
+          event == EventTape.NONE ? tape.firstOfSymbol(symbol.id()) : tape.laterOfSymbol(event);
+      return next > symbol.lastEvent() ? EventTape.NONE : next;
     }
 
     private void begin() {

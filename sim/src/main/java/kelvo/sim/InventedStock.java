@@ -49,26 +49,8 @@ record InventedStock(
       List<Story.Mark> priceThen,
       List<Story.Mark> activityThen,
       @Nullable Story storyThen) {
-    return new InventedStock(
-        symbol,
-        name,
-        mic,
-        kind,
-        sector,
-        sharesOutstanding,
-        floatShares,
-        floatAsOf,
-        shortable,
-        benchmark,
-        closeBefore,
-        1,
-        dailyVolatility,
-        averageVolume,
-        priceThen,
-        activityThen,
-        storyThen == null ? printShares : storyThen.printShares(),
-        storyThen,
-        closeThen);
+    int shares = storyThen == null ? printShares : storyThen.printShares();
+    return with(closeBefore, 1, priceThen, activityThen, shares, storyThen, closeThen);
   }
 
   /** The same stock with a leap of its price within two minutes, and many prints around it. */
@@ -84,6 +66,17 @@ record InventedStock(
     prints.add(new Story.Mark(at, LEAP_PRINTS));
     prints.add(new Story.Mark(at + 30 * DayTime.MINUTE, LEAP_PRINTS / 6));
     prints.add(new Story.Mark(DayTime.of(16, 0), 0.1));
+    return with(previousClose, splitRatio, prices, prints, printShares, story, close);
+  }
+
+  private InventedStock with(
+      double otherClose,
+      double otherRatio,
+      List<Story.Mark> otherPrice,
+      List<Story.Mark> otherActivity,
+      int otherShares,
+      @Nullable Story otherStory,
+      double endsAt) {
     return new InventedStock(
         symbol,
         name,
@@ -95,15 +88,15 @@ record InventedStock(
         floatAsOf,
         shortable,
         benchmark,
-        previousClose,
-        splitRatio,
+        otherClose,
+        otherRatio,
         dailyVolatility,
         averageVolume,
-        prices,
-        prints,
-        printShares,
-        story,
-        close);
+        otherPrice,
+        otherActivity,
+        otherShares,
+        otherStory,
+        endsAt);
   }
 
   /** Previous close at the session's prices. */
