@@ -22,10 +22,11 @@ final class NewsList {
   private final Session session;
   private final Field.Reading lastMinutes;
 
-  /** By item and security: the price when it came. */
+  /** By item and security: the price when it came, as it stood corrected by the last moment. */
   private final Map<Long, Long> pricesThen = new HashMap<>();
 
   private CatalystFilter.Check filter;
+  private long lastMoment = -1;
   private List<HeadlineWords.Count> words = List.of();
   private int counted;
 
@@ -40,6 +41,10 @@ final class NewsList {
       filter = wanted.in(session);
     }
     long now = engine.clock();
+    if (now < lastMoment) {
+      pricesThen.clear();
+    }
+    lastMoment = now;
     List<Catalyst> published =
         session.catalysts().stream().filter(item -> item.at() <= now).toList();
     List<MarketSnapshot.NewsRow> rows = new ArrayList<>();
