@@ -151,19 +151,19 @@ public final class RuleCheck {
         : text + " = " + rule.field().unit().text(factors[phase] * other.at(state, now));
   }
 
-  /**
-   * Whether the rule asks no more in a phase than that its own value is known and in an interval.
-   */
+  /** Whether the rule asks anything in a phase. */
+  boolean asksIn(int phase) {
+    return asks[phase];
+  }
+
+  /** Whether the rule asks for an interval of its own field's values in a phase. */
   boolean isIntervalIn(int phase) {
-    return asks[phase] && boundReadings[phase] == null && !not && !rule.orUnknown();
+    return asks[phase] && boundReadings[phase] == null;
   }
 
-  double lowIn(int phase) {
-    return lows[phase];
-  }
-
-  double highIn(int phase) {
-    return highs[phase];
+  /** The interval in a phase for which {@link #isIntervalIn}, as that of a scan's bit. */
+  BoundCells.Interval intervalIn(int phase, long scan) {
+    return new BoundCells.Interval(scan, lows[phase], highs[phase], not, rule.orUnknown());
   }
 
   /** The rule that this checks. */

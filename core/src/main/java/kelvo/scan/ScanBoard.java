@@ -16,8 +16,7 @@ import kelvo.trigger.Trigger;
 
 /**
  * Which securities are inside which scans, kept up to date event by event. Scans are bits of a
- * long. For each security and scan the board remembers the rule that failed last and asks it first:
- * most securities fail the same rule for a long time. Owned by one thread.
+ * long. Owned by one thread.
  */
 public final class ScanBoard {
   /** The most scans that can run at once. */
@@ -26,11 +25,11 @@ public final class ScanBoard {
   private final ScanCheck[] checks;
   private final SharedReadings shared;
 
-  /** The rules of all scans, and where each scan's begin. */
+  /** The rules of all scans that can change, outside groups. */
   private final RuleTable table;
 
-  private final int[] firstRule;
-  private final byte[] blockers;
+  /** The scans with groups. */
+  private final long grouped;
 
   /** The scans whose settled rules let a security through. */
   private final long[] eligible;
@@ -49,14 +48,14 @@ public final class ScanBoard {
   private final long passing;
   private final long timed;
 
-  /** The scans that time alone may open. */
-  private final long opening;
-
   private final long quoted;
   private long open;
 
   /** The scans that are open and watched for edges. */
   private long asking;
+
+  /** The scans that were last found shut by a group that time alone may open. */
+  private long groupsMayOpen;
 
   /** A board before the first event. */
   public ScanBoard(List<Scan> scans, Session session) {
@@ -67,17 +66,19 @@ public final class ScanBoard {
     int securities = session.securities().size();
     shared = new SharedReadings(session);
     checks = scans.stream().map(scan -> new ScanCheck(scan, shared)).toArray(ScanCheck[]::new);
-    List<RuleCheck> rules = new ArrayList<>();
-    firstRule = new int[checks.length + 1];
+    List<RuleTable.Entry> rules = new ArrayList<>();
+    long withGroups = 0;
     for (int k = 0; k < checks.length; k++) {
-      rules.addAll(checks[k].live());
-      firstRule[k + 1] = rules.size();
+      for (RuleCheck rule : checks[k].live()) {
+        rules.add(new RuleTable.Entry(k, rule));
+      }
+      withGroups |= checks[k].hasGroups() ? 1L << k : 0;
     }
     table = new RuleTable(rules, shared);
+    grouped = withGroups;
     eligible = new long[securities];
     inside = new long[securities];
     awaiting = new long[securities];
-    blockers = new byte[securities * checks.length];
     for (int k = 0; k < checks.length; k++) {
       for (int i = 0; i < securities; i++) {
         eligible[i] |= checks[k].eligible(i) ? 1L << k : 0;
@@ -94,7 +95,6 @@ public final class ScanBoard {
     passing = lastMinute | lastFiveMinutes | clocked;
     timed = dependingOn(Field.Pace.MINUTES) & edges;
     quoted = dependingOn(Field.Pace.QUOTES) & edges;
-    opening = openingWithTime() | timed;
   }
 
   /** The scans that must know at any time who is inside. */
@@ -102,14 +102,6 @@ public final class ScanBoard {
     long mask = listening(Trigger.ENTERS) | listening(Trigger.LEAVES);
     for (Map.Entry<Trigger, Long> entry : byTrigger.entrySet()) {
       mask |= entry.getKey().rank() > 0 ? entry.getValue() : 0;
-    }
-    return mask;
-  }
-
-  private long openingWithTime() {
-    long mask = 0;
-    for (int k = 0; k < checks.length; k++) {
-      mask |= checks[k].mayOpenWithTime() ? 1L << k : 0;
     }
     return mask;
   }
@@ -208,25 +200,31 @@ public final class ScanBoard {
       return 0;
     }
     long before = inside[id];
-    long after = before & ~todo;
-    long waits = awaiting[id] & ~todo;
+    long passed = ask(todo, state, now, phase);
+    inside[id] = before & ~todo | passed;
+    awaiting[id] =
+        (awaiting[id] & ~todo | passed | table.mayOpenWithTime() | groupsMayOpen) & passing;
+    if (state.newsItems() == 0) {
+      awake[id] &= ~table.waitingForNews();
+    }
+    return before ^ inside[id];
+  }
+
+  /** Those of the given scans that hold; also notes the groups that time alone may open. */
+  private long ask(long scans, SymbolState state, long now, int phase) {
     shared.ask();
     table.layFor(phase);
-    while (todo != 0) {
+    groupsMayOpen = 0;
+    long passed = table.passing(scans, state, now);
+    for (long todo = passed & grouped; todo != 0; todo &= todo - 1) {
       int k = Long.numberOfTrailingZeros(todo);
-      todo &= todo - 1;
-      if (holds(k, state, now, phase)) {
-        after |= 1L << k;
-        waits |= 1L << k;
-      } else if ((opening >>> k & 1) != 0) {
-        int blocker = blockers[id * checks.length + k] - 1;
-        waits |= checks[k].mayPassWithTime(blocker) ? 1L << k : 0;
-        awake[id] &= checks[k].isTimed(blocker) && state.newsItems() == 0 ? ~(1L << k) : -1L;
+      int group = checks[k].failingGroup(state, now, phase);
+      if (group >= 0) {
+        passed &= ~(1L << k);
+        groupsMayOpen |= checks[k].groupMayPassWithTime(group) ? 1L << k : 0;
       }
     }
-    inside[id] = after;
-    awaiting[id] = waits & passing;
-    return before ^ after;
+    return passed;
   }
 
   /**
@@ -253,44 +251,7 @@ public final class ScanBoard {
 
   /** Those of the given scans whose rules a security fits now, in an open window. */
   public long fitting(SymbolState state, long scans, long now, int phase) {
-    long todo = scans & open & eligible[state.id()];
-    long fitting = 0;
-    shared.ask();
-    table.layFor(phase);
-    while (todo != 0) {
-      int k = Long.numberOfTrailingZeros(todo);
-      todo &= todo - 1;
-      fitting |= holds(k, state, now, phase) ? 1L << k : 0;
-    }
-    return fitting;
-  }
-
-  private boolean holds(int scan, SymbolState state, long now, int phase) {
-    int place = state.id() * checks.length + scan;
-    int blocker = blockers[place] - 1;
-    if (blocker >= 0 && fails(scan, blocker, state, now, phase)) {
-      return false;
-    }
-    int failing = firstFailing(scan, state, now, phase);
-    blockers[place] = (byte) (failing + 1);
-    return failing < 0;
-  }
-
-  private boolean fails(int scan, int blocker, SymbolState state, long now, int phase) {
-    int rule = firstRule[scan] + blocker;
-    return rule < firstRule[scan + 1]
-        ? !table.passes(rule, state, now)
-        : checks[scan].groupFails(blocker, state, now, phase);
-  }
-
-  /** The place of the first rule or group of a scan that fails; -1 when all hold. */
-  private int firstFailing(int scan, SymbolState state, long now, int phase) {
-    for (int rule = firstRule[scan]; rule < firstRule[scan + 1]; rule++) {
-      if (!table.passes(rule, state, now)) {
-        return rule - firstRule[scan];
-      }
-    }
-    return checks[scan].failingGroup(state, now, phase);
+    return ask(scans & open & eligible[state.id()], state, now, phase);
   }
 
   /** Whether a security was inside a scan after the last update. */

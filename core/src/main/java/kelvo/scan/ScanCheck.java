@@ -4,10 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Function;
 import kelvo.field.Field;
-import kelvo.field.Unit;
 import kelvo.market.Session;
 import kelvo.market.SymbolState;
-import kelvo.rule.Bound;
 import kelvo.rule.Rule;
 import kelvo.rule.RuleCheck;
 import kelvo.rule.SharedReadings;
@@ -22,8 +20,7 @@ public final class ScanCheck {
   private final RuleCheck[] live;
   private final RuleCheck[][] anyOf;
   private final boolean[][] anySettled;
-  private final boolean[] passing;
-  private final boolean[] timed;
+  private final boolean[] groupPassing;
 
   /** Prepares a scan that is asked alone. */
   public ScanCheck(Scan scan, Session session) {
@@ -57,14 +54,9 @@ public final class ScanCheck {
     for (int g = 0; g < anyOf.length; g++) {
       prepareGroup(g, scan.anyOf().get(g), session, checks);
     }
-    passing = new boolean[live.length + anyOf.length];
-    timed = new boolean[live.length];
-    for (int i = 0; i < live.length; i++) {
-      passing[i] = mayPassWithTime(live[i].rule());
-      timed[i] = live[i].rule().field().pace() == Field.Pace.MINUTES;
-    }
+    groupPassing = new boolean[anyOf.length];
     for (int g = 0; g < anyOf.length; g++) {
-      passing[live.length + g] = scan.anyOf().get(g).stream().anyMatch(ScanCheck::mayPassWithTime);
+      groupPassing[g] = scan.anyOf().get(g).stream().anyMatch(Rule::mayPassWithTime);
     }
   }
 
@@ -88,19 +80,8 @@ public final class ScanCheck {
 
   /** Whether a rule's answer stays the same all session. */
   private static boolean settled(Rule rule) {
-    return paces(rule).stream().allMatch(p -> p == Field.Pace.FIXED)
+    return rule.paces().stream().allMatch(p -> p == Field.Pace.FIXED)
         && rule.steps().stream().allMatch(step -> step.phase().isEmpty());
-  }
-
-  private static List<Field.Pace> paces(Rule rule) {
-    List<Field.Pace> paces = new ArrayList<>();
-    paces.add(rule.field().pace());
-    for (Rule.Step step : rule.steps()) {
-      if (step.bound() instanceof Bound.Times times) {
-        paces.add(times.field().pace());
-      }
-    }
-    return paces;
   }
 
   /** The answers of a rule that is {@link #settled}, by security. */
@@ -127,7 +108,7 @@ public final class ScanCheck {
   public boolean dependsOn(Field.Pace pace) {
     return java.util.stream.Stream.concat(
             scan.rules().stream(), scan.anyOf().stream().flatMap(List::stream))
-        .anyMatch(rule -> paces(rule).contains(pace));
+        .anyMatch(rule -> rule.paces().contains(pace));
   }
 
   /** Whether every rule holds, those that cannot change included. */
@@ -148,65 +129,24 @@ public final class ScanCheck {
     return List.of(live);
   }
 
-  /**
-   * The place of the first group of which no rule holds, counted on from the rules that can change;
-   * -1 when there is none.
-   */
+  /** The place of the first group of which no rule holds; -1 when there is none. */
   int failingGroup(SymbolState state, long now, int phase) {
     for (int g = 0; g < anyOf.length; g++) {
       if (!groupHolds(g, state, now, phase)) {
-        return live.length + g;
+        return g;
       }
     }
     return -1;
   }
 
-  /** Whether no rule holds of the group at a place given by {@link #failingGroup}. */
-  boolean groupFails(int place, SymbolState state, long now, int phase) {
-    return !groupHolds(place - live.length, state, now, phase);
+  /** Whether it has groups of which one rule must hold. */
+  boolean hasGroups() {
+    return anyOf.length > 0;
   }
 
-  /** Whether the rule or group at a place may hold later without an event. */
-  boolean mayPassWithTime(int place) {
-    return place >= 0 && passing[place];
-  }
-
-  /** Whether any rule or group may hold later without an event. */
-  boolean mayOpenWithTime() {
-    for (boolean one : passing) {
-      if (one) {
-        return true;
-      }
-    }
-    return false;
-  }
-
-  /** A value that time can only lower never reaches a bound from below by itself. */
-  private static boolean mayPassWithTime(Rule rule) {
-    boolean more = rule.steps().stream().allMatch(step -> asksForMore(rule, step.bound()));
-    return paces(rule).stream()
-        .anyMatch(
-            p ->
-                switch (p) {
-                  case LAST_MINUTE, LAST_FIVE_MINUTES, FALLING -> !more;
-                  case CLOCK -> true;
-                  case FIXED, EVENTS, QUOTES, MINUTES -> false;
-                });
-  }
-
-  /** Whether a value that can only fall never comes to meet a bound. */
-  private static boolean asksForMore(Rule rule, Bound bound) {
-    return bound instanceof Bound.Amount amount
-        && switch (rule.relation()) {
-          case AT_LEAST, ABOVE -> true;
-          case IS -> rule.field().unit() == Unit.FLAG && amount.value() == 1;
-          default -> false;
-        };
-  }
-
-  /** Whether the rule at a place depends on the minutes since news. */
-  boolean isTimed(int place) {
-    return place >= 0 && place < live.length && timed[place];
+  /** Whether the group at a place may come to hold without an event. */
+  boolean groupMayPassWithTime(int group) {
+    return groupPassing[group];
   }
 
   private boolean groupHolds(int group, SymbolState state, long now, int phase) {
