@@ -17,6 +17,7 @@ import kelvo.scan.Scan;
 import kelvo.scan.Side;
 import kelvo.time.DayTime;
 import kelvo.trigger.Trigger;
+import kelvo.universe.Universe;
 
 /**
  * Scans whose bounds are taken from what the fields of the newest prints' securities really are in
@@ -92,6 +93,8 @@ final class BenchScans {
   private static Scan scan(String name, List<Rule> rules, List<Trigger> triggers) {
     return new Scan(
         name,
+        "",
+        Universe.EVERYONE,
         DayTime.FIRST,
         DayTime.LAST,
         rules,

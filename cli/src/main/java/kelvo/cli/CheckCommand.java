@@ -5,6 +5,7 @@ import java.util.concurrent.Callable;
 import kelvo.data.calendar.ExchangeCalendar;
 import kelvo.data.folder.DataFolder;
 import kelvo.data.scanfile.ScanFile;
+import kelvo.data.scanfile.ScanFolder;
 import kelvo.engine.Progress;
 import kelvo.rule.Vocabulary;
 import picocli.CommandLine.Command;
@@ -45,7 +46,7 @@ final class CheckCommand implements Callable<Integer> {
 
   private int checkScans(Vocabulary vocabulary) {
     try {
-      ScanFile.readAll(folder.resolve("scans"), vocabulary);
+      new ScanFolder(folder, vocabulary).scans();
       return 0;
     } catch (ScanFile.ScanFileException e) {
       System.out.println(e.getMessage());

@@ -6,7 +6,7 @@ import java.util.ArrayList;
 import java.util.List;
 import kelvo.data.calendar.ExchangeCalendar;
 import kelvo.data.folder.DataFolder;
-import kelvo.data.scanfile.ScanFile;
+import kelvo.data.scanfile.ScanFolder;
 import kelvo.engine.Progress;
 import kelvo.market.Session;
 import kelvo.rule.Vocabulary;
@@ -68,10 +68,8 @@ final class FolderArguments {
   }
 
   List<Scan> scans() {
-    Vocabulary vocabulary = Vocabulary.of(data().securities());
-    return scanFiles.isEmpty()
-        ? ScanFile.ofFolder(folder, vocabulary)
-        : scanFiles.stream().map(file -> ScanFile.read(file, vocabulary)).toList();
+    ScanFolder own = new ScanFolder(folder, Vocabulary.of(data().securities()));
+    return scanFiles.isEmpty() ? own.scans() : scanFiles.stream().map(own::read).toList();
   }
 
   /** 0, or 1 when the data had faults. */

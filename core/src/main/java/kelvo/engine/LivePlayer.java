@@ -84,12 +84,14 @@ public final class LivePlayer implements Player {
   }
 
   @Override
-  public void levels(Program program, long from) {
+  public void play(Program program, long from) {
     commands.add(
         () -> {
           long now = looking.clock();
-          run = run.withLevels(program, from, Progress.NONE);
-          hitsTold = Math.min(hitsTold, run.hits().size());
+          boolean sameScans = program.scans().equals(run.program().scans());
+          run = run.with(program, from, Progress.NONE);
+          int hits = run.hits().size();
+          hitsTold = sameScans ? Math.min(hitsTold, hits) : hits;
           if (following) {
             looking = run.head();
           } else {

@@ -13,6 +13,7 @@ import kelvo.news.Catalyst;
 import kelvo.news.HeadlineWords;
 import kelvo.scan.Hit;
 import kelvo.scan.Matches;
+import kelvo.scan.ScanWorkings;
 import kelvo.scan.WhyEmpty;
 import kelvo.watch.Check;
 import org.jspecify.annotations.Nullable;
@@ -26,6 +27,7 @@ import org.jspecify.annotations.Nullable;
  * @param matches who fits it, at most its limit
  * @param matching how many fit it in all
  * @param whyEmpty the answer when nobody does; null otherwise
+ * @param workings what each rule of the scan does; null while it is not worked on
  * @param gaps common stocks that gap
  * @param hits all hits so far, oldest first
  * @param halts securities that do not trade now
@@ -42,6 +44,7 @@ public record MarketSnapshot(
     List<Matches.Row> matches,
     int matching,
     @Nullable WhyEmpty whyEmpty,
+    @Nullable ScanWorkings workings,
     List<Gap> gaps,
     List<Hit> hits,
     List<Halted> halts,

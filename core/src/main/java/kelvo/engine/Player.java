@@ -17,8 +17,11 @@ public sealed interface Player extends AutoCloseable permits SessionPlayer, Live
   /** Shows something else. */
   void show(SnapshotRequest wanted);
 
-  /** Looks for other levels from a moment on; the scans stay. */
-  void levels(Program changed, long from);
+  /**
+   * Looks for something else: other levels from a moment on, or other scans from the day's start.
+   * Hits that other scans have had by now are listed but not told as new.
+   */
+  void play(Program changed, long from);
 
   /** Stops the thread and waits for it. */
   @Override

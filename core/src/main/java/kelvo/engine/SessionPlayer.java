@@ -87,10 +87,10 @@ public final class SessionPlayer implements Player {
   }
 
   @Override
-  public void levels(Program program, long from) {
+  public void play(Program program, long from) {
     replays.execute(
         () -> {
-          SessionRun changed = replayed.withLevels(program, from, Progress.NONE);
+          SessionRun changed = replayed.with(program, from, Progress.NONE);
           replayed = changed;
           commands.add(() -> use(changed));
         });
@@ -98,9 +98,11 @@ public final class SessionPlayer implements Player {
 
   private void use(SessionRun changed) {
     long now = engine.clock();
+    boolean sameScans = changed.program().scans().equals(run.program().scans());
     run = changed;
     engine = changed.engine();
-    hitsTold = Math.min(hitsTold, changed.hitsUntil(now).size());
+    int hits = changed.hitsUntil(now).size();
+    hitsTold = sameScans ? Math.min(hitsTold, hits) : hits;
     moveTo(now);
   }
 

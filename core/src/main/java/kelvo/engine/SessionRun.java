@@ -92,15 +92,14 @@ public final class SessionRun {
   }
 
   /**
-   * The same session with levels set or removed at a moment: only what comes after is played again.
-   *
-   * @param changed the new program; its scans must be those of this run
+   * The same session through another program. When only levels were set or removed, only what comes
+   * after {@code from} is played again; other scans are played from the start.
    */
-  public SessionRun withLevels(Program changed, long from, Progress progress) {
-    if (!changed.scans().equals(program.scans())) {
-      throw new IllegalArgumentException("only levels can change in a run");
-    }
-    SessionRun run = new SessionRun(this, changed, before(from));
+  public SessionRun with(Program changed, long from, Progress progress) {
+    SessionRun run =
+        changed.scans().equals(program.scans())
+            ? new SessionRun(this, changed, before(from))
+            : new SessionRun(session, changed);
     run.grow(progress);
     run.passTime(head.clock());
     return run;

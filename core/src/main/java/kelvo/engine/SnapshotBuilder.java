@@ -26,6 +26,7 @@ import kelvo.news.Catalyst;
 import kelvo.scan.Hit;
 import kelvo.scan.Matches;
 import kelvo.scan.Scan;
+import kelvo.scan.ScanWorkings;
 import kelvo.scan.WhyEmpty;
 import kelvo.watch.Checks;
 import org.jspecify.annotations.Nullable;
@@ -98,6 +99,7 @@ final class SnapshotBuilder {
         List.copyOf(rows.subList(0, Math.min(rows.size(), request.scan().limit()))),
         rows.size(),
         rows.isEmpty() ? WhyEmpty.of(session, request.scan(), engine::state, now) : null,
+        workings(engine, request, now),
         gaps(engine, now),
         hits,
         halts(engine, now),
@@ -106,6 +108,12 @@ final class SnapshotBuilder {
         cards(engine, request.followed(), now),
         newsList.at(engine, request.news()),
         focus(engine, request.focus(), hits, now));
+  }
+
+  private @Nullable ScanWorkings workings(MarketEngine engine, SnapshotRequest request, long now) {
+    return request.worked().isEmpty()
+        ? null
+        : ScanWorkings.of(session, request.scan(), request.worked().getAsInt(), engine::state, now);
   }
 
   private Matches matchesOf(Scan scan) {

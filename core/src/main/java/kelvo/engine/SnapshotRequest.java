@@ -1,6 +1,7 @@
 package kelvo.engine;
 
 import java.util.List;
+import java.util.OptionalInt;
 import kelvo.scan.CatalystFilter;
 import kelvo.scan.Scan;
 
@@ -11,11 +12,13 @@ import kelvo.scan.Scan;
  * @param focus the symbol in focus; empty for none
  * @param followed symbols with cards
  * @param news which items to list
+ * @param worked the place of the rule whose cut curve is wanted; empty while no scan is worked on
  */
-public record SnapshotRequest(Scan scan, String focus, List<String> followed, CatalystFilter news) {
-  /** With all news. */
+public record SnapshotRequest(
+    Scan scan, String focus, List<String> followed, CatalystFilter news, OptionalInt worked) {
+  /** With all news, and no scan worked on. */
   public SnapshotRequest(Scan scan, String focus, List<String> followed) {
-    this(scan, focus, followed, CatalystFilter.ALL);
+    this(scan, focus, followed, CatalystFilter.ALL, OptionalInt.empty());
   }
 
   public SnapshotRequest {

@@ -28,4 +28,22 @@ public enum Relation {
   String sign() {
     return sign;
   }
+
+  /** The least number that stands in this relation to a bound. */
+  public double low(double bound) {
+    return switch (this) {
+      case AT_LEAST, IS, IS_NOT -> bound;
+      case ABOVE -> Math.nextUp(bound);
+      default -> Double.NEGATIVE_INFINITY;
+    };
+  }
+
+  /** The greatest number that stands in this relation to a bound. */
+  public double high(double bound) {
+    return switch (this) {
+      case AT_MOST, IS, IS_NOT -> bound;
+      case BELOW -> Math.nextDown(bound);
+      default -> Double.POSITIVE_INFINITY;
+    };
+  }
 }

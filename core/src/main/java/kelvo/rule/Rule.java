@@ -2,9 +2,11 @@ package kelvo.rule;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import kelvo.field.Field;
 import kelvo.field.Unit;
+import kelvo.time.Phases;
 
 /**
  * A condition on one field. With steps that name phases, each bound holds from its phase's start
@@ -77,5 +79,77 @@ public record Rule(Field field, Relation relation, List<Step> steps, boolean orU
   /** Whether it depends on the minutes since news. */
   public boolean isTimed() {
     return field.pace() == Field.Pace.MINUTES;
+  }
+
+  /** Whether its answer stays the same all session. */
+  public boolean isSettled() {
+    return paces().stream().allMatch(p -> p == Field.Pace.FIXED)
+        && steps.stream().allMatch(step -> step.phase().isEmpty());
+  }
+
+  /** The place of the step in force in a phase; -1 while the rule asks nothing. */
+  public int stepIn(int phase, Phases phases) {
+    int found = -1;
+    for (int i = 0; i < steps.size(); i++) {
+      String named = steps.get(i).phase();
+      found = named.isEmpty() || phases.indexOf(named).orElse(0) <= phase ? i : found;
+    }
+    return found;
+  }
+
+  /** Numbers from one to another, both included. */
+  public record Interval(double low, double high) {}
+
+  /** The numbers that pass in a phase; empty when they are no one interval or depend on others. */
+  public Optional<Interval> intervalIn(int phase, Phases phases) {
+    int step = stepIn(phase, phases);
+    if (step < 0 || relation == Relation.IS_NOT) {
+      return Optional.empty();
+    }
+    return switch (steps.get(step).bound()) {
+      case Bound.Amount amount ->
+          Optional.of(new Interval(relation.low(amount.value()), relation.high(amount.value())));
+      case Bound.Range range -> Optional.of(new Interval(range.low(), range.high()));
+      case Bound.Times times -> Optional.empty();
+      case Bound.Words words -> Optional.empty();
+    };
+  }
+
+  /** With another bound in one of its steps. */
+  public Rule withBound(int step, Bound bound) {
+    List<Step> changed = new ArrayList<>(steps);
+    changed.set(step, new Step(bound, steps.get(step).phase()));
+    return new Rule(field, relation, changed, orUnknown);
+  }
+
+  /** The rule that the same numbers with the other sign pass. */
+  public Rule mirrored() {
+    Relation turned =
+        switch (relation) {
+          case AT_LEAST -> Relation.AT_MOST;
+          case AT_MOST -> Relation.AT_LEAST;
+          case ABOVE -> Relation.BELOW;
+          case BELOW -> Relation.ABOVE;
+          case BETWEEN, IS, IS_NOT, IS_ONE_OF -> relation;
+        };
+    List<Step> turnedSteps =
+        steps.stream().map(step -> new Step(mirrored(step.bound()), step.phase())).toList();
+    return new Rule(field, turned, turnedSteps, orUnknown);
+  }
+
+  private Bound mirrored(Bound bound) {
+    return switch (bound) {
+      case Bound.Amount amount ->
+          new Bound.Amount(-amount.value(), Amounts.words(-amount.value(), field.unit()));
+      case Bound.Range range ->
+          new Bound.Range(
+              -range.high(),
+              -range.low(),
+              Amounts.words(-range.high(), field.unit())
+                  + " and "
+                  + Amounts.words(-range.low(), field.unit()));
+      case Bound.Times times -> times;
+      case Bound.Words words -> words;
+    };
   }
 }

@@ -62,7 +62,10 @@ public final class RuleCheck {
       boundReadings[phase] = other;
       words[phase] = bound.words();
       switch (bound) {
-        case Bound.Amount amount -> interval(phase, amount.value());
+        case Bound.Amount amount -> {
+          lows[phase] = rule.relation().low(amount.value());
+          highs[phase] = rule.relation().high(amount.value());
+        }
         case Bound.Range range -> {
           lows[phase] = range.low();
           highs[phase] = range.high();
@@ -91,27 +94,6 @@ public final class RuleCheck {
     return 0;
   }
 
-  private void interval(int phase, double value) {
-    lows[phase] = low(value);
-    highs[phase] = high(value);
-  }
-
-  private double low(double value) {
-    return switch (rule.relation()) {
-      case AT_LEAST, IS, IS_NOT -> value;
-      case ABOVE -> Math.nextUp(value);
-      default -> Double.NEGATIVE_INFINITY;
-    };
-  }
-
-  private double high(double value) {
-    return switch (rule.relation()) {
-      case AT_MOST, IS, IS_NOT -> value;
-      case BELOW -> Math.nextDown(value);
-      default -> Double.POSITIVE_INFINITY;
-    };
-  }
-
   /** Whether the rule holds for a security at a moment in a phase. */
   public boolean passes(SymbolState state, long now, int phase) {
     if (!asks[phase]) {
@@ -128,7 +110,7 @@ public final class RuleCheck {
     if (Double.isNaN(value) || Double.isNaN(bound)) {
       return rule.orUnknown();
     }
-    return (value >= low(bound) && value <= high(bound)) != not;
+    return (value >= rule.relation().low(bound) && value <= rule.relation().high(bound)) != not;
   }
 
   /** The field's value as a file has it; empty when unknown. */

@@ -186,7 +186,10 @@ public final class RuleSentence {
       throw wrong(at, "expected two bounds: between A and B");
     }
     try {
-      return new Bound.Range(amount(field, ends[0], at), amount(field, ends[1], at), words);
+      return new Bound.Range(
+          amount(field, ends[0], at),
+          amount(field, ends[1], at),
+          Amounts.written(words, field.unit()));
     } catch (IllegalArgumentException e) {
       throw e instanceof RuleSyntaxException ? e : wrong(at, String.valueOf(e.getMessage()));
     }
@@ -198,7 +201,7 @@ public final class RuleSentence {
       double factor = times.group(1) == null ? 1 : Double.parseDouble(times.group(1));
       return new Bound.Times(factor, other, words);
     }
-    return new Bound.Amount(amount(field, words, at), words);
+    return new Bound.Amount(amount(field, words, at), Amounts.written(words, field.unit()));
   }
 
   private double amount(Field.Number field, String words, int at) {

@@ -5,11 +5,14 @@ import kelvo.field.Field;
 import kelvo.rule.Rule;
 import kelvo.time.DayTime;
 import kelvo.trigger.Trigger;
+import kelvo.universe.Universe;
 
 /**
  * A named set of rules over the whole market.
  *
  * @param name unique among the scans in use
+ * @param purpose what it is for, in one sentence; may be empty
+ * @param universe which securities it looks at
  * @param from start of its window, {@link DayTime}
  * @param to end of its window, excluded
  * @param rules all of these must hold
@@ -23,6 +26,8 @@ import kelvo.trigger.Trigger;
  */
 public record Scan(
     String name,
+    String purpose,
+    Universe universe,
     long from,
     long to,
     List<Rule> rules,
@@ -57,5 +62,45 @@ public record Scan(
   /** Whether a moment lies in its window. */
   public boolean open(long moment) {
     return moment >= from && moment < to;
+  }
+
+  /** Under another name. */
+  public Scan named(String other) {
+    return new Scan(
+        other, purpose, universe, from, to, rules, anyOf, triggers, fold, side, limit, sort,
+        columns);
+  }
+
+  /** With other rules. */
+  public Scan withRules(List<Rule> others) {
+    return new Scan(
+        name, purpose, universe, from, to, others, anyOf, triggers, fold, side, limit, sort,
+        columns);
+  }
+
+  /** Looking at another universe. */
+  public Scan within(Universe other) {
+    return new Scan(
+        name, purpose, other, from, to, rules, anyOf, triggers, fold, side, limit, sort, columns);
+  }
+
+  /** With other triggers. */
+  public Scan withTriggers(List<Trigger> others) {
+    return new Scan(
+        name, purpose, universe, from, to, rules, anyOf, others, fold, side, limit, sort, columns);
+  }
+
+  /** With other orders and columns. */
+  public Scan listing(List<SortOrder> orders, List<Field> fields) {
+    return new Scan(
+        name, purpose, universe, from, to, rules, anyOf, triggers, fold, side, limit, orders,
+        fields);
+  }
+
+  /** Looking another way. */
+  public Scan looking(Side other) {
+    return new Scan(
+        name, purpose, universe, from, to, rules, anyOf, triggers, fold, other, limit, sort,
+        columns);
   }
 }

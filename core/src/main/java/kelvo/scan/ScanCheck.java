@@ -9,6 +9,7 @@ import kelvo.market.SymbolState;
 import kelvo.rule.Rule;
 import kelvo.rule.RuleCheck;
 import kelvo.rule.SharedReadings;
+import kelvo.universe.Membership;
 
 /**
  * A scan made ready for one session. Rules whose answer cannot change during the session are
@@ -36,10 +37,13 @@ public final class ScanCheck {
     this.scan = scan;
     int count = session.securities().size();
     eligible = new boolean[count];
-    java.util.Arrays.fill(eligible, true);
+    Membership members = Membership.of(scan.universe(), session);
+    for (int i = 0; i < count; i++) {
+      eligible[i] = members.contains(i);
+    }
     List<RuleCheck> asked = new ArrayList<>();
     for (Rule rule : scan.rules()) {
-      if (settled(rule)) {
+      if (rule.isSettled()) {
         boolean[] answers = settledAnswers(rule, session);
         for (int i = 0; i < count; i++) {
           eligible[i] &= answers[i];
@@ -65,7 +69,7 @@ public final class ScanCheck {
     boolean[] settledHold = new boolean[eligible.length];
     List<RuleCheck> asked = new ArrayList<>();
     for (Rule rule : rules) {
-      if (settled(rule)) {
+      if (rule.isSettled()) {
         boolean[] answers = settledAnswers(rule, session);
         for (int i = 0; i < eligible.length; i++) {
           settledHold[i] |= answers[i];
@@ -78,13 +82,7 @@ public final class ScanCheck {
     anySettled[group] = settledHold;
   }
 
-  /** Whether a rule's answer stays the same all session. */
-  private static boolean settled(Rule rule) {
-    return rule.paces().stream().allMatch(p -> p == Field.Pace.FIXED)
-        && rule.steps().stream().allMatch(step -> step.phase().isEmpty());
-  }
-
-  /** The answers of a rule that is {@link #settled}, by security. */
+  /** The answers of a rule that is {@link Rule#isSettled settled}, by security. */
   private static boolean[] settledAnswers(Rule rule, Session session) {
     boolean[] answers = new boolean[session.securities().size()];
     RuleCheck check = new RuleCheck(rule, session);

@@ -8,11 +8,13 @@ import kelvo.market.SymbolState;
 import kelvo.rule.Rule;
 import kelvo.rule.RuleCheck;
 import kelvo.time.DayTime;
+import kelvo.universe.Membership;
 
 /**
  * Why a scan's list is as short as it is.
  *
- * @param counts for each rule, how many securities pass it alone and how many are left after it
+ * @param counts for each rule and group, how many of the scan's universe pass it alone and how many
+ *     are left after it
  * @param sentence the answer in words
  */
 public record WhyEmpty(List<Count> counts, String sentence) {
@@ -22,8 +24,11 @@ public record WhyEmpty(List<Count> counts, String sentence) {
   /** The answer at a moment; {@code states} gives each security's state then. */
   public static WhyEmpty of(Session session, Scan scan, IntFunction<SymbolState> states, long now) {
     int phase = session.phases().indexAt(now);
+    Membership members = Membership.of(scan.universe(), session);
     boolean[] left = new boolean[session.securities().size()];
-    java.util.Arrays.fill(left, true);
+    for (int i = 0; i < left.length; i++) {
+      left[i] = members.contains(i);
+    }
     List<Count> counts = new ArrayList<>();
     List<List<Rule>> groups = new ArrayList<>();
     scan.rules().forEach(rule -> groups.add(List.of(rule)));
@@ -35,7 +40,7 @@ public record WhyEmpty(List<Count> counts, String sentence) {
       int remaining = 0;
       for (int i = 0; i < left.length; i++) {
         left[i] &= passes[i];
-        alone += passes[i] ? 1 : 0;
+        alone += passes[i] && members.contains(i) ? 1 : 0;
         remaining += left[i] ? 1 : 0;
       }
       counts.add(

@@ -11,6 +11,8 @@ import kelvo.market.SymbolState;
 import kelvo.rule.Rule;
 import kelvo.rule.RuleCheck;
 import kelvo.time.DayTime;
+import kelvo.universe.Membership;
+import kelvo.universe.Universe;
 
 /**
  * Why a security is not in a scan: rule by rule, with the time at which each last held. Plays the
@@ -45,7 +47,22 @@ public final class WhyNot {
   public static List<RuleAnswer> explain(Session session, Scan scan, int security, long moment) {
     WhyNot whyNot = new WhyNot(session, scan, security);
     whyNot.play(moment);
-    return whyNot.answers(moment);
+    List<RuleAnswer> answers = whyNot.answers(moment);
+    if (!scan.universe().equals(Universe.EVERYONE)) {
+      answers.addFirst(ofUniverse(scan.universe(), session, security, moment));
+    }
+    return answers;
+  }
+
+  private static RuleAnswer ofUniverse(
+      Universe universe, Session session, int security, long moment) {
+    String out = Membership.of(universe, session).whyOut(security);
+    return new RuleAnswer(
+        "in universe " + universe.name(),
+        out.isEmpty() ? "yes" : out,
+        "is yes",
+        out.isEmpty(),
+        out.isEmpty() ? moment : -1);
   }
 
   private void play(long moment) {

@@ -149,7 +149,7 @@ class LivePlayerTest {
 
       assertThat(shown.hits()).isEqualTo(now.hits().stream().filter(h -> h.at() <= back).toList());
       assertThat(shown.events()).isLessThan(now.events());
-      player.levels(
+      player.play(
           new Program(
               SCANS,
               List.of(

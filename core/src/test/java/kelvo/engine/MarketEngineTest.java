@@ -73,6 +73,8 @@ class MarketEngineTest {
     var fromTen =
         new kelvo.scan.Scan(
             "late",
+            "",
+            kelvo.universe.Universe.EVERYONE,
             DayTime.of(10, 0),
             DayTime.LAST,
             whole.rules(),

@@ -11,11 +11,11 @@ import kelvo.time.DayTime;
 import org.jspecify.annotations.Nullable;
 
 /** Sessions of random events of every kind, for properties. */
-final class RandomSessions {
+public final class RandomSessions {
   private RandomSessions() {}
 
   /** Events spread evenly from 04:00 to 20:00, in order of time. */
-  static Session of(long seed, int securities, int events) {
+  public static Session of(long seed, int securities, int events) {
     SplittableRandom random = new SplittableRandom(seed);
     long[] prices = new long[securities];
     Arrays.fill(prices, 100_000);

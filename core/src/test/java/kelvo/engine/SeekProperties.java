@@ -98,7 +98,7 @@ class SeekProperties {
         new Program(SCANS, List.of(Level.standing("BBBBBB", 100_100, LevelKind.BY_HAND, setAt)));
 
     SessionRun changed =
-        SessionRun.of(session, without, Progress.NONE).withLevels(with, setAt, Progress.NONE);
+        SessionRun.of(session, without, Progress.NONE).with(with, setAt, Progress.NONE);
 
     assertThat(changed.hits()).isEqualTo(SessionRun.of(session, with, Progress.NONE).hits());
   }

@@ -23,6 +23,7 @@ import kelvo.time.DayTime;
 import kelvo.time.Phases;
 import kelvo.time.SessionHours;
 import kelvo.trigger.Trigger;
+import kelvo.universe.Universe;
 
 /** Small sessions for tests: securities AAAAAA, BBBBBB ... that closed at $10 the day before. */
 public final class TestSessions {
@@ -82,6 +83,8 @@ public final class TestSessions {
         java.util.Arrays.stream(rules).map(r -> RuleSentence.parse(r, Vocabulary.USUAL)).toList();
     return new Scan(
         name,
+        "",
+        Universe.EVERYONE,
         DayTime.FIRST,
         DayTime.LAST,
         parsed,

@@ -37,6 +37,8 @@ class TopProperties {
             "top", Trigger.parse("enters top " + RANK), "trades at least 30", "change % above -3%");
     return new Scan(
         plain.name(),
+        plain.purpose(),
+        plain.universe(),
         DayTime.of(7, 0),
         DayTime.of(15, 0),
         plain.rules(),

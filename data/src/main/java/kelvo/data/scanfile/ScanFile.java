@@ -3,6 +3,8 @@ package kelvo.data.scanfile;
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
@@ -10,7 +12,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.stream.Stream;
 import kelvo.field.Field;
 import kelvo.rule.Rule;
 import kelvo.rule.RuleSentence;
@@ -20,6 +21,7 @@ import kelvo.scan.Side;
 import kelvo.scan.SortOrder;
 import kelvo.time.DayTime;
 import kelvo.trigger.Trigger;
+import kelvo.universe.Universe;
 import org.jspecify.annotations.Nullable;
 
 /** Reads scans from JSON files, as docs/formats.md describes. */
@@ -30,11 +32,13 @@ public final class ScanFile {
   private final String name;
   private final JsonNode root;
   private final Vocabulary vocabulary;
+  private final List<Universe> universes;
 
-  private ScanFile(String name, JsonNode root, Vocabulary vocabulary) {
+  private ScanFile(String name, JsonNode root, Vocabulary vocabulary, List<Universe> universes) {
     this.name = name;
     this.root = root;
     this.vocabulary = vocabulary;
+    this.universes = universes;
   }
 
   /**
@@ -53,19 +57,24 @@ public final class ScanFile {
    *
    * @throws ScanFileException when it holds no scan
    */
-  public static Scan read(Path file, Vocabulary vocabulary) {
+  public static Scan read(Path file, Vocabulary vocabulary, List<Universe> universes) {
     String name = String.valueOf(file.getFileName());
     try {
-      return parse(name, Files.readString(file), vocabulary);
+      return parse(name, Files.readString(file), vocabulary, universes);
     } catch (IOException e) {
       throw new ScanFileException(name + ": cannot be read; check the path " + file, e);
     }
   }
 
-  /** Reads a scan from JSON text; {@code name} stands for the file in messages. */
-  public static Scan parse(String name, String json, Vocabulary vocabulary) {
+  /**
+   * Reads a scan from JSON text; {@code name} stands for the file in messages.
+   *
+   * @param universes those that it may name
+   */
+  public static Scan parse(
+      String name, String json, Vocabulary vocabulary, List<Universe> universes) {
     try {
-      return new ScanFile(name, JSON.readTree(json), vocabulary).scan();
+      return new ScanFile(name, JSON.readTree(json), vocabulary, universes).scan();
     } catch (JsonProcessingException e) {
       throw new ScanFileException(
           name
@@ -77,31 +86,11 @@ public final class ScanFile {
     }
   }
 
-  /** Reads every .json file of a folder, by name; none when there is no folder. */
-  public static List<Scan> readAll(Path folder, Vocabulary vocabulary) {
-    if (!Files.isDirectory(folder)) {
-      return List.of();
-    }
-    try (Stream<Path> files = Files.list(folder)) {
-      return files
-          .filter(f -> f.toString().endsWith(".json"))
-          .sorted()
-          .map(f -> read(f, vocabulary))
-          .toList();
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
-    }
-  }
-
-  /** A data folder's own scans; those that ship with Kelvo when it has none. */
-  public static List<Scan> ofFolder(Path folder, Vocabulary vocabulary) {
-    List<Scan> own = readAll(folder.resolve("scans"), vocabulary);
-    return own.isEmpty() ? shipped(vocabulary) : own;
-  }
-
   /** The scans that ship with Kelvo, in the order of the day. */
   public static List<Scan> shipped(Vocabulary vocabulary) {
-    return shippedFiles().stream().map(file -> parse(file, shippedText(file), vocabulary)).toList();
+    return shippedFiles().stream()
+        .map(file -> parse(file, shippedText(file), vocabulary, List.of()))
+        .toList();
   }
 
   /** The names of the shipped scan files. */
@@ -133,6 +122,8 @@ public final class ScanFile {
         () ->
             new Scan(
                 root.path("name").asText(),
+                root.path("purpose").asText(),
+                universe(),
                 window.isEmpty()
                     ? DayTime.FIRST
                     : at("window", () -> DayTime.parse(window.getFirst())),
@@ -145,6 +136,22 @@ public final class ScanFile {
                 root.path("limit").asInt(USUAL_LIMIT),
                 sort(),
                 columns()));
+  }
+
+  private Universe universe() {
+    String wanted = root.path("universe").asText();
+    return wanted.isEmpty()
+        ? Universe.EVERYONE
+        : universes.stream()
+            .filter(u -> u.name().equals(wanted))
+            .findFirst()
+            .orElseThrow(
+                () ->
+                    wrong(
+                        "universe",
+                        "one of the folder's universes "
+                            + universes.stream().map(Universe::name).toList(),
+                        wanted));
   }
 
   private List<Rule> rules(String place, JsonNode sentences) {
@@ -178,16 +185,7 @@ public final class ScanFile {
   private List<SortOrder> sort() {
     List<SortOrder> orders = new ArrayList<>();
     for (String text : texts("sort")) {
-      var matcher =
-          java.util.regex.Pattern.compile("(?:from (\\d\\d:\\d\\d) )?(.+?)(?: (up|down))?")
-              .matcher(text);
-      if (!matcher.matches()) {
-        throw wrong("sort", "such as \"from 10:00 change % down\"", text);
-      }
-      long from = matcher.group(1) == null ? 0 : at("sort", () -> DayTime.parse(matcher.group(1)));
-      orders.add(
-          new SortOrder(
-              from, numberField("sort", matcher.group(2)), !"up".equals(matcher.group(3))));
+      orders.add(at("sort", () -> SortOrder.parse(text, vocabulary)));
     }
     return orders;
   }
@@ -200,17 +198,48 @@ public final class ScanFile {
     return columns;
   }
 
-  private Field.Number numberField(String place, String words) {
-    if (vocabulary.find(words).orElse(null) instanceof Field.Number number) {
-      return number;
-    }
-    throw wrong(place, "a field that is a number", words);
-  }
-
   private List<String> texts(String key) {
     List<String> texts = new ArrayList<>();
     root.path(key).forEach(node -> texts.add(node.asText()));
     return texts;
+  }
+
+  /** The name that a scan's or universe's JSON text gives; empty when it is no JSON. */
+  static String nameIn(String json) {
+    try {
+      return JSON.readTree(json).path("name").asText();
+    } catch (JsonProcessingException e) {
+      return "";
+    }
+  }
+
+  /** A scan as JSON text that reads back as the same scan. */
+  public static String write(Scan scan) {
+    ObjectNode written = JSON.createObjectNode();
+    written.put("kelvo", 1).put("name", scan.name());
+    if (!scan.purpose().isEmpty()) {
+      written.put("purpose", scan.purpose());
+    }
+    if (!scan.universe().equals(Universe.EVERYONE)) {
+      written.put("universe", scan.universe().name());
+    }
+    written.putArray("window").add(DayTime.seconds(scan.from())).add(DayTime.seconds(scan.to()));
+    written.put("side", scan.side().word()).put("limit", scan.limit());
+    sentences(written.putArray("rules"), scan.rules());
+    ArrayNode any = written.putArray("any");
+    scan.anyOf().forEach(group -> sentences(any.addArray(), group));
+    ArrayNode triggers = written.putArray("triggers");
+    scan.triggers().forEach(trigger -> triggers.add(trigger.words()));
+    written.put("fold", scan.fold() / DayTime.SECOND + "s");
+    ArrayNode sort = written.putArray("sort");
+    scan.sort().forEach(order -> sort.add(order.words()));
+    ArrayNode columns = written.putArray("columns");
+    scan.columns().forEach(field -> columns.add(field.words()));
+    return written.toPrettyString() + "\n";
+  }
+
+  private static void sentences(ArrayNode to, List<Rule> rules) {
+    rules.forEach(rule -> to.add(rule.sentence()));
   }
 
   private <T> T at(String place, java.util.function.Supplier<T> read) {

@@ -40,7 +40,7 @@ class MutatedScansTest {
     for (int i = 0; i < FILES; i++) {
       String text = mutated(ScanFile.shippedText(files.get(i % files.size())));
       try {
-        Scan scan = ScanFile.parse("tried.json", text, Vocabulary.USUAL);
+        Scan scan = ScanFile.parse("tried.json", text, Vocabulary.USUAL, List.of());
         assertThat(scan.name()).isNotBlank();
         scans++;
       } catch (ScanFile.ScanFileException e) {

@@ -3,6 +3,7 @@ package kelvo.data.scanfile;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.util.List;
 import kelvo.rule.Vocabulary;
 import kelvo.scan.Scan;
 import kelvo.scan.Side;
@@ -14,7 +15,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 class ScanFileTest {
   private static Scan parse(String json) {
-    return ScanFile.parse("risers.json", json, Vocabulary.USUAL);
+    return ScanFile.parse("risers.json", json, Vocabulary.USUAL, List.of());
   }
 
   @Test

@@ -14,7 +14,7 @@ import kelvo.data.fix.DropCopy;
 import kelvo.data.folder.DataFolder;
 import kelvo.data.folder.Fault;
 import kelvo.data.ledger.Ledger;
-import kelvo.data.scanfile.ScanFile;
+import kelvo.data.scanfile.ScanFolder;
 import kelvo.engine.Program;
 import kelvo.engine.Progress;
 import kelvo.engine.SessionRun;
@@ -102,7 +102,8 @@ public record OpenedDay(
       Ledger ledger = Ledger.open(folder.resolve(LEDGER));
       ledger.addFills(date, fills);
       ledger.awaitSaved();
-      return new Kept(ScanFile.ofFolder(folder, vocabulary), ledger, ledger.day(date));
+      ScanFolder scans = new ScanFolder(folder, vocabulary);
+      return new Kept(scans.scans(), ledger, ledger.day(date));
     }
 
     Program program() {

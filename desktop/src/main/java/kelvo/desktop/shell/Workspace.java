@@ -133,7 +133,8 @@ public final class Workspace implements AutoCloseable {
 
   private SnapshotRequest request() {
     List<String> followed = book.get().theTen(now()).stream().map(Decision::symbol).toList();
-    return new SnapshotRequest(shownScan.get(), focus.get(), followed, newsFilter.get());
+    return new SnapshotRequest(
+        shownScan.get(), focus.get(), followed, newsFilter.get(), OptionalInt.empty());
   }
 
   /** Takes a snapshot on the player's thread; the window sees the newest one only. */
@@ -449,7 +450,7 @@ public final class Workspace implements AutoCloseable {
 
   /** Plays what comes after a moment again with the levels as they are now. */
   private void replay(long from) {
-    player.levels(new Program(scans, book.get().levels()), from);
+    player.play(new Program(scans, book.get().levels()), from);
   }
 
   /** Writes a note on the symbol in focus. */

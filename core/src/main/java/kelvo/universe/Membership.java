@@ -1,0 +1,95 @@
+package kelvo.universe;
+
+import java.util.ArrayList;
+import java.util.List;
+import kelvo.market.Session;
+import kelvo.market.SymbolState;
+import kelvo.rule.Rule;
+import kelvo.rule.RuleCheck;
+
+/** Who is in a universe in one session, and why the others are out. Immutable. */
+public final class Membership {
+  /** One rule's share: how many pass it alone, and how many are left after it. */
+  public record Cut(String rule, int alone, int left) {}
+
+  private final boolean[] in;
+  private final String[] whyOut;
+  private final List<Cut> cuts;
+  private final int count;
+
+  private Membership(boolean[] in, String[] whyOut, List<Cut> cuts) {
+    this.in = in;
+    this.whyOut = whyOut;
+    this.cuts = List.copyOf(cuts);
+    int counted = 0;
+    for (boolean one : in) {
+      counted += one ? 1 : 0;
+    }
+    count = counted;
+  }
+
+  /** Asks every security of a session. */
+  public static Membership of(Universe universe, Session session) {
+    int securities = session.securities().size();
+    String[] whyOut = new String[securities];
+    java.util.Arrays.fill(whyOut, "");
+    List<Cut> cuts = new ArrayList<>();
+    for (Rule rule : universe.rules()) {
+      cuts.add(cut(rule, session, whyOut));
+    }
+    boolean[] in = new boolean[securities];
+    for (int i = 0; i < securities; i++) {
+      String symbol = session.security(i).symbol();
+      if (universe.excluded().contains(symbol)) {
+        whyOut[i] = "excluded by hand";
+      } else if (universe.added().contains(symbol)) {
+        whyOut[i] = "";
+      }
+      in[i] = whyOut[i].isEmpty();
+    }
+    return new Membership(in, whyOut, cuts);
+  }
+
+  /** Asks one rule of everyone; the first that fails tells why a security is out. */
+  private static Cut cut(Rule rule, Session session, String[] whyOut) {
+    RuleCheck check = new RuleCheck(rule, session);
+    int alone = 0;
+    int left = 0;
+    for (int i = 0; i < whyOut.length; i++) {
+      SymbolState fresh = session.freshState(i);
+      if (check.passes(fresh, 0, 0)) {
+        alone++;
+        left += whyOut[i].isEmpty() ? 1 : 0;
+      } else if (whyOut[i].isEmpty()) {
+        String value = check.value(fresh, 0);
+        whyOut[i] =
+            rule.field().words()
+                + (value.isEmpty() ? " is unknown" : " is " + value)
+                + ": \""
+                + rule.sentence()
+                + "\"";
+      }
+    }
+    return new Cut(rule.sentence(), alone, left);
+  }
+
+  /** Whether a security is in. */
+  public boolean contains(int security) {
+    return in[security];
+  }
+
+  /** How many are in. */
+  public int count() {
+    return count;
+  }
+
+  /** Why a security is out; empty when it is in. */
+  public String whyOut(int security) {
+    return whyOut[security];
+  }
+
+  /** Each rule's share, in the universe's order; symbols named by hand are not counted in. */
+  public List<Cut> cuts() {
+    return cuts;
+  }
+}

@@ -1,0 +1,149 @@
+package kelvo.data.scanfile;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.function.BiFunction;
+import java.util.stream.Stream;
+import kelvo.rule.Vocabulary;
+import kelvo.scan.Scan;
+import kelvo.universe.Universe;
+
+/**
+ * The trader's own scans and universes in a data folder, a file each under {@code scans} and {@code
+ * universes}. A folder without scans has those that ship with Kelvo. Not thread-safe.
+ */
+public final class ScanFolder {
+  private static final String JSON = ".json";
+
+  private final Path scans;
+  private final Path universes;
+  private final Vocabulary vocabulary;
+
+  /** The scans of a data folder, whose fields have these words. */
+  public ScanFolder(Path folder, Vocabulary vocabulary) {
+    scans = folder.resolve("scans");
+    universes = folder.resolve("universes");
+    this.vocabulary = vocabulary;
+  }
+
+  /**
+   * The universes, by file name.
+   *
+   * @throws ScanFile.ScanFileException when a file holds none
+   */
+  public List<Universe> universes() {
+    return all(universes, (name, text) -> UniverseFile.parse(name, text, vocabulary));
+  }
+
+  /**
+   * The scans, by file name; those that ship with Kelvo when there are none.
+   *
+   * @throws ScanFile.ScanFileException when a file holds none
+   */
+  public List<Scan> scans() {
+    List<Universe> known = universes();
+    List<Scan> own = all(scans, (name, text) -> ScanFile.parse(name, text, vocabulary, known));
+    return own.isEmpty() ? ScanFile.shipped(vocabulary) : own;
+  }
+
+  /** A scan from a file anywhere, which may name a universe of this folder. */
+  public Scan read(Path file) {
+    return ScanFile.read(file, vocabulary, universes());
+  }
+
+  private static <T> List<T> all(Path folder, BiFunction<String, String, T> reader) {
+    List<T> all = new ArrayList<>();
+    for (Path file : files(folder)) {
+      all.add(reader.apply(file.getFileName().toString(), text(file)));
+    }
+    return all;
+  }
+
+  private static List<Path> files(Path folder) {
+    if (!Files.isDirectory(folder)) {
+      return List.of();
+    }
+    try (Stream<Path> files = Files.list(folder)) {
+      return files.filter(f -> f.toString().endsWith(JSON)).sorted().toList();
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  private static String text(Path file) {
+    try {
+      return Files.readString(file);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  /**
+   * Writes a scan in place of the one of the same name. The first change in a folder without scans
+   * writes the shipped ones too, so that none is lost.
+   */
+  public void save(Scan scan) {
+    if (files(scans).isEmpty()) {
+      for (String file : ScanFile.shippedFiles()) {
+        write(scans.resolve(file), ScanFile.shippedText(file));
+      }
+    }
+    Path file = fileOf(scan.name(), scans).orElse(scans.resolve(fileName(scan.name())));
+    write(file, ScanFile.write(scan));
+  }
+
+  /** Takes a scan's file away. */
+  public void remove(Scan scan) {
+    fileOf(scan.name(), scans).ifPresent(ScanFolder::delete);
+  }
+
+  /** Writes a universe in place of the one of the same name. */
+  public void save(Universe universe) {
+    Path file =
+        fileOf(universe.name(), universes).orElse(universes.resolve(fileName(universe.name())));
+    write(file, UniverseFile.write(universe));
+  }
+
+  /** Takes a universe's file away. */
+  public void remove(Universe universe) {
+    fileOf(universe.name(), universes).ifPresent(ScanFolder::delete);
+  }
+
+  private static Optional<Path> fileOf(String name, Path folder) {
+    return files(folder).stream()
+        .filter(file -> ScanFile.nameIn(text(file)).equals(name))
+        .findFirst();
+  }
+
+  private static String fileName(String name) {
+    return name.toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-").replaceAll("^-|-$", "")
+        + JSON;
+  }
+
+  /** Beside the file first, then in its place: a cut leaves the old one whole. */
+  private static void write(Path file, String text) {
+    try {
+      Files.createDirectories(file.getParent());
+      Path fresh = file.resolveSibling(file.getFileName() + ".new");
+      Files.writeString(fresh, text);
+      Files.move(fresh, file, StandardCopyOption.REPLACE_EXISTING, StandardCopyOption.ATOMIC_MOVE);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  private static void delete(Path file) {
+    try {
+      Files.deleteIfExists(file);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+}

@@ -1,0 +1,72 @@
+package kelvo.data.scanfile;
+
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import java.util.TreeSet;
+import kelvo.data.scanfile.ScanFile.ScanFileException;
+import kelvo.rule.Rule;
+import kelvo.rule.RuleSentence;
+import kelvo.rule.Vocabulary;
+import kelvo.universe.Universe;
+
+/** Reads and writes universes as JSON files, as docs/formats.md describes. */
+public final class UniverseFile {
+  private static final ObjectMapper JSON = new ObjectMapper();
+
+  private UniverseFile() {}
+
+  /**
+   * Reads a universe from JSON text; {@code name} stands for the file in messages.
+   *
+   * @throws ScanFileException when it holds none
+   */
+  public static Universe parse(String name, String json, Vocabulary vocabulary) {
+    try {
+      JsonNode root = JSON.readTree(json);
+      String called = root.path("name").asText();
+      if (root.path("kelvo").asInt() != 1 || called.isBlank()) {
+        throw new IllegalArgumentException("expected \"kelvo\": 1 and a name");
+      }
+      List<Rule> rules = new ArrayList<>();
+      root.path("rules").forEach(rule -> rules.add(RuleSentence.parse(rule.asText(), vocabulary)));
+      return new Universe(
+          called, rules, symbols(root.path("added")), symbols(root.path("excluded")));
+    } catch (JsonProcessingException e) {
+      throw new ScanFileException(
+          name
+              + ", line "
+              + e.getLocation().getLineNr()
+              + ": expected JSON; "
+              + e.getOriginalMessage(),
+          e);
+    } catch (IllegalArgumentException e) {
+      throw new ScanFileException(name + ": " + e.getMessage(), e);
+    }
+  }
+
+  private static Set<String> symbols(JsonNode list) {
+    Set<String> symbols = new TreeSet<>();
+    list.forEach(symbol -> symbols.add(symbol.asText().strip().toUpperCase(Locale.ROOT)));
+    return symbols;
+  }
+
+  /** A universe as JSON text that reads back as the same universe. */
+  public static String write(Universe universe) {
+    ObjectNode written = JSON.createObjectNode();
+    written.put("kelvo", 1).put("name", universe.name());
+    ArrayNode rules = written.putArray("rules");
+    universe.rules().forEach(rule -> rules.add(rule.sentence()));
+    ArrayNode added = written.putArray("added");
+    new TreeSet<>(universe.added()).forEach(added::add);
+    ArrayNode excluded = written.putArray("excluded");
+    new TreeSet<>(universe.excluded()).forEach(excluded::add);
+    return written.toPrettyString() + "\n";
+  }
+}

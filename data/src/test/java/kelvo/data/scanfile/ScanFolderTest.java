@@ -1,0 +1,95 @@
+package kelvo.data.scanfile;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Set;
+import kelvo.rule.RuleSentence;
+import kelvo.rule.Vocabulary;
+import kelvo.scan.Scan;
+import kelvo.universe.Universe;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+class ScanFolderTest {
+  @TempDir Path folder;
+
+  private ScanFolder own() {
+    return new ScanFolder(folder, Vocabulary.USUAL);
+  }
+
+  private static Universe common() {
+    return new Universe(
+        "US common",
+        List.of(RuleSentence.parse("kind is common stock", Vocabulary.USUAL)),
+        Set.of("KELPOR"),
+        Set.of("TIDARC"));
+  }
+
+  @Test
+  void everyShippedScanReadsBackAsItWasWritten() {
+    for (Scan scan : ScanFile.shipped(Vocabulary.USUAL)) {
+      assertThat(ScanFile.parse("x", ScanFile.write(scan), Vocabulary.USUAL, List.of()))
+          .isEqualTo(scan);
+    }
+  }
+
+  @Test
+  void theFirstChangeKeepsTheShippedScansToo() {
+    Scan first = ScanFile.shipped(Vocabulary.USUAL).getFirst();
+    Scan changed = first.withRules(first.rules().subList(0, 1));
+
+    own().save(changed);
+
+    assertThat(own().scans()).hasSize(10).contains(changed).doesNotContain(first);
+  }
+
+  @Test
+  void aScanNamesAUniverseOfItsFolder() {
+    own().save(common());
+    Scan within = ScanFile.shipped(Vocabulary.USUAL).getFirst().within(common());
+
+    own().save(within);
+
+    assertThat(own().scans()).contains(within);
+    assertThat(own().universes()).containsExactly(common());
+  }
+
+  @Test
+  void aScanOfAnUnknownUniverseNamesThoseThatThereAre() throws Exception {
+    own().save(common());
+    Files.writeString(
+        Files.createDirectories(folder.resolve("scans")).resolve("lost.json"),
+        "{\"kelvo\":1,\"name\":\"Lost\",\"universe\":\"Elsewhere\"}");
+
+    assertThatThrownBy(() -> own().scans())
+        .hasMessageContaining("lost.json")
+        .hasMessageContaining("US common")
+        .hasMessageContaining("Elsewhere");
+  }
+
+  @Test
+  void aUniverseWithARuleThatCanChangeIsRefused() {
+    assertThatThrownBy(
+            () ->
+                UniverseFile.parse(
+                    "u.json",
+                    "{\"kelvo\":1,\"name\":\"Movers\",\"rules\":[\"change % at least 5%\"]}",
+                    Vocabulary.USUAL))
+        .hasMessageContaining("u.json")
+        .hasMessageContaining("change % at least 5%")
+        .hasMessageContaining("previous close");
+  }
+
+  @Test
+  void removingTakesTheFileAway() {
+    Scan extra = ScanFile.shipped(Vocabulary.USUAL).getFirst().named("Mine");
+    own().save(extra);
+    own().remove(extra);
+
+    assertThat(own().scans()).hasSize(10).doesNotContain(extra);
+  }
+}
