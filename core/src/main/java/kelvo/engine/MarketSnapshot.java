@@ -13,6 +13,7 @@ import kelvo.news.Catalyst;
 import kelvo.news.HeadlineWords;
 import kelvo.scan.Hit;
 import kelvo.scan.Matches;
+import kelvo.scan.Scan;
 import kelvo.scan.ScanWorkings;
 import kelvo.scan.WhyEmpty;
 import kelvo.watch.Check;
@@ -23,7 +24,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param moment the clock, {@link kelvo.time.DayTime}
  * @param events how many events have been applied
- * @param scanName the scan whose matches are listed
+ * @param scan the scan whose matches are listed
  * @param matches who fits it, at most its limit
  * @param matching how many fit it in all
  * @param whyEmpty the answer when nobody does; null otherwise
@@ -40,7 +41,7 @@ import org.jspecify.annotations.Nullable;
 public record MarketSnapshot(
     long moment,
     int events,
-    String scanName,
+    Scan scan,
     List<Matches.Row> matches,
     int matching,
     @Nullable WhyEmpty whyEmpty,

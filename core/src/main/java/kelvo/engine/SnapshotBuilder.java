@@ -95,7 +95,7 @@ final class SnapshotBuilder {
     return new MarketSnapshot(
         now,
         engine.events(),
-        request.scan().name(),
+        request.scan(),
         List.copyOf(rows.subList(0, Math.min(rows.size(), request.scan().limit()))),
         rows.size(),
         rows.isEmpty() ? WhyEmpty.of(session, request.scan(), engine::state, now) : null,

@@ -23,11 +23,15 @@ final class PriceFields {
             "Latest eligible print since 04:00, regular or extended; before any, the middle of a quote whose spread is at most 5% of it; else the previous close.",
             "none of the three exists",
             SymbolState::price),
-        price(
+        ActivityFields.fixed(
             "previous close",
+            Unit.PRICE,
             "Close of the session before, adjusted for a split effective today.",
             NO_CLOSE,
-            SymbolState::previousClose),
+            facts ->
+                facts.previousClose() == Price.NONE
+                    ? Double.NaN
+                    : Price.dollars(facts.previousClose())),
         price(
             "open",
             "The official open; until there is one, the first eligible print of regular hours.",

@@ -152,4 +152,34 @@ public record Rule(Field field, Relation relation, List<Step> steps, boolean orU
       case Bound.Words words -> words;
     };
   }
+
+  /**
+   * With a bound of its own from a phase on, at first the one in force there. A bound for the whole
+   * day becomes that of the first phase.
+   */
+  public Rule withStepFrom(int phase, Phases phases) {
+    List<Step> changed = new ArrayList<>();
+    for (Step step : steps) {
+      changed.add(
+          step.phase().isEmpty() ? new Step(step.bound(), phases.all().getFirst().name()) : step);
+    }
+    Rule scheduled = new Rule(field, relation, changed, orUnknown);
+    String name = phases.all().get(phase).name();
+    if (changed.stream().noneMatch(step -> step.phase().equals(name))) {
+      int before = scheduled.stepIn(phase, phases);
+      changed.add(before + 1, new Step(changed.get(Math.max(0, before)).bound(), name));
+    }
+    return new Rule(field, relation, changed, orUnknown);
+  }
+
+  /** Without the bound that begins with a phase; the last one left holds all day. */
+  public Rule withoutStepFrom(int phase, Phases phases) {
+    String name = phases.all().get(phase).name();
+    List<Step> changed = new ArrayList<>(steps);
+    changed.removeIf(step -> step.phase().equals(name) && steps.size() > 1);
+    if (changed.size() == 1 && steps.size() > 1) {
+      changed.set(0, new Step(changed.getFirst().bound(), ""));
+    }
+    return new Rule(field, relation, changed, orUnknown);
+  }
 }

@@ -71,6 +71,12 @@ public record Scan(
         columns);
   }
 
+  /** For another purpose. */
+  public Scan meant(String other) {
+    return new Scan(
+        name, other, universe, from, to, rules, anyOf, triggers, fold, side, limit, sort, columns);
+  }
+
   /** With other rules. */
   public Scan withRules(List<Rule> others) {
     return new Scan(

@@ -20,7 +20,7 @@ class MembershipTest {
   private static Universe universe(Set<String> added, Set<String> excluded, String... rules) {
     List<Rule> parsed =
         Arrays.stream(rules).map(r -> RuleSentence.parse(r, Vocabulary.USUAL)).toList();
-    return new Universe("test", parsed, added, excluded);
+    return new Universe("test", parsed, added, excluded, null);
   }
 
   private String symbol(int security) {
@@ -69,5 +69,15 @@ class MembershipTest {
     assertThat(universe.excluded()).isEmpty();
     assertThat(universe.added()).containsExactly("KELPOR");
     assertThat(universe.forgetting(Set.of("KELPOR")).added()).isEmpty();
+  }
+
+  @Test
+  void aUniverseIsStaleAQuarterAfterTheLastLook() {
+    java.time.LocalDate looked = java.time.LocalDate.of(2031, 1, 15);
+    Universe universe = universe(Set.of(), Set.of()).reviewedOn(looked);
+
+    assertThat(universe.isStaleOn(looked.plusMonths(3))).isFalse();
+    assertThat(universe.isStaleOn(looked.plusMonths(3).plusDays(1))).isTrue();
+    assertThat(universe(Set.of(), Set.of()).isStaleOn(looked)).isTrue();
   }
 }

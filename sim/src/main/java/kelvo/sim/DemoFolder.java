@@ -11,13 +11,20 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Set;
 import java.util.concurrent.CompletableFuture;
 import java.util.function.Consumer;
+import java.util.stream.Stream;
 import kelvo.data.calendar.ExchangeCalendar;
 import kelvo.data.scanfile.ScanFile;
+import kelvo.data.scanfile.ScanFolder;
 import kelvo.engine.Progress;
 import kelvo.market.DailyBar;
 import kelvo.market.Price;
+import kelvo.rule.Rule;
+import kelvo.rule.RuleSentence;
+import kelvo.rule.Vocabulary;
+import kelvo.universe.Universe;
 
 /**
  * Writes the demo's data folder: an invented market in 2031, the same for the same size and seed.
@@ -27,7 +34,7 @@ public final class DemoFolder {
   public static final long SEED = 20_310_312;
 
   /** Raised when what is written changes, so that an older folder is written anew. */
-  public static final int VERSION = 3;
+  public static final int VERSION = 4;
 
   private final Path root;
   private final DemoSize size;
@@ -74,6 +81,7 @@ public final class DemoFolder {
     NewsWire.write(root.resolve("news"), date, stocks, seed);
     DemoTrader.writeFills(root.resolve("fills.csv"), date, stocks, session.trades);
     scans();
+    universe();
     progress.done(1);
   }
 
@@ -170,6 +178,20 @@ public final class DemoFolder {
     for (String file : ScanFile.shippedFiles()) {
       Files.writeString(root.resolve("scans/" + file), ScanFile.shippedText(file));
     }
+  }
+
+  /** The universe that most traders begin with; nobody has looked it through since autumn. */
+  private void universe() {
+    List<Rule> rules =
+        Stream.of(
+                "kind is common stock",
+                "previous close between 1 and 500",
+                "avg volume 20d at least 50K")
+            .map(rule -> RuleSentence.parse(rule, Vocabulary.USUAL))
+            .toList();
+    LocalDate autumn = size.session().minusMonths(5);
+    new ScanFolder(root, Vocabulary.USUAL)
+        .save(new Universe("common stock", rules, Set.of(), Set.of(), autumn));
   }
 
   private void csv(String name, Consumer<CsvWriter> content) {

@@ -14,6 +14,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.CompletableFuture;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import kelvo.data.news.NewsFiles;
 import kelvo.engine.Progress;
@@ -31,6 +32,7 @@ import kelvo.time.Phases;
 import kelvo.time.TradingCalendar;
 import kelvo.trade.Fill;
 import kelvo.trade.FillSide;
+import kelvo.universe.Figure;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -46,6 +48,7 @@ public final class DataFolder {
   private final TradingCalendar calendar;
   private final Faults faults = new Faults();
   private @Nullable List<Security> securities;
+  private @Nullable List<Figure> figures;
 
   /**
    * A folder.
@@ -148,10 +151,34 @@ public final class DataFolder {
   public List<Security> securities() {
     List<Security> read = securities;
     if (read == null) {
-      read = List.copyOf(readSecurities());
+      read = putRight(readSecurities(), figures());
       securities = read;
     }
     return read;
+  }
+
+  /** Floats and share counts put right by hand, the last one of a security last. */
+  public List<Figure> figures() {
+    List<Figure> read = figures;
+    if (read == null) {
+      read = FiguresFile.read(root, faults);
+      figures = read;
+    }
+    return read;
+  }
+
+  private static List<Security> putRight(List<Security> listed, List<Figure> figures) {
+    Map<String, List<Figure>> bySymbol =
+        figures.stream().collect(Collectors.groupingBy(Figure::symbol));
+    List<Security> right = new ArrayList<>();
+    for (Security security : listed) {
+      Security put = security;
+      for (Figure figure : bySymbol.getOrDefault(security.symbol(), List.of())) {
+        put = figure.on(put);
+      }
+      right.add(put);
+    }
+    return List.copyOf(right);
   }
 
   private List<Security> readSecurities() {

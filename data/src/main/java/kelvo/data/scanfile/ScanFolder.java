@@ -11,23 +11,28 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.stream.Stream;
+import kelvo.data.folder.FiguresFile;
 import kelvo.rule.Vocabulary;
 import kelvo.scan.Scan;
+import kelvo.universe.Figure;
 import kelvo.universe.Universe;
 
 /**
  * The trader's own scans and universes in a data folder, a file each under {@code scans} and {@code
- * universes}. A folder without scans has those that ship with Kelvo. Not thread-safe.
+ * universes}, and the figures put right by hand. A folder without scans has those that ship with
+ * Kelvo. Not thread-safe.
  */
 public final class ScanFolder {
   private static final String JSON = ".json";
 
+  private final Path root;
   private final Path scans;
   private final Path universes;
   private final Vocabulary vocabulary;
 
   /** The scans of a data folder, whose fields have these words. */
   public ScanFolder(Path folder, Vocabulary vocabulary) {
+    root = folder;
     scans = folder.resolve("scans");
     universes = folder.resolve("universes");
     this.vocabulary = vocabulary;
@@ -114,6 +119,11 @@ public final class ScanFolder {
   /** Takes a universe's file away. */
   public void remove(Universe universe) {
     fileOf(universe.name(), universes).ifPresent(ScanFolder::delete);
+  }
+
+  /** Keeps a figure that the trader has put right; it counts when the folder is read again. */
+  public void putRight(Figure figure) {
+    FiguresFile.append(root, figure);
   }
 
   private static Optional<Path> fileOf(String name, Path folder) {

@@ -5,6 +5,8 @@ import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.time.DateTimeException;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -15,6 +17,7 @@ import kelvo.rule.Rule;
 import kelvo.rule.RuleSentence;
 import kelvo.rule.Vocabulary;
 import kelvo.universe.Universe;
+import org.jspecify.annotations.Nullable;
 
 /** Reads and writes universes as JSON files, as docs/formats.md describes. */
 public final class UniverseFile {
@@ -37,7 +40,11 @@ public final class UniverseFile {
       List<Rule> rules = new ArrayList<>();
       root.path("rules").forEach(rule -> rules.add(RuleSentence.parse(rule.asText(), vocabulary)));
       return new Universe(
-          called, rules, symbols(root.path("added")), symbols(root.path("excluded")));
+          called,
+          rules,
+          symbols(root.path("added")),
+          symbols(root.path("excluded")),
+          reviewed(root.path("reviewed").asText()));
     } catch (JsonProcessingException e) {
       throw new ScanFileException(
           name
@@ -48,6 +55,15 @@ public final class UniverseFile {
           e);
     } catch (IllegalArgumentException e) {
       throw new ScanFileException(name + ": " + e.getMessage(), e);
+    }
+  }
+
+  private static @Nullable LocalDate reviewed(String text) {
+    try {
+      return text.isEmpty() ? null : LocalDate.parse(text);
+    } catch (DateTimeException e) {
+      throw new IllegalArgumentException(
+          "reviewed: expected a date such as 2031-03-12, found \"" + text + "\"", e);
     }
   }
 
@@ -67,6 +83,9 @@ public final class UniverseFile {
     new TreeSet<>(universe.added()).forEach(added::add);
     ArrayNode excluded = written.putArray("excluded");
     new TreeSet<>(universe.excluded()).forEach(excluded::add);
+    if (universe.reviewed() != null) {
+      written.put("reviewed", universe.reviewed().toString());
+    }
     return written.toPrettyString() + "\n";
   }
 }

@@ -26,7 +26,8 @@ class ScanFolderTest {
         "US common",
         List.of(RuleSentence.parse("kind is common stock", Vocabulary.USUAL)),
         Set.of("KELPOR"),
-        Set.of("TIDARC"));
+        Set.of("TIDARC"),
+        java.time.LocalDate.of(2031, 1, 15));
   }
 
   @Test

@@ -69,9 +69,11 @@ public final class Grid<R> extends Region {
     focusedProperty().addListener((o, was, is) -> paint());
   }
 
-  /** Sets the columns. */
+  /** Sets other columns; the rows that follow are for them, so those shown go. */
   public void columns(List<GridColumn<R>> wanted) {
     columns = List.copyOf(wanted);
+    rows = List.of();
+    waiting = null;
     paint();
   }
 

@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import javafx.application.Platform;
-import javafx.collections.FXCollections;
+import javafx.collections.ListChangeListener;
 import javafx.geometry.Pos;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
@@ -27,17 +27,23 @@ import kelvo.watch.Decision;
 
 /** The Morning stage: the gap field, the triage table, keep and drop with a reason, the Ten. */
 public final class MorningStage extends BorderPane {
+  private static final double EDITOR_HEIGHT = 372;
+
   private final Workspace workspace;
   private final GapField field;
   private final Grid<TriageRow> table = new Grid<>("Triage", TriageRow::symbol);
   private final Label count = new Label();
   private final ReasonBar reasons = new ReasonBar();
-  private String columnsOf = "";
+  private final ComboBox<String> scans = new ComboBox<>();
+  private final ScanEditor editor;
+  private List<Field> columnsOf = List.of();
 
   /** The stage of a window. */
   public MorningStage(Workspace workspace) {
     this.workspace = workspace;
     field = new GapField(workspace);
+    editor = new ScanEditor(workspace, this::closeEditor);
+    editor.setPrefHeight(EDITOR_HEIGHT);
     BorderPane middle = new BorderPane(table);
     middle.setTop(new VBox(chooser()));
     middle.setBottom(reasons);
@@ -45,6 +51,7 @@ public final class MorningStage extends BorderPane {
     setCenter(middle);
     setRight(new TenPanel(workspace));
     table.onSelect(row -> workspace.focusOn(row.symbol()));
+    workspace.workedRule().addListener((o, was, is) -> worked(is.intValue()));
     workspace.snapshot().addListener((o, was, is) -> show());
     workspace.book().addListener((o, was, is) -> show());
     workspace.focus().addListener((o, was, is) -> table.select(is));
@@ -53,10 +60,9 @@ public final class MorningStage extends BorderPane {
   }
 
   private HBox chooser() {
-    ComboBox<String> scans =
-        new ComboBox<>(
-            FXCollections.observableArrayList(workspace.scans().stream().map(Scan::name).toList()));
-    scans.setValue(workspace.shownScan().get().name());
+    nameScans();
+    workspace.desk().scans().addListener((ListChangeListener<Scan>) change -> nameScans());
+    workspace.shownScan().addListener((o, was, is) -> scans.setValue(is.name()));
     scans.setFocusTraversable(false);
     scans.setAccessibleText("Scan");
     scans.setOnAction(
@@ -65,13 +71,36 @@ public final class MorningStage extends BorderPane {
                 .filter(s -> s.name().equals(scans.getValue()))
                 .findFirst()
                 .ifPresent(workspace.shownScan()::set));
-    Label keys = new Label("K keep  D drop  W watch  J next  U undo");
+    Label keys = new Label("K keep  D drop  W watch  J next  U undo  E scan  R rule");
     keys.getStyleClass().addAll("faded", "small");
     count.getStyleClass().add("small");
+    count.setMinWidth(USE_PREF_SIZE);
     HBox line = new HBox(10, scans, count, keys);
     line.setAlignment(Pos.CENTER_LEFT);
     line.getStyleClass().add("part");
     return line;
+  }
+
+  private void nameScans() {
+    scans.getItems().setAll(workspace.scans().stream().map(Scan::name).toList());
+    scans.setValue(workspace.shownScan().get().name());
+  }
+
+  private void openEditor() {
+    workspace.workedRule().set(0);
+  }
+
+  private void closeEditor() {
+    workspace.workedRule().set(Workspace.NO_RULE);
+    table.requestFocus();
+  }
+
+  private void worked(int rule) {
+    boolean editing = rule != Workspace.NO_RULE;
+    if (editing != (getTop() == editor)) {
+      setTop(editing ? editor : field);
+      show();
+    }
   }
 
   private void show() {
@@ -80,9 +109,13 @@ public final class MorningStage extends BorderPane {
       return;
     }
     field.show(shown.gaps());
-    if (!columnsOf.equals(shown.scanName())) {
-      columnsOf = shown.scanName();
-      table.columns(columns(workspace.shownScan().get()));
+    if (getTop() == editor) {
+      editor.show(shown);
+    }
+    Scan listed = shown.scan();
+    if (!columnsOf.equals(listed.columns())) {
+      columnsOf = listed.columns();
+      table.columns(columns(listed));
     }
     Map<String, Decision> decided = workspace.book().get().decidedAt(shown.moment());
     List<TriageRow> rows = new ArrayList<>();
@@ -187,6 +220,17 @@ public final class MorningStage extends BorderPane {
         table.move(1);
       }
       case J, SPACE -> table.move(1);
+      case E -> {
+        if (getTop() == editor) {
+          closeEditor();
+        } else {
+          openEditor();
+        }
+      }
+      case R -> {
+        openEditor();
+        editor.addRule();
+      }
       case U -> workspace.undo();
       default -> {
         return false;

@@ -22,6 +22,7 @@ import kelvo.desktop.live.AlertPopup;
 import kelvo.desktop.live.LiveStage;
 import kelvo.desktop.morning.MorningStage;
 import kelvo.desktop.review.ReviewStage;
+import kelvo.desktop.universe.UniverseStage;
 import kelvo.scan.Hit;
 import org.jspecify.annotations.Nullable;
 
@@ -31,6 +32,7 @@ import org.jspecify.annotations.Nullable;
  */
 public final class MainWindow extends BorderPane {
   private final Workspace workspace;
+  private final UniverseStage universe;
   private final MorningStage morning;
   private final LiveStage live;
   private final CatalystsStage catalysts;
@@ -44,6 +46,7 @@ public final class MainWindow extends BorderPane {
   /** The window's content. */
   public MainWindow(Workspace workspace, List<Fault> faults) {
     this.workspace = workspace;
+    universe = new UniverseStage(workspace);
     morning = new MorningStage(workspace);
     live = new LiveStage(workspace);
     catalysts = new CatalystsStage(workspace);
@@ -117,6 +120,7 @@ public final class MainWindow extends BorderPane {
 
   private Parent content(StageKind kind) {
     return switch (kind) {
+      case UNIVERSE -> universe;
       case MORNING -> morning;
       case LIVE -> live;
       case CATALYSTS -> catalysts;
@@ -195,6 +199,7 @@ public final class MainWindow extends BorderPane {
 
   private boolean stageOwnKey(KeyEvent event) {
     return switch (workspace.stage().get()) {
+      case UNIVERSE -> universe.key(event);
       case MORNING -> morning.key(event);
       case LIVE -> live.key(event);
       case CATALYSTS -> catalysts.key(event);

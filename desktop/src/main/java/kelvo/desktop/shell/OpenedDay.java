@@ -22,6 +22,8 @@ import kelvo.market.Session;
 import kelvo.rule.Vocabulary;
 import kelvo.scan.Scan;
 import kelvo.trade.Fill;
+import kelvo.universe.Figure;
+import kelvo.universe.Universe;
 import kelvo.watch.DayBook;
 import org.jspecify.annotations.Nullable;
 
@@ -29,12 +31,18 @@ import org.jspecify.annotations.Nullable;
  * A session read from a data folder and played as far as it goes, with the ledger of its day: what
  * a window opens.
  *
+ * @param vocabulary the words that its rules may use
+ * @param scanFolder where the trader's scans and universes are kept
  * @param feed brings what is still to come; null for a recorded session
  * @param dropCopy brings the trader's fills from the broker; null for none
  * @param faults what could not be read
  */
 public record OpenedDay(
     Session session,
+    Vocabulary vocabulary,
+    ScanFolder scanFolder,
+    List<Universe> universes,
+    List<Figure> figures,
     List<Scan> scans,
     SessionRun run,
     @Nullable LiveFeed feed,
@@ -62,7 +70,18 @@ public record OpenedDay(
     Kept kept = Kept.in(folder, date, data.fills(date), Vocabulary.of(data.securities()));
     SessionRun run = SessionRun.of(session, kept.program(), playing(progress));
     return new OpenedDay(
-        session, kept.scans(), run, null, null, kept.ledger(), kept.book(), data.faults());
+        session,
+        kept.vocabulary(),
+        kept.folder(),
+        kept.folder().universes(),
+        data.figures(),
+        kept.scans(),
+        run,
+        null,
+        null,
+        kept.ledger(),
+        kept.book(),
+        data.faults());
   }
 
   /**
@@ -89,7 +108,18 @@ public record OpenedDay(
     LiveFeed feed = new LiveFeed(address, session, recorder, data.feedFills(date));
     DropCopy dropCopy = broker == null ? null : new DropCopy(broker.address(), broker.name(), date);
     return new OpenedDay(
-        session, kept.scans(), run, feed, dropCopy, kept.ledger(), kept.book(), data.faults());
+        session,
+        kept.vocabulary(),
+        kept.folder(),
+        kept.folder().universes(),
+        data.figures(),
+        kept.scans(),
+        run,
+        feed,
+        dropCopy,
+        kept.ledger(),
+        kept.book(),
+        data.faults());
   }
 
   private static Progress playing(Progress progress) {
@@ -97,13 +127,14 @@ public record OpenedDay(
   }
 
   /** What a folder keeps of the trader's own. */
-  private record Kept(List<Scan> scans, Ledger ledger, DayBook book) {
+  private record Kept(
+      Vocabulary vocabulary, ScanFolder folder, List<Scan> scans, Ledger ledger, DayBook book) {
     static Kept in(Path folder, LocalDate date, List<Fill> fills, Vocabulary vocabulary) {
       Ledger ledger = Ledger.open(folder.resolve(LEDGER));
       ledger.addFills(date, fills);
       ledger.awaitSaved();
       ScanFolder scans = new ScanFolder(folder, vocabulary);
-      return new Kept(scans.scans(), ledger, ledger.day(date));
+      return new Kept(vocabulary, scans, scans.scans(), ledger, ledger.day(date));
     }
 
     Program program() {

@@ -27,6 +27,10 @@ final class Pictures {
   private final Workspace workspace;
   private final Scene scene;
   private final Path folder;
+
+  /** "premarket volume at least ..", which has a bound a phase. */
+  private static final int WORKED_RULE = 4;
+
   private final Deque<Shot> shots = new ArrayDeque<>();
   private final ChangeListener<@Nullable MarketSnapshot> arrival = (o, was, is) -> arrived(is);
   private long awaited = -1;
@@ -36,7 +40,9 @@ final class Pictures {
     this.scene = scene;
     this.folder = folder;
     for (Theme theme : Theme.values()) {
+      shots.add(new Shot("universe", StageKind.UNIVERSE, "08:58:00", "ORBTOW", theme));
       shots.add(new Shot("morning", StageKind.MORNING, "08:58:00", "ORBTOW", theme));
+      shots.add(new Shot("scan", StageKind.MORNING, "08:58:00", "ORBTOW", theme));
       shots.add(new Shot("live", StageKind.LIVE, "10:44:30", "DENBOT", theme));
       shots.add(new Shot("catalysts", StageKind.CATALYSTS, "09:40:00", "TIDARC", theme));
       shots.add(new Shot("review", StageKind.REVIEW, "16:30:00", "KELPOR", theme));
@@ -58,6 +64,9 @@ final class Pictures {
     }
     workspace.theme().set(shot.theme());
     workspace.stage().set(shot.stage());
+    boolean onScan = shot.name().equals("scan");
+    workspace.shownScan().set(workspace.scans().get(onScan ? 1 : 0));
+    workspace.workedRule().set(onScan ? WORKED_RULE : Workspace.NO_RULE);
     workspace.focusOn(shot.symbol());
     awaited = DayTime.parse(shot.at());
     workspace.seek(awaited);

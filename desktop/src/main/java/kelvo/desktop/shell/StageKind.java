@@ -2,6 +2,7 @@ package kelvo.desktop.shell;
 
 /** The stages of the day that this version has, with the number keys that go there. */
 public enum StageKind {
+  UNIVERSE("Universe", 1),
   MORNING("Morning", 2),
   LIVE("Live", 3),
   CATALYSTS("Catalysts", 4),

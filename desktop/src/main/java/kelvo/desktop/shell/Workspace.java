@@ -9,12 +9,16 @@ import java.util.OptionalInt;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.atomic.AtomicReference;
+import java.util.function.Consumer;
+import java.util.function.Supplier;
 import javafx.application.Platform;
 import javafx.beans.property.DoubleProperty;
+import javafx.beans.property.IntegerProperty;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleDoubleProperty;
+import javafx.beans.property.SimpleIntegerProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.beans.property.SimpleStringProperty;
 import javafx.beans.property.StringProperty;
@@ -55,10 +59,13 @@ public final class Workspace implements AutoCloseable {
   /** How many symbols the Ten may hold. */
   public static final int MOST_KEPT = 10;
 
+  /** No scan is being worked on. */
+  public static final int NO_RULE = -1;
+
   private static final long SHORTEST_FOCUS = DayTime.SECOND;
 
   private final Session session;
-  private final List<Scan> scans;
+  private final ScanDesk desk;
   private final Ledger ledger;
   private final Player player;
   private final @Nullable LiveFeed feed;
@@ -73,7 +80,7 @@ public final class Workspace implements AutoCloseable {
   private final ReadOnlyObjectWrapper<@Nullable DayReview> review = new ReadOnlyObjectWrapper<>();
   private final ObjectProperty<StageKind> stage = new SimpleObjectProperty<>(StageKind.MORNING);
   private final ObjectProperty<Theme> theme;
-  private final ObjectProperty<Scan> shownScan;
+  private final IntegerProperty workedRule = new SimpleIntegerProperty(NO_RULE);
   private final ObjectProperty<CatalystFilter> newsFilter =
       new SimpleObjectProperty<>(CatalystFilter.ALL);
   private final StringProperty focus = new SimpleStringProperty("");
@@ -87,16 +94,16 @@ public final class Workspace implements AutoCloseable {
   /** A window's work on an opened day, paused at a moment. */
   public Workspace(OpenedDay day, long moment, Theme theme) {
     session = day.session();
-    scans = day.scans();
     ledger = day.ledger();
     feed = day.feed();
     dropCopy = day.dropCopy();
     book = new ReadOnlyObjectWrapper<>(day.book());
     this.theme = new SimpleObjectProperty<>(theme);
-    shownScan = new SimpleObjectProperty<>(scans.getFirst());
+    desk = new ScanDesk(day, background, undo::push, action::set, () -> replay(now()));
     player = player(day, moment);
     stage.addListener((o, was, is) -> refreshReview());
-    shownScan.addListener((o, was, is) -> player.show(request()));
+    desk.shown().addListener((o, was, is) -> player.show(request()));
+    workedRule.addListener((o, was, is) -> player.show(request()));
     newsFilter.addListener((o, was, is) -> player.show(request()));
   }
 
@@ -134,7 +141,11 @@ public final class Workspace implements AutoCloseable {
   private SnapshotRequest request() {
     List<String> followed = book.get().theTen(now()).stream().map(Decision::symbol).toList();
     return new SnapshotRequest(
-        shownScan.get(), focus.get(), followed, newsFilter.get(), OptionalInt.empty());
+        desk.shown().get(),
+        focus.get(),
+        followed,
+        newsFilter.get(),
+        workedRule.get() == NO_RULE ? OptionalInt.empty() : OptionalInt.of(workedRule.get()));
   }
 
   /** Takes a snapshot on the player's thread; the window sees the newest one only. */
@@ -168,6 +179,7 @@ public final class Workspace implements AutoCloseable {
       MarketSnapshot shown = snapshot.get();
       List<Hit> hits = shown == null ? List.of() : shown.hits();
       DayBook day = book.get();
+      List<Scan> scans = List.copyOf(desk.scans());
       long moment = now();
       background.execute(
           () -> {
@@ -213,9 +225,19 @@ public final class Workspace implements AutoCloseable {
     return session.hours().date();
   }
 
+  /** The scans and universes in use, and what changes them. */
+  public ScanDesk desk() {
+    return desk;
+  }
+
   /** The scans in use. */
   public List<Scan> scans() {
-    return scans;
+    return desk.scans();
+  }
+
+  /** The place of the rule that is being worked on; {@link #NO_RULE} while none is. */
+  public IntegerProperty workedRule() {
+    return workedRule;
   }
 
   /** The ledger of the data folder. */
@@ -255,7 +277,7 @@ public final class Workspace implements AutoCloseable {
 
   /** The scan whose matches are listed. */
   public ObjectProperty<Scan> shownScan() {
-    return shownScan;
+    return desk.shown();
   }
 
   /** Which news is listed. */
@@ -450,7 +472,7 @@ public final class Workspace implements AutoCloseable {
 
   /** Plays what comes after a moment again with the levels as they are now. */
   private void replay(long from) {
-    player.play(new Program(scans, book.get().levels()), from);
+    player.play(new Program(desk.scans(), book.get().levels()), from);
   }
 
   /** Writes a note on the symbol in focus. */
@@ -459,6 +481,15 @@ public final class Workspace implements AutoCloseable {
     ledger.add(day(), note);
     book.set(book.get().with(note));
     action.set("Noted on " + note.symbol());
+  }
+
+  /** Works something out behind the window and hands the answer to it. */
+  public <T> void workOut(Supplier<T> question, Consumer<T> answer) {
+    background.execute(
+        () -> {
+          T found = question.get();
+          Platform.runLater(() -> answer.accept(found));
+        });
   }
 
   /** Takes the last edit back. */
@@ -475,6 +506,7 @@ public final class Workspace implements AutoCloseable {
   @Override
   public void close() {
     endFocus();
+    desk.close();
     ledger.leaveAt(day(), now());
     if (feed != null) {
       feed.close();

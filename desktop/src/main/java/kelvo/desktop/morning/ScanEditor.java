@@ -1,0 +1,326 @@
+package kelvo.desktop.morning;
+
+import java.io.File;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import javafx.collections.FXCollections;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextField;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import javafx.stage.FileChooser;
+import kelvo.desktop.rules.RuleCurve;
+import kelvo.desktop.rules.RulesEditor;
+import kelvo.desktop.shell.ScanDesk;
+import kelvo.desktop.shell.Workspace;
+import kelvo.engine.MarketSnapshot;
+import kelvo.field.Field;
+import kelvo.rule.RuleCompletion;
+import kelvo.rule.SessionWords;
+import kelvo.rule.Vocabulary;
+import kelvo.scan.Scan;
+import kelvo.scan.ScanPairs;
+import kelvo.scan.ScanWorkings;
+import kelvo.scan.SortOrder;
+import kelvo.scan.WhyEmpty;
+import kelvo.trigger.Trigger;
+import kelvo.universe.Universe;
+
+/**
+ * Works on the scan that is shown: its rules with what each does, the cut curve of the rule that is
+ * being worked on, its triggers, columns and order. Everything applies as it is typed.
+ */
+final class ScanEditor extends BorderPane {
+  private static final double USUAL_SPLIT = 10;
+
+  private final Workspace workspace;
+  private final ScanDesk desk;
+  private final Vocabulary vocabulary;
+  private final RulesEditor rules;
+  private final RuleCurve curve;
+  private final TextField name = new TextField();
+  private final TextField purpose = new TextField();
+  private final ComboBox<String> universes = new ComboBox<>();
+  private final TextField triggers = new TextField();
+  private final TextField columns = new TextField();
+  private final TextField sort = new TextField();
+  private final Label wrong = new Label();
+  private boolean showing;
+
+  ScanEditor(Workspace workspace, Runnable close) {
+    this.workspace = workspace;
+    desk = workspace.desk();
+    vocabulary = desk.vocabulary();
+    RuleCompletion completion =
+        new RuleCompletion(vocabulary, new SessionWords(workspace.session()));
+    rules =
+        new RulesEditor(
+            vocabulary,
+            completion,
+            changed -> change(scan().withRules(changed)),
+            workspace.workedRule()::set);
+    curve = new RuleCurve(workspace.session().phases(), this::replaceRule);
+    getStyleClass().addAll("card", "part");
+    ScrollPane scroll = new ScrollPane(rules);
+    scroll.setFitToWidth(true);
+    scroll.setMinWidth(0);
+    HBox.setHgrow(scroll, Priority.ALWAYS);
+    curve.setPrefWidth(250);
+    curve.setMinWidth(220);
+    HBox middle = new HBox(6, scroll, curve);
+    wrong.getStyleClass().addAll("small", "tone-down");
+    wrong.setWrapText(true);
+    setTop(new VBox(4, head(close), purpose));
+    setCenter(middle);
+    setBottom(
+        new VBox(
+            3, wrong, line("Triggers", triggers), line("Columns", columns), line("Order", sort)));
+    BorderPane.setMargin(middle, new javafx.geometry.Insets(4, 0, 4, 0));
+    purpose.setPromptText("what it is for, in one sentence");
+    purpose.setAccessibleText("Purpose");
+    onType(purpose, text -> scan().meant(text));
+    onType(triggers, text -> scan().withTriggers(each(text, Trigger::parse)));
+    onType(columns, text -> scan().listing(scan().sort(), each(text, this::field)));
+    onType(
+        sort,
+        text ->
+            scan()
+                .listing(
+                    each(text, t -> List.of(SortOrder.parse(t, vocabulary))), scan().columns()));
+    workspace.theme().addListener((o, was, is) -> curve.theme(is));
+    curve.theme(workspace.theme().get());
+  }
+
+  private HBox head(Runnable close) {
+    name.setAccessibleText("Name of the scan");
+    name.setPrefWidth(150);
+    name.setOnAction(e -> rename());
+    name.focusedProperty()
+        .addListener(
+            (o, was, is) -> {
+              if (!is) {
+                rename();
+              }
+            });
+    universes.setAccessibleText("Universe");
+    universes.setFocusTraversable(false);
+    universes.setPrefWidth(110);
+    universes.setTooltip(
+        new Tooltip("Which securities this scan looks at; the Universe stage makes them"));
+    universes.setOnAction(e -> within(universes.getValue()));
+    MenuButton pair = new MenuButton("Pair");
+    pair.getStyleClass().setAll("menu-button", "small-button");
+    pair.setFocusTraversable(false);
+    pair.setMinWidth(USE_PREF_SIZE);
+    pair.getItems()
+        .addAll(
+            item(
+                "The other way: risers and fallers",
+                () -> desk.add(List.of(ScanPairs.mirrored(scan())))),
+            item(
+                "Two halves by price, at $10",
+                () -> desk.add(ScanPairs.byPrice(scan(), USUAL_SPLIT))));
+    HBox head =
+        new HBox(
+            6,
+            name,
+            universes,
+            button(
+                "Clone",
+                "A copy under another name",
+                () -> desk.add(List.of(scan().named(desk.freeName(scan().name()))))),
+            pair,
+            button("Save as", "Writes it to a file that anyone can open", this::share),
+            button("Open", "Takes a scan from a file", this::open),
+            button("Remove", "Takes it away; U brings it back", () -> desk.remove(scan())),
+            button("Close", "E", close));
+    head.setAlignment(Pos.CENTER_LEFT);
+    return head;
+  }
+
+  private static MenuItem item(String words, Runnable action) {
+    MenuItem item = new MenuItem(words);
+    item.setOnAction(e -> action.run());
+    return item;
+  }
+
+  private static Button button(String words, String help, Runnable action) {
+    Button button = new Button(words);
+    button.getStyleClass().setAll("button", "small-button");
+    button.setMinWidth(USE_PREF_SIZE);
+    button.setFocusTraversable(false);
+    button.setTooltip(new Tooltip(help));
+    button.setOnAction(e -> action.run());
+    return button;
+  }
+
+  private static HBox line(String words, TextField field) {
+    Label label = new Label(words);
+    label.getStyleClass().addAll("small", "faded");
+    label.setMinWidth(52);
+    field.setAccessibleText(words);
+    HBox.setHgrow(field, Priority.ALWAYS);
+    HBox line = new HBox(6, label, field);
+    line.setAlignment(Pos.CENTER_LEFT);
+    return line;
+  }
+
+  private Scan scan() {
+    return workspace.shownScan().get();
+  }
+
+  private void change(Scan changed) {
+    if (!showing) {
+      desk.change(scan(), changed);
+    }
+  }
+
+  private void onType(TextField field, Function<String, Scan> change) {
+    field
+        .textProperty()
+        .addListener(
+            (o, was, is) -> {
+              if (showing) {
+                return;
+              }
+              field.getStyleClass().remove("wrong");
+              try {
+                change(change.apply(is));
+                wrong.setText("");
+              } catch (IllegalArgumentException e) {
+                field.getStyleClass().add("wrong");
+                wrong.setText(e.getMessage());
+              }
+            });
+  }
+
+  private static <T> List<T> each(String text, Function<String, List<T>> read) {
+    return Arrays.stream(text.split(","))
+        .map(String::strip)
+        .filter(part -> !part.isEmpty())
+        .flatMap(part -> read.apply(part).stream())
+        .toList();
+  }
+
+  private List<Field> field(String words) {
+    return List.of(
+        vocabulary
+            .find(words)
+            .orElseThrow(
+                () -> new IllegalArgumentException("no field is called \"" + words + "\"")));
+  }
+
+  private void rename() {
+    String wanted = name.getText().strip();
+    if (showing || wanted.isEmpty() || wanted.equals(scan().name())) {
+      return;
+    }
+    if (desk.scans().stream().anyMatch(s -> s.name().equals(wanted))) {
+      wrong.setText("Another scan is called \"" + wanted + "\"");
+      return;
+    }
+    desk.change(scan(), scan().named(wanted));
+  }
+
+  private void within(String wanted) {
+    if (!showing && wanted != null) {
+      desk.universes().stream()
+          .filter(u -> u.name().equals(wanted))
+          .findFirst()
+          .ifPresentOrElse(
+              u -> change(scan().within(u)), () -> change(scan().within(Universe.EVERYONE)));
+    }
+  }
+
+  private void replaceRule(int place, kelvo.rule.Rule rule) {
+    List<kelvo.rule.Rule> changed = new ArrayList<>(scan().rules());
+    if (place < changed.size()) {
+      changed.set(place, rule);
+      change(scan().withRules(changed));
+    }
+  }
+
+  private void share() {
+    FileChooser chooser = chooser("Save the scan");
+    chooser.setInitialFileName(
+        scan().name().toLowerCase(java.util.Locale.ROOT).replace(' ', '-') + ".json");
+    File file = chooser.showSaveDialog(getScene().getWindow());
+    if (file != null) {
+      workspace.action().set(desk.share(scan(), file.toPath()));
+    }
+  }
+
+  private void open() {
+    File file = chooser("Open a scan").showOpenDialog(getScene().getWindow());
+    if (file != null) {
+      workspace.action().set(desk.take(file.toPath()));
+    }
+  }
+
+  private static FileChooser chooser(String title) {
+    FileChooser chooser = new FileChooser();
+    chooser.setTitle(title);
+    chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter("Scans", "*.json"));
+    return chooser;
+  }
+
+  /** Shows the scan as it is, and what its rules do now. */
+  void show(MarketSnapshot shown) {
+    showing = true;
+    Scan scan = scan();
+    rules.show(scan.rules());
+    set(name, scan.name());
+    set(purpose, scan.purpose());
+    set(triggers, scan.triggers().stream().map(Trigger::words).collect(Collectors.joining(", ")));
+    set(columns, scan.columns().stream().map(Field::words).collect(Collectors.joining(", ")));
+    set(sort, scan.sort().stream().map(SortOrder::words).collect(Collectors.joining(", ")));
+    List<String> names = new ArrayList<>(List.of(ScanDesk.ALL_SECURITIES));
+    desk.universes().forEach(u -> names.add(u.name()));
+    if (!universes.getItems().equals(names)) {
+      universes.setItems(FXCollections.observableArrayList(names));
+    }
+    universes.setValue(
+        scan.universe().name().isEmpty() ? ScanDesk.ALL_SECURITIES : scan.universe().name());
+    showing = false;
+    ScanWorkings workings = shown.workings();
+    if (workings != null && workings.scan().equals(scan)) {
+      counts(scan, workings.counts());
+      curve.show(scan, workspace.workedRule().get(), workings.curve());
+      if (!workings.contradictions().isEmpty()) {
+        wrong.setText(String.join(" ", workings.contradictions()));
+      } else if (wrong.getText().contains("never hold") || wrong.getText().contains("keeps only")) {
+        wrong.setText("");
+      }
+    }
+  }
+
+  private void counts(Scan scan, List<WhyEmpty.Count> counts) {
+    for (int i = 0; i < scan.rules().size() && i < counts.size(); i++) {
+      rules.counts(i, counts.get(i).alone(), counts.get(i).left());
+    }
+  }
+
+  private static void set(TextField field, String text) {
+    if (!field.isFocused() && !field.getText().equals(text)) {
+      field.setText(text);
+      field.getStyleClass().remove("wrong");
+    }
+  }
+
+  /** Begins a new rule. */
+  void addRule() {
+    rules.add();
+  }
+}

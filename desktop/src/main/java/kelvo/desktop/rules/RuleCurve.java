@@ -1,0 +1,107 @@
+package kelvo.desktop.rules;
+
+import java.util.List;
+import javafx.scene.control.Label;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.VBox;
+import kelvo.desktop.theme.Theme;
+import kelvo.rule.Amounts;
+import kelvo.rule.Bound;
+import kelvo.rule.Rule;
+import kelvo.scan.CutCurve;
+import kelvo.scan.Scan;
+import kelvo.time.Phases;
+import org.jspecify.annotations.Nullable;
+
+/** The cut curve of the rule that is being worked on, with its schedule under it. */
+public final class RuleCurve extends BorderPane {
+  /** Takes a rule in place of the one at a place. */
+  @FunctionalInterface
+  public interface Change {
+    void replace(int place, Rule rule);
+  }
+
+  private static final int AS_NOW = -1;
+
+  private final CutCurveView view = new CutCurveView(this::drag);
+  private final PhaseBounds schedule;
+  private final Label title = new Label();
+  private final Change change;
+  private List<Rule> rules = List.of();
+  private int place;
+  private int step = AS_NOW;
+  private int stepNow;
+
+  /** An empty curve; {@code change} takes the rule as it is dragged. */
+  public RuleCurve(Phases phases, Change change) {
+    this.change = change;
+    schedule = new PhaseBounds(phases, rule -> change.replace(place, rule), this::drags);
+    title.getStyleClass().add("small");
+    title.setMinWidth(0);
+    setTop(title);
+    setCenter(view);
+    setBottom(new VBox(schedule));
+  }
+
+  /** Uses another theme. */
+  public void theme(Theme theme) {
+    view.theme(theme);
+  }
+
+  /** Shows the curve of one of a scan's rules. */
+  public void show(Scan scan, int rule, @Nullable CutCurve curve) {
+    if (rule != place) {
+      step = AS_NOW;
+    }
+    place = rule;
+    rules = scan.rules();
+    boolean known = rule >= 0 && rule < rules.size();
+    title.setText(known ? "How many are left at every bound: drag it" : "");
+    schedule.setVisible(curve != null);
+    if (curve == null || !known || curve.rule() != rule) {
+      view.show(
+          null, known ? "This rule has no bound to drag now." : "Choose a rule to see its curve.");
+      return;
+    }
+    stepNow = curve.step();
+    if (step >= rules.get(rule).steps().size()) {
+      step = AS_NOW;
+    }
+    schedule.show(rules.get(rule), dragged());
+    view.show(curve, "");
+  }
+
+  private int dragged() {
+    return step == AS_NOW ? stepNow : step;
+  }
+
+  private void drags(int chosen) {
+    step = chosen;
+    schedule.show(rules.get(place), chosen);
+  }
+
+  private void drag(double low, double high) {
+    Rule rule = rules.get(place);
+    change.replace(place, rule.withBound(dragged(), bound(rule, low, high)));
+  }
+
+  private Bound bound(Rule rule, double low, double high) {
+    if (rule.steps().get(dragged()).bound() instanceof Bound.Range) {
+      double from = value(rule, Math.min(low, high));
+      double to = Math.max(from, value(rule, high));
+      return new Bound.Range(from, to, words(rule, from) + " and " + words(rule, to));
+    }
+    double value = low > Double.NEGATIVE_INFINITY ? low : high;
+    return new Bound.Amount(value(rule, value), words(rule, value));
+  }
+
+  private static String words(Rule rule, double value) {
+    return Amounts.words(value, rule.field().unit());
+  }
+
+  /** The number that the words of a bound stand for, since they are rounded. */
+  private static double value(Rule rule, double value) {
+    return Amounts.parse(words(rule, value).toLowerCase(java.util.Locale.ROOT), rule.field().unit())
+        .orElse(value);
+  }
+}

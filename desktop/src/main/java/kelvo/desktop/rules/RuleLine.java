@@ -1,0 +1,112 @@
+package kelvo.desktop.rules;
+
+import java.util.function.Consumer;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import kelvo.rule.Rule;
+import kelvo.rule.RuleCompletion;
+import kelvo.rule.RuleSentence;
+import kelvo.rule.Vocabulary;
+
+/**
+ * One rule as a sentence, applied as it is typed: while it is no rule the last one that was one
+ * holds, and what was expected stands in its tooltip and beside it.
+ */
+final class RuleLine extends HBox {
+  private static final double COUNT_WIDTH = 38;
+
+  private final TextField sentence = new TextField();
+  private final Label alone = new Label();
+  private final Label left = new Label();
+  private final Vocabulary vocabulary;
+  private boolean setting;
+
+  /**
+   * A line.
+   *
+   * @param typed takes the rule whenever the text is one
+   * @param wrong takes what was expected when it is none, and an empty text when it is one again
+   */
+  RuleLine(
+      Vocabulary vocabulary,
+      RuleCompletion completion,
+      Consumer<Rule> typed,
+      Consumer<String> wrong,
+      Runnable removed) {
+    super(4);
+    this.vocabulary = vocabulary;
+    setAlignment(Pos.CENTER_LEFT);
+    sentence.setPromptText("a rule, such as: gap at least 4%");
+    sentence.setAccessibleText("Rule");
+    HBox.setHgrow(sentence, Priority.ALWAYS);
+    new CompletionPopup(sentence, completion);
+    sentence
+        .textProperty()
+        .addListener(
+            (o, was, is) -> {
+              if (!setting) {
+                read(is, typed, wrong);
+              }
+            });
+    for (Label count : new Label[] {alone, left}) {
+      count.setMinWidth(COUNT_WIDTH);
+      count.setAlignment(Pos.CENTER_RIGHT);
+      count.getStyleClass().add("small");
+    }
+    alone.getStyleClass().add("faded");
+    alone.setTooltip(new Tooltip("How many pass this rule alone"));
+    left.setTooltip(new Tooltip("How many are left after it"));
+    Button remove = new Button("×");
+    remove.getStyleClass().setAll("button", "small-button");
+    remove.setAccessibleText("Remove this rule");
+    remove.setFocusTraversable(false);
+    remove.setOnAction(e -> removed.run());
+    getChildren().addAll(sentence, alone, left, remove);
+  }
+
+  private void read(String text, Consumer<Rule> typed, Consumer<String> wrong) {
+    sentence.getStyleClass().remove("wrong");
+    try {
+      Rule rule = RuleSentence.parse(text.strip(), vocabulary);
+      wrong.accept("");
+      typed.accept(rule);
+    } catch (IllegalArgumentException e) {
+      if (!text.isBlank()) {
+        sentence.getStyleClass().add("wrong");
+        wrong.accept(String.valueOf(e.getMessage()));
+      }
+    }
+  }
+
+  /** Writes a rule into the line, unless the text already means it. */
+  void show(Rule rule) {
+    if (!means(rule)) {
+      setting = true;
+      sentence.setText(rule.sentence());
+      sentence.getStyleClass().remove("wrong");
+      setting = false;
+    }
+  }
+
+  private boolean means(Rule rule) {
+    try {
+      return RuleSentence.parse(sentence.getText().strip(), vocabulary).equals(rule);
+    } catch (IllegalArgumentException e) {
+      return false;
+    }
+  }
+
+  void counts(int passing, int remaining) {
+    alone.setText(Integer.toString(passing));
+    left.setText(Integer.toString(remaining));
+  }
+
+  TextField field() {
+    return sentence;
+  }
+}

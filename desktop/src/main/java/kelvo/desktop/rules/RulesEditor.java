@@ -1,0 +1,152 @@
+package kelvo.desktop.rules;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.Consumer;
+import java.util.function.IntConsumer;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import kelvo.rule.Rule;
+import kelvo.rule.RuleCompletion;
+import kelvo.rule.Vocabulary;
+
+/**
+ * Rules that must all hold, a line each, with how many pass each alone and how many are left after
+ * it. Every change is told at once.
+ */
+public final class RulesEditor extends VBox {
+  private final Vocabulary vocabulary;
+  private final RuleCompletion completion;
+  private final Consumer<List<Rule>> changed;
+  private final IntConsumer chosen;
+  private final VBox lines = new VBox(1);
+  private final Label wrong = new Label();
+  private List<Rule> rules = List.of();
+
+  /** Whether the last line is one that is no rule yet. */
+  private boolean adding;
+
+  /**
+   * An editor.
+   *
+   * @param changed takes the rules after every change that leaves them readable
+   * @param chosen takes the place of the rule that is being worked on
+   */
+  public RulesEditor(
+      Vocabulary vocabulary,
+      RuleCompletion completion,
+      Consumer<List<Rule>> changed,
+      IntConsumer chosen) {
+    super(2);
+    this.vocabulary = vocabulary;
+    this.completion = completion;
+    this.changed = changed;
+    this.chosen = chosen;
+    Button add = new Button("+ rule");
+    add.getStyleClass().setAll("button", "small-button");
+    add.setId("add-rule");
+    add.setFocusTraversable(false);
+    add.setOnAction(e -> add());
+    wrong.getStyleClass().addAll("small", "tone-down");
+    wrong.setWrapText(true);
+    Label heads = new Label("alone     left");
+    heads.getStyleClass().addAll("small", "faded");
+    heads.setMinWidth(Region.USE_PREF_SIZE);
+    Region gap = new Region();
+    HBox.setHgrow(gap, Priority.ALWAYS);
+    HBox top = new HBox(6, add, gap, heads, new Label("      "));
+    top.setAlignment(Pos.CENTER_LEFT);
+    getChildren().addAll(top, lines, wrong);
+  }
+
+  /** Shows rules; what is being typed stays as it is while it means the same. */
+  public void show(List<Rule> shown) {
+    rules = List.copyOf(shown);
+    int wanted = rules.size() + (adding ? 1 : 0);
+    while (lines.getChildren().size() > wanted) {
+      lines.getChildren().removeLast();
+    }
+    while (lines.getChildren().size() < wanted) {
+      addLine();
+    }
+    for (int i = 0; i < rules.size(); i++) {
+      line(i).show(rules.get(i));
+    }
+  }
+
+  /** Shows how many pass the rule at a place alone, and how many are left after it. */
+  public void counts(int rule, int alone, int left) {
+    if (rule < lines.getChildren().size()) {
+      line(rule).counts(alone, left);
+    }
+  }
+
+  private RuleLine line(int place) {
+    return (RuleLine) lines.getChildren().get(place);
+  }
+
+  /** Begins a new rule. */
+  public void add() {
+    if (!adding) {
+      adding = true;
+      addLine();
+    }
+    line(lines.getChildren().size() - 1).field().requestFocus();
+  }
+
+  private void addLine() {
+    RuleLine[] made = new RuleLine[1];
+    RuleLine line =
+        new RuleLine(
+            vocabulary,
+            completion,
+            rule -> typed(lines.getChildren().indexOf(made[0]), rule),
+            wrong::setText,
+            () -> remove(lines.getChildren().indexOf(made[0])));
+    made[0] = line;
+    line.field()
+        .focusedProperty()
+        .addListener(
+            (o, was, is) -> {
+              if (is) {
+                chosen.accept(lines.getChildren().indexOf(line));
+              }
+            });
+    lines.getChildren().add(line);
+  }
+
+  private void typed(int place, Rule rule) {
+    List<Rule> edited = new ArrayList<>(rules);
+    if (place >= 0 && place < edited.size()) {
+      edited.set(place, rule);
+    } else {
+      edited.add(rule);
+      adding = false;
+    }
+    tell(edited);
+  }
+
+  private void remove(int place) {
+    wrong.setText("");
+    lines.getChildren().remove(place);
+    if (place < rules.size()) {
+      List<Rule> edited = new ArrayList<>(rules);
+      edited.remove(place);
+      tell(edited);
+    } else {
+      adding = false;
+    }
+  }
+
+  private void tell(List<Rule> edited) {
+    if (!edited.equals(rules)) {
+      rules = List.copyOf(edited);
+      changed.accept(rules);
+    }
+  }
+}

@@ -1,0 +1,420 @@
+package kelvo.desktop.universe;
+
+import java.io.File;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+import java.util.function.Consumer;
+import java.util.stream.Collectors;
+import javafx.collections.ListChangeListener;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.control.Tooltip;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import javafx.stage.FileChooser;
+import kelvo.data.scanfile.UniverseTable;
+import kelvo.desktop.grid.Grid;
+import kelvo.desktop.grid.GridColumn;
+import kelvo.desktop.rules.RulesEditor;
+import kelvo.desktop.shell.ScanDesk;
+import kelvo.desktop.shell.Workspace;
+import kelvo.desktop.theme.Numbers;
+import kelvo.desktop.theme.Tone;
+import kelvo.field.Unit;
+import kelvo.rule.RuleCompletion;
+import kelvo.rule.SessionWords;
+import kelvo.scan.Scan;
+import kelvo.universe.Figure;
+import kelvo.universe.Membership;
+import kelvo.universe.PastedSymbols;
+import kelvo.universe.Universe;
+
+/**
+ * The Universe stage: which securities may ever appear, how many are left after each rule, why any
+ * other one is out, and what was said by hand.
+ */
+public final class UniverseStage extends BorderPane {
+  private static final String IN = "in";
+  private static final String OUT = "out";
+  private static final String BY_HAND = "by hand";
+
+  private final Workspace workspace;
+  private final ScanDesk desk;
+  private final ComboBox<String> names = new ComboBox<>();
+  private final Label standing = new Label();
+  private final Label stale = new Label();
+  private final RulesEditor rules;
+  private final TextField pasted = new TextField();
+  private final TextField find = new TextField();
+  private final ComboBox<String> which = new ComboBox<>();
+  private final FigureForm figure;
+  private final Grid<UniverseRow> table = new Grid<>("Universe", UniverseRow::symbol);
+  private final Map<String, Figure> figures;
+  private Universe universe;
+  private boolean showing;
+  private List<UniverseRow> rows = List.of();
+
+  /** The stage of a window. */
+  public UniverseStage(Workspace workspace) {
+    this.workspace = workspace;
+    desk = workspace.desk();
+    universe = desk.universes().isEmpty() ? fresh("universe") : desk.universes().getFirst();
+    figures =
+        desk.figures().stream()
+            .collect(Collectors.toMap(Figure::symbol, f -> f, (older, newer) -> newer));
+    rules =
+        new RulesEditor(
+            desk.vocabulary(),
+            new RuleCompletion(desk.vocabulary(), new SessionWords(workspace.session())),
+            changed -> change(changed),
+            place -> {});
+    figure = new FigureForm(workspace);
+    stale.getStyleClass().addAll("small", "tone-catalyst");
+    stale.setWrapText(true);
+    standing.getStyleClass().add("strong");
+    standing.setMinWidth(USE_PREF_SIZE);
+    VBox top = new VBox(4, head(), stale, rules, byHand(), listHead(), figure);
+    top.getStyleClass().addAll("card", "part");
+    setTop(top);
+    setCenter(table);
+    table.columns(columns());
+    table.onSelect(row -> workspace.focusOn(row.symbol()));
+    table.theme(workspace.theme().get());
+    workspace.theme().addListener((o, was, is) -> table.theme(is));
+    workspace.focus().addListener((o, was, is) -> table.select(is));
+    workspace.stage().addListener((o, was, is) -> show());
+    desk.universes().addListener((ListChangeListener<Universe>) c -> follow());
+    show();
+  }
+
+  private Universe fresh(String name) {
+    return new Universe(name, List.of(), Set.of(), Set.of(), workspace.day());
+  }
+
+  private HBox head() {
+    names.setEditable(true);
+    names.setPrefWidth(140);
+    names.setAccessibleText("Universe; type a new name for another one");
+    names.setTooltip(new Tooltip("Choose a universe, or type a new name for another one"));
+    names.setOnAction(e -> choose(names.getValue()));
+    HBox head =
+        new HBox(
+            6,
+            names,
+            standing,
+            button(
+                "Looked through",
+                "Remembers today as the day of the last look",
+                () -> put(universe.reviewedOn(workspace.day()))),
+            button(
+                "To every scan",
+                "Every scan looks at this universe from now on",
+                this::forEveryScan),
+            button("Import", "Takes what a CSV table says by hand", this::importTable),
+            button(
+                "Export",
+                "Writes a CSV table: who is in, and why the others are out",
+                this::exportTable),
+            button(
+                "Remove",
+                "Takes this universe away; its scans look at everyone then",
+                this::remove));
+    head.setAlignment(Pos.CENTER_LEFT);
+    return head;
+  }
+
+  private HBox byHand() {
+    pasted.setId("pasted-symbols");
+    pasted.setPromptText("paste symbols from anywhere, or type one");
+    pasted.setAccessibleText("Symbols to add or exclude by hand");
+    HBox.setHgrow(pasted, Priority.ALWAYS);
+    HBox line =
+        new HBox(
+            6,
+            pasted,
+            button("Add", "In, whatever the rules say", () -> byHand(s -> put(universe.adding(s)))),
+            button(
+                "Exclude",
+                "Out, whatever the rules say",
+                () -> byHand(s -> put(universe.excluding(s)))),
+            button(
+                "Leave to the rules",
+                "Nothing said by hand any more",
+                () -> byHand(s -> put(universe.forgetting(s)))));
+    line.setAlignment(Pos.CENTER_LEFT);
+    return line;
+  }
+
+  private HBox listHead() {
+    which.getItems().setAll(OUT, IN, BY_HAND);
+    which.setValue(OUT);
+    which.setFocusTraversable(false);
+    which.setAccessibleText("Which securities are listed");
+    which.setOnAction(e -> list());
+    find.setPromptText("symbol, name or reason");
+    find.setAccessibleText("Find in the list");
+    find.textProperty().addListener((o, was, is) -> list());
+    HBox.setHgrow(find, Priority.ALWAYS);
+    HBox line = new HBox(6, new Label("Those who are"), which, find);
+    line.setAlignment(Pos.CENTER_LEFT);
+    return line;
+  }
+
+  private static Button button(String words, String help, Runnable action) {
+    Button button = new Button(words);
+    button.getStyleClass().setAll("button", "small-button");
+    button.setMinWidth(USE_PREF_SIZE);
+    button.setFocusTraversable(false);
+    button.setTooltip(new Tooltip(help));
+    button.setOnAction(e -> action.run());
+    return button;
+  }
+
+  private static List<GridColumn<UniverseRow>> columns() {
+    return List.of(
+        GridColumn.<UniverseRow>words(
+                "Symbol",
+                "The ticker; + added by hand, × excluded by hand",
+                82,
+                r -> r.byHand() + r.symbol())
+            .toned(r -> r.byHand().isEmpty() ? Tone.INK : Tone.ACCENT),
+        GridColumn.words("Name", "", 128, r -> r.facts().security().name()),
+        GridColumn.numbers("Close $", "Of the session before", 52, r -> Unit.PRICE.text(r.close())),
+        GridColumn.numbers(
+            "Volume 20d",
+            "Mean of the last 20 sessions",
+            60,
+            r -> Unit.SHARES.text(r.facts().history().averageVolume(20))),
+        GridColumn.<UniverseRow>numbers(
+                "Float",
+                "In shares, after splits; in the accent's colour when put right by hand",
+                56,
+                r -> Unit.SHARES.text(r.facts().floatShares()))
+            .toned(r -> r.source().isEmpty() ? Tone.INK : Tone.ACCENT),
+        GridColumn.<UniverseRow>numbers(
+                "Age days",
+                "Days since the float figure was right",
+                46,
+                r -> Numbers.fixed(r.floatAge(), 0))
+            .toned(r -> r.floatAge() > 92 ? Tone.CATALYST : Tone.INK),
+        GridColumn.words(
+            "Why",
+            "Why it is out, or where its float was read",
+            200,
+            r -> r.whyOut().isEmpty() ? r.source() : r.whyOut()));
+  }
+
+  private void follow() {
+    desk.universes().stream()
+        .filter(u -> u.name().equals(universe.name()))
+        .findFirst()
+        .ifPresent(u -> universe = u);
+    show();
+  }
+
+  private void choose(String name) {
+    if (showing || name == null || name.isBlank() || name.equals(universe.name())) {
+      return;
+    }
+    universe =
+        desk.universes().stream()
+            .filter(u -> u.name().equals(name))
+            .findFirst()
+            .orElseGet(() -> universe.named(name.strip()));
+    put(universe);
+    show();
+  }
+
+  private void change(List<kelvo.rule.Rule> changed) {
+    try {
+      put(universe.withRules(changed));
+    } catch (IllegalArgumentException e) {
+      workspace.action().set(e.getMessage());
+      stale.setText(e.getMessage());
+    }
+  }
+
+  private void put(Universe changed) {
+    universe = changed;
+    desk.change(changed);
+    show();
+  }
+
+  private void remove() {
+    desk.remove(universe.name());
+    universe = desk.universes().isEmpty() ? fresh("universe") : desk.universes().getFirst();
+    show();
+  }
+
+  private void forEveryScan() {
+    put(universe);
+    for (Scan scan : List.copyOf(desk.scans())) {
+      desk.change(scan, scan.within(universe));
+    }
+    workspace.action().set("Every scan looks at " + universe.name());
+  }
+
+  private void byHand(Consumer<Set<String>> then) {
+    PastedSymbols found =
+        PastedSymbols.in(pasted.getText(), s -> workspace.session().numberOf(s).isPresent());
+    then.accept(found.known());
+    pasted.clear();
+    workspace
+        .action()
+        .set(
+            found.known().size()
+                + " symbols by hand"
+                + (found.others().isEmpty()
+                    ? ""
+                    : "; not listed: " + String.join(", ", found.others())));
+  }
+
+  private void exportTable() {
+    File file = chooser("Export the universe").showSaveDialog(getScene().getWindow());
+    if (file != null) {
+      Universe asked = universe;
+      workspace.workOut(
+          () -> {
+            UniverseTable.write(
+                file.toPath(),
+                asked,
+                Membership.of(asked, workspace.session()),
+                workspace.session());
+            return "Wrote " + file.getName();
+          },
+          workspace.action()::set);
+    }
+  }
+
+  private void importTable() {
+    File file = chooser("Import symbols").showOpenDialog(getScene().getWindow());
+    if (file != null) {
+      try {
+        put(UniverseTable.with(universe, file.toPath()));
+        workspace.action().set("Took what " + file.getName() + " says by hand");
+      } catch (IllegalArgumentException e) {
+        workspace.action().set(e.getMessage());
+      }
+    }
+  }
+
+  private static FileChooser chooser(String title) {
+    FileChooser chooser = new FileChooser();
+    chooser.setTitle(title);
+    chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter("Tables", "*.csv"));
+    return chooser;
+  }
+
+  private void show() {
+    showing = true;
+    List<String> all = new ArrayList<>(desk.universes().stream().map(Universe::name).toList());
+    if (!all.contains(universe.name())) {
+      all.add(universe.name());
+    }
+    if (!names.getItems().equals(all)) {
+      names.getItems().setAll(all);
+    }
+    names.setValue(universe.name());
+    rules.show(universe.rules());
+    stale.setText(
+        universe.isStaleOn(workspace.day())
+            ? "Last looked through "
+                + (universe.reviewed() == null ? "never" : "on " + universe.reviewed())
+                + ", more than a quarter ago: listings, kinds and floats change."
+            : "");
+    stale.setManaged(!stale.getText().isEmpty());
+    showing = false;
+    Universe asked = universe;
+    workspace.workOut(
+        () -> Membership.of(asked, workspace.session()),
+        members -> {
+          if (asked.equals(universe)) {
+            show(members);
+          }
+        });
+  }
+
+  private void show(Membership members) {
+    int all = workspace.session().securities().size();
+    standing.setText(members.count() + " of " + all);
+    for (int i = 0; i < members.cuts().size(); i++) {
+      rules.counts(i, members.cuts().get(i).alone(), members.cuts().get(i).left());
+    }
+    List<UniverseRow> made = new ArrayList<>();
+    for (int i = 0; i < all; i++) {
+      String symbol = workspace.session().security(i).symbol();
+      String mark =
+          universe.added().contains(symbol)
+              ? "+ "
+              : universe.excluded().contains(symbol) ? "× " : "";
+      Figure figure = figures.get(symbol);
+      made.add(
+          new UniverseRow(
+              workspace.session().security(i),
+              mark,
+              members.whyOut(i),
+              workspace.day(),
+              figure == null ? "" : "float by hand: " + figure.source()));
+    }
+    rows = made;
+    list();
+  }
+
+  private void list() {
+    String wanted = find.getText().strip().toLowerCase(Locale.ROOT);
+    table.emptyText(
+        "Nobody is "
+            + which.getValue()
+            + (wanted.isEmpty() ? "." : " that matches \"" + wanted + "\"."));
+    table.rows(
+        rows.stream()
+            .filter(
+                r ->
+                    switch (which.getValue()) {
+                      case IN -> r.whyOut().isEmpty();
+                      case OUT -> !r.whyOut().isEmpty();
+                      default -> !r.byHand().isEmpty();
+                    })
+            .filter(
+                r ->
+                    wanted.isEmpty()
+                        || r.symbol().toLowerCase(Locale.ROOT).contains(wanted)
+                        || r.facts().security().name().toLowerCase(Locale.ROOT).contains(wanted)
+                        || r.whyOut().toLowerCase(Locale.ROOT).contains(wanted))
+            .toList());
+  }
+
+  /** Takes a key of this stage; returns whether it was one. */
+  public boolean key(KeyEvent event) {
+    switch (event.getCode()) {
+      case J, SPACE -> table.move(1);
+      case R -> rules.add();
+      case F -> find.requestFocus();
+      case A -> ofFocus(universe.adding(Set.of(workspace.focus().get())), "Added ");
+      case X -> ofFocus(universe.excluding(Set.of(workspace.focus().get())), "Excluded ");
+      case U -> workspace.undo();
+      default -> {
+        return false;
+      }
+    }
+    return true;
+  }
+
+  private void ofFocus(Universe changed, String did) {
+    if (workspace.focus().get().isEmpty()) {
+      workspace.action().set("No symbol in focus: J takes the first");
+      return;
+    }
+    workspace.action().set(did + workspace.focus().get());
+    put(changed);
+  }
+}

@@ -1,0 +1,145 @@
+package kelvo.desktop;
+
+import static kelvo.desktop.OpenedWindow.until;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.stage.Stage;
+import kelvo.desktop.rules.CutCurveView;
+import kelvo.desktop.shell.Workspace;
+import kelvo.engine.MarketSnapshot;
+import kelvo.rule.Rule;
+import kelvo.scan.Hit;
+import kelvo.scan.Scan;
+import kelvo.scan.ScanWorkings;
+import kelvo.time.DayTime;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.testfx.api.FxRobot;
+import org.testfx.framework.junit5.ApplicationExtension;
+import org.testfx.framework.junit5.Start;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** A scan worked on in the real window: rules typed, dragged, taken back, cloned and paired. */
+@ExtendWith(ApplicationExtension.class)
+class ScanEditingTest {
+  private static final long MORNING = DayTime.of(8, 58);
+
+  private OpenedWindow opened;
+  private Scan first;
+
+  @Start
+  void start(Stage stage) {
+    opened = OpenedWindow.open(stage, MORNING, false);
+  }
+
+  @BeforeEach
+  void edit(FxRobot robot) {
+    until(() -> shown() != null && shown().moment() == MORNING && shown().matching() > 0);
+    first = scan();
+    robot.type(KeyCode.J).type(KeyCode.E);
+    until(() -> shown().workings() != null);
+  }
+
+  @AfterEach
+  void close() {
+    WaitForAsyncUtils.waitForAsyncFx(
+        20_000,
+        () -> {
+          Scan now = scan();
+          opened.workspace.desk().change(now, first);
+          opened.workspace.close();
+        });
+  }
+
+  private MarketSnapshot shown() {
+    return opened.workspace.snapshot().get();
+  }
+
+  private Scan scan() {
+    return opened.workspace.shownScan().get();
+  }
+
+  private ScanWorkings workings() {
+    ScanWorkings workings = shown().workings();
+    assertThat(workings).isNotNull();
+    return workings;
+  }
+
+  @Test
+  void aRuleAppliesAsItIsTypedWithCompletionAndUTakesItBack(FxRobot robot) {
+    int before = shown().matching();
+    robot.clickOn("#add-rule").write("spread").type(KeyCode.DOWN);
+    robot.type(KeyCode.DOWN).type(KeyCode.ENTER);
+    TextField typed = (TextField) opened.window.getScene().getFocusOwner();
+    assertThat(typed.getText()).startsWith("spread");
+    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> typed.setText("spread % at most 0.3%"));
+
+    until(() -> scan().rules().size() == first.rules().size() + 1);
+    until(() -> shown().matching() < before);
+    until(() -> workings().counts().size() > first.rules().size());
+    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.undo());
+    until(() -> scan().equals(first) && shown().matching() == before);
+  }
+
+  @Test
+  void aMistypedRuleSaysWhatItExpectedAndTheLastOneHolds(FxRobot robot) {
+    robot.clickOn("#add-rule").write("gap at lea");
+
+    TextField typed = (TextField) opened.window.getScene().getFocusOwner();
+    until(() -> typed.getStyleClass().contains("wrong"));
+    assertThat(scan()).isEqualTo(first);
+  }
+
+  @Test
+  void draggingTheBoundAlongItsCurveChangesTheRule(FxRobot robot) {
+    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.workedRule().set(2));
+    until(() -> shown().workings() != null && workings().curve() != null);
+    CutCurveView curve = robot.lookup(n -> n instanceof CutCurveView).query();
+    Rule before = scan().rules().get(2);
+    robot.drag(curve).moveBy(40, 0).drop();
+
+    until(() -> !scan().rules().get(2).equals(before));
+    Rule after = scan().rules().get(2);
+    assertThat(after.field()).isEqualTo(before.field());
+    until(() -> workings().curve() != null && workings().curve().left() == shown().matching());
+  }
+
+  @Test
+  void contradictoryRulesAreNamed(FxRobot robot) {
+    robot.clickOn("#add-rule").write("price below 0.5");
+
+    until(() -> workings().contradictions().size() == 1);
+    assertThat(workings().contradictions().getFirst())
+        .contains("price between 1 and 500")
+        .contains("price below 0.5")
+        .contains("never hold together");
+  }
+
+  @Test
+  void anotherScanIsPlayedThroughTheSessionWhenNothingIsTypedAnyMore() {
+    String name = first.name() + " 2";
+    WaitForAsyncUtils.waitForAsyncFx(
+        5_000, () -> opened.workspace.desk().add(java.util.List.of(first.named(name))));
+
+    until(() -> shown().hits().stream().map(Hit::scan).anyMatch(name::equals));
+    long own = shown().hits().stream().filter(h -> h.scan().equals(name)).count();
+    long others = shown().hits().stream().filter(h -> h.scan().equals(first.name())).count();
+    assertThat(own).isEqualTo(others);
+    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.desk().remove(scan()));
+    until(() -> shown().hits().stream().map(Hit::scan).noneMatch(name::equals));
+    assertThat(opened.workspace.workedRule().get()).isNotEqualTo(Workspace.NO_RULE);
+  }
+
+  @Test
+  void anotherScanWithOtherColumnsIsListedWithItsOwn(FxRobot robot) {
+    WaitForAsyncUtils.waitForAsyncFx(
+        5_000, () -> opened.workspace.shownScan().set(opened.workspace.scans().get(1)));
+
+    until(() -> shown().scan().equals(opened.workspace.scans().get(1)));
+    until(() -> opened.window.triageRowsSeen() == shown().matches().size());
+  }
+}

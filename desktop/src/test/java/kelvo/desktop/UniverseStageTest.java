@@ -1,0 +1,122 @@
+package kelvo.desktop;
+
+import static kelvo.desktop.OpenedWindow.until;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import javafx.scene.input.KeyCode;
+import javafx.stage.Stage;
+import kelvo.data.scanfile.UniverseTable;
+import kelvo.desktop.shell.StageKind;
+import kelvo.engine.MarketSnapshot;
+import kelvo.time.DayTime;
+import kelvo.universe.Membership;
+import kelvo.universe.Universe;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.testfx.api.FxRobot;
+import org.testfx.framework.junit5.ApplicationExtension;
+import org.testfx.framework.junit5.Start;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** The Universe stage in the real window. */
+@ExtendWith(ApplicationExtension.class)
+class UniverseStageTest {
+  private static final long MORNING = DayTime.of(8, 58);
+
+  private OpenedWindow opened;
+  private Universe first;
+
+  @Start
+  void start(Stage stage) {
+    opened = OpenedWindow.open(stage, MORNING, false);
+  }
+
+  @BeforeEach
+  void go(FxRobot robot) {
+    until(() -> shown() != null && shown().moment() == MORNING);
+    first = universe();
+    robot.type(KeyCode.DIGIT1);
+    until(() -> opened.workspace.stage().get() == StageKind.UNIVERSE);
+  }
+
+  @AfterEach
+  void close() {
+    WaitForAsyncUtils.waitForAsyncFx(
+        20_000,
+        () -> {
+          opened.workspace.desk().change(first);
+          List.copyOf(opened.workspace.scans())
+              .forEach(s -> opened.workspace.desk().change(s, s.within(Universe.EVERYONE)));
+          opened.workspace.close();
+        });
+  }
+
+  private MarketSnapshot shown() {
+    return opened.workspace.snapshot().get();
+  }
+
+  private Universe universe() {
+    return opened.workspace.desk().universes().getFirst();
+  }
+
+  private Membership members() {
+    return Membership.of(universe(), opened.workspace.session());
+  }
+
+  @Test
+  void pastedSymbolsAreExcludedAndAddedByHand(FxRobot robot) {
+    robot.clickOn("#pasted-symbols").write("orbtow; $KELPOR and NOSUCH");
+    robot.clickOn("Exclude");
+
+    until(() -> universe().excluded().size() == 2);
+    assertThat(universe().excluded()).containsExactlyInAnyOrder("ORBTOW", "KELPOR");
+    assertThat(opened.workspace.action().get()).contains("NOSUCH");
+    int orbtow = opened.workspace.session().numberOf("ORBTOW").orElseThrow();
+    assertThat(members().whyOut(orbtow)).isEqualTo("excluded by hand");
+
+    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.undo());
+    until(() -> universe().excluded().isEmpty());
+  }
+
+  @Test
+  void scansOfAUniverseFindNobodyWhoIsOut(FxRobot robot) {
+    robot.clickOn("To every scan");
+    until(() -> opened.workspace.shownScan().get().universe().equals(universe()));
+    robot.clickOn("#pasted-symbols").write("TIDARC");
+    robot.clickOn("Exclude");
+
+    until(
+        () ->
+            !shown().matches().isEmpty()
+                && shown().matches().stream()
+                    .noneMatch(
+                        row ->
+                            opened
+                                .workspace
+                                .session()
+                                .security(row.security())
+                                .symbol()
+                                .equals("TIDARC")));
+    until(() -> shown().hits().stream().noneMatch(hit -> hit.symbol().equals("TIDARC")));
+  }
+
+  @Test
+  void aTableWrittenForASpreadsheetSaysTheSameWhenItComesBack() throws Exception {
+    Universe changed =
+        universe().excluding(java.util.Set.of("ORBTOW")).adding(java.util.Set.of("MARKTA"));
+    Path file = Files.createTempFile("universe", ".csv");
+    UniverseTable.write(
+        file,
+        changed,
+        Membership.of(changed, opened.workspace.session()),
+        opened.workspace.session());
+
+    assertThat(UniverseTable.with(universe(), file)).isEqualTo(changed);
+    assertThat(Files.readString(file)).contains("ORBTOW", "excluded by hand");
+  }
+}
