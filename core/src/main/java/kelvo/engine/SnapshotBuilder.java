@@ -23,11 +23,14 @@ import kelvo.market.SymbolState;
 import kelvo.market.TradingState;
 import kelvo.market.Weather;
 import kelvo.news.Catalyst;
+import kelvo.news.Themes;
 import kelvo.scan.Hit;
 import kelvo.scan.Matches;
 import kelvo.scan.Scan;
 import kelvo.scan.ScanWorkings;
 import kelvo.scan.WhyEmpty;
+import kelvo.watch.Check;
+import kelvo.watch.CheckRule;
 import kelvo.watch.Checks;
 import org.jspecify.annotations.Nullable;
 
@@ -64,7 +67,6 @@ final class SnapshotBuilder {
 
   private final Session session;
   private final double usualMovers;
-  private final Checks checks;
   private final List<Field.Number> factFields;
   private final List<Field.Reading> factReadings;
   private final Field.Reading gap;
@@ -73,12 +75,13 @@ final class SnapshotBuilder {
   private final Map<Integer, MinuteBars> minuteBars = new HashMap<>();
   private long lastMoment = -1;
   private @Nullable Matches matches;
+  private Checks checks;
 
   SnapshotBuilder(Session session) {
     this.session = session;
     newsList = new NewsList(session);
     usualMovers = Weather.usualMovers(session);
-    checks = new Checks(session);
+    checks = new Checks(session, CheckRule.USUAL);
     factFields = FACTS.stream().map(FieldCatalogue::number).toList();
     factReadings = factFields.stream().map(f -> f.bind(session)).toList();
     gap = FieldCatalogue.number("gap").bind(session);
@@ -91,6 +94,10 @@ final class SnapshotBuilder {
       minuteBars.clear();
     }
     lastMoment = now;
+    if (!checks.rules().equals(request.checks())) {
+      checks = new Checks(session, request.checks());
+    }
+    List<MarketSnapshot.Gap> gaps = gaps(engine, now);
     List<Matches.Row> rows = matchesOf(request.scan()).at(engine::state, now);
     return new MarketSnapshot(
         now,
@@ -100,20 +107,26 @@ final class SnapshotBuilder {
         rows.size(),
         rows.isEmpty() ? WhyEmpty.of(session, request.scan(), engine::state, now) : null,
         workings(engine, request, now),
-        gaps(engine, now),
+        gaps,
         hits,
         halts(engine, now),
         haltsBegun(engine.events()),
         Weather.of(session, engine::state, now, usualMovers),
         cards(engine, request.followed(), now),
         newsList.at(engine, request.news()),
-        focus(engine, request.focus(), hits, now));
+        focus(engine, request.focus(), hits, gaps, now));
   }
 
   private @Nullable ScanWorkings workings(MarketEngine engine, SnapshotRequest request, long now) {
     return request.worked().isEmpty()
         ? null
-        : ScanWorkings.of(session, request.scan(), request.worked().getAsInt(), engine::state, now);
+        : ScanWorkings.of(
+            session,
+            request.scan(),
+            request.worked().getAsInt(),
+            session.numberOf(request.focus()),
+            engine::state,
+            now);
   }
 
   private Matches matchesOf(Scan scan) {
@@ -203,7 +216,7 @@ final class SnapshotBuilder {
   }
 
   private MarketSnapshot.@Nullable Focus focus(
-      MarketEngine engine, String symbol, List<Hit> hits, long now) {
+      MarketEngine engine, String symbol, List<Hit> hits, List<MarketSnapshot.Gap> gaps, long now) {
     OptionalInt number = session.numberOf(symbol);
     if (number.isEmpty()) {
       return null;
@@ -221,7 +234,7 @@ final class SnapshotBuilder {
         state.bid(),
         state.ask(),
         facts(state, now),
-        checks.of(state, now),
+        checks(state, gaps, now),
         minutes(security, now),
         state.premarketHigh(),
         DailyChart.of(facts, state, session.hours().date()),
@@ -230,6 +243,27 @@ final class SnapshotBuilder {
         hits.stream().filter(h -> h.security() == security).toList(),
         Halts.of(session, security, now),
         facts.recentSplit() != null);
+  }
+
+  /** The trader's checks, and whether the symbol moves with others of its sector. */
+  private List<Check> checks(SymbolState state, List<MarketSnapshot.Gap> gaps, long now) {
+    List<Check> all = new ArrayList<>(checks.of(state, now));
+    String symbol = session.security(state.id()).symbol();
+    List<Themes.Mover> movers =
+        gaps.stream()
+            .map(g -> new Themes.Mover(g.symbol(), g.sector(), g.percent(), g.dollarVolume()))
+            .toList();
+    String theme =
+        Themes.of(movers).stream()
+            .filter(t -> t.members().stream().anyMatch(m -> m.symbol().equals(symbol)))
+            .findFirst()
+            .map(t -> t.sector() + ", led by " + t.members().getFirst().symbol())
+            .orElse("");
+    all.add(
+        theme.isEmpty()
+            ? new Check("theme", Check.Result.WARN, "none")
+            : new Check("theme", Check.Result.PASS, theme));
+    return all;
   }
 
   private List<MarketSnapshot.Fact> facts(SymbolState state, long now) {

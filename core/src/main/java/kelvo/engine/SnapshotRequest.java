@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.OptionalInt;
 import kelvo.scan.CatalystFilter;
 import kelvo.scan.Scan;
+import kelvo.watch.CheckRule;
 
 /**
  * What a window wants to see.
@@ -12,16 +13,23 @@ import kelvo.scan.Scan;
  * @param focus the symbol in focus; empty for none
  * @param followed symbols with cards
  * @param news which items to list
+ * @param checks what the checks of the symbol in focus ask
  * @param worked the place of the rule whose cut curve is wanted; empty while no scan is worked on
  */
 public record SnapshotRequest(
-    Scan scan, String focus, List<String> followed, CatalystFilter news, OptionalInt worked) {
-  /** With all news, and no scan worked on. */
+    Scan scan,
+    String focus,
+    List<String> followed,
+    CatalystFilter news,
+    OptionalInt worked,
+    List<CheckRule> checks) {
+  /** With all news and the usual checks, and no scan worked on. */
   public SnapshotRequest(Scan scan, String focus, List<String> followed) {
-    this(scan, focus, followed, CatalystFilter.ALL, OptionalInt.empty());
+    this(scan, focus, followed, CatalystFilter.ALL, OptionalInt.empty(), CheckRule.USUAL);
   }
 
   public SnapshotRequest {
     followed = List.copyOf(followed);
+    checks = List.copyOf(checks);
   }
 }

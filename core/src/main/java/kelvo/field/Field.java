@@ -70,6 +70,17 @@ public sealed interface Field {
     public Reading bind(Session session) {
       return binder.bind(session);
     }
+
+    /** Its words name it: each field is defined once. */
+    @Override
+    public boolean equals(@Nullable Object other) {
+      return other instanceof Number that && words.equals(that.words);
+    }
+
+    @Override
+    public int hashCode() {
+      return words.hashCode();
+    }
   }
 
   /** A field with a word. */
@@ -93,6 +104,17 @@ public sealed interface Field {
     /** The word for a security at a moment; empty when unknown. */
     public String of(SymbolState state, long now) {
       return reading.at(state, now);
+    }
+
+    /** Its words name it: each field is defined once. */
+    @Override
+    public boolean equals(@Nullable Object other) {
+      return other instanceof Word that && words.equals(that.words);
+    }
+
+    @Override
+    public int hashCode() {
+      return words.hashCode();
     }
   }
 

@@ -121,6 +121,17 @@ public final class RuleCheck {
     };
   }
 
+  /** The field's value as shown on screen, with its unit; empty when unknown. */
+  public String shown(SymbolState state, long now) {
+    return switch (rule.field()) {
+      case Field.Number number -> {
+        String text = number.unit().text(reading.at(state, now));
+        yield text.isEmpty() ? text : number.unit().withSign(text);
+      }
+      case Field.Word word -> word.of(state, now);
+    };
+  }
+
   /** The bound in force at a moment, as a sentence writes it; empty while the rule asks nothing. */
   public String boundWords(SymbolState state, long now, int phase) {
     if (!asks[phase]) {

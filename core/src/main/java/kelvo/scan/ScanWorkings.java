@@ -1,9 +1,11 @@
 package kelvo.scan;
 
 import java.util.List;
+import java.util.OptionalInt;
 import java.util.function.IntFunction;
 import kelvo.market.Session;
 import kelvo.market.SymbolState;
+import kelvo.rule.RuleCheck;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -12,17 +14,42 @@ import org.jspecify.annotations.Nullable;
  * @param scan what was asked
  * @param counts how many pass each rule alone, and how many are left after it
  * @param curve how many would be left at every bound of one rule; null when it has no bound to move
+ * @param focus what each rule says of the symbol in focus, in the scan's order; empty without one
  * @param contradictions rules that cannot hold together, a sentence each
  */
 public record ScanWorkings(
-    Scan scan, List<WhyEmpty.Count> counts, @Nullable CutCurve curve, List<String> contradictions) {
-  /** The workings at a moment; {@code rule} is the place of the rule with the curve. */
+    Scan scan,
+    List<WhyEmpty.Count> counts,
+    @Nullable CutCurve curve,
+    List<Answer> focus,
+    List<String> contradictions) {
+  /** What a rule says of one security: its value as shown, and whether it holds. */
+  public record Answer(String value, boolean passes) {}
+
+  /**
+   * The workings at a moment; {@code rule} is the place of the rule with the curve, {@code focus}
+   * the security asked about.
+   */
   public static ScanWorkings of(
-      Session session, Scan scan, int rule, IntFunction<SymbolState> states, long now) {
+      Session session,
+      Scan scan,
+      int rule,
+      OptionalInt focus,
+      IntFunction<SymbolState> states,
+      long now) {
     return new ScanWorkings(
         scan,
         WhyEmpty.of(session, scan, states, now).counts(),
         rule < scan.rules().size() ? CutCurve.of(session, scan, rule, states, now) : null,
+        focus.isEmpty() ? List.of() : answers(session, scan, states.apply(focus.getAsInt()), now),
         Contradictions.of(scan, session.phases()));
+  }
+
+  private static List<Answer> answers(Session session, Scan scan, SymbolState state, long now) {
+    int phase = session.phases().indexAt(now);
+    return scan.rules().stream()
+        .map(rule -> new RuleCheck(rule, session))
+        .map(check -> new Answer(check.shown(state, now), check.passes(state, now, phase)))
+        .toList();
   }
 }

@@ -8,12 +8,12 @@ package kelvo.watch;
  * @param detail the number behind it, in words
  */
 public record Check(String name, Result result, String detail) {
-  /** How a check comes out. */
+  /** How a check comes out, the gravest last. */
   public enum Result {
     PASS("pass"),
+    UNKNOWN("unknown"),
     WARN("warn"),
-    FAIL("fail"),
-    UNKNOWN("unknown");
+    FAIL("fail");
 
     private final String word;
 

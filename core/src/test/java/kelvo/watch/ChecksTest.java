@@ -32,7 +32,7 @@ class ChecksTest {
   }
 
   private static Result result(Session session, SymbolState state, String name) {
-    return new Checks(session)
+    return new Checks(session, CheckRule.USUAL)
         .of(state, NOW).stream()
             .filter(c -> c.name().equals(name))
             .findFirst()
@@ -62,7 +62,7 @@ class ChecksTest {
                 new CorporateAction("SONWEL", TestSessions.DATE, 0.1),
                 4e6,
                 5e6));
-    Check split = new Checks(session).of(state(session), NOW).get(1);
+    Check split = new Checks(session, CheckRule.USUAL).of(state(session), NOW).get(1);
 
     assertThat(split.result()).isEqualTo(Result.FAIL);
     assertThat(split.detail()).isEqualTo("1-for-10 reverse split on 2031-03-12");
@@ -91,5 +91,35 @@ class ChecksTest {
     assertThat(result(session, taped.state(), "prints")).isEqualTo(Result.FAIL);
     assertThat(result(session, taped.state(), "catalyst")).isEqualTo(Result.WARN);
     assertThat(result(session, taped.state(), "stack")).isEqualTo(Result.UNKNOWN);
+  }
+
+  @Test
+  void aTradersOwnBoundsDecide() {
+    Session session = session(TestSessions.facts("TIDARC", SecurityKind.COMMON_STOCK, 4e6));
+    CheckRule own =
+        CheckRule.of(
+            "small float",
+            "float at most 2M or float above 100M",
+            "float at most 5M",
+            kelvo.rule.Vocabulary.USUAL);
+
+    Check check = new Checks(session, List.of(own)).of(state(session), NOW).getFirst();
+
+    assertThat(check.result()).isEqualTo(Result.FAIL);
+    assertThat(check.detail()).isEqualTo("4.0M");
+    assertThat(own.passSentence()).isEqualTo("float at most 2M or float above 100M");
+  }
+
+  @Test
+  void everyUsualCheckReadsBackFromItsSentences() {
+    for (CheckRule rule : CheckRule.USUAL) {
+      assertThat(
+              CheckRule.of(
+                  rule.name(),
+                  rule.passSentence(),
+                  rule.failSentence(),
+                  kelvo.rule.Vocabulary.USUAL))
+          .isEqualTo(rule);
+    }
   }
 }

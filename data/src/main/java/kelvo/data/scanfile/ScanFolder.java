@@ -16,14 +16,16 @@ import kelvo.rule.Vocabulary;
 import kelvo.scan.Scan;
 import kelvo.universe.Figure;
 import kelvo.universe.Universe;
+import kelvo.watch.CheckRule;
 
 /**
  * The trader's own scans and universes in a data folder, a file each under {@code scans} and {@code
- * universes}, and the figures put right by hand. A folder without scans has those that ship with
- * Kelvo. Not thread-safe.
+ * universes}, the checks of the morning and the figures put right by hand. A folder without scans
+ * has those that ship with Kelvo. Not thread-safe.
  */
 public final class ScanFolder {
   private static final String JSON = ".json";
+  private static final String CHECKS = "checks.json";
 
   private final Path root;
   private final Path scans;
@@ -119,6 +121,21 @@ public final class ScanFolder {
   /** Takes a universe's file away. */
   public void remove(Universe universe) {
     fileOf(universe.name(), universes).ifPresent(ScanFolder::delete);
+  }
+
+  /**
+   * The checks of the morning; the usual ones when the folder has none of its own.
+   *
+   * @throws ScanFile.ScanFileException when the file holds none
+   */
+  public List<CheckRule> checks() {
+    Path file = root.resolve(CHECKS);
+    return Files.exists(file) ? ChecksFile.parse(CHECKS, text(file), vocabulary) : CheckRule.USUAL;
+  }
+
+  /** Writes the checks of the morning. */
+  public void save(List<CheckRule> checks) {
+    write(root.resolve(CHECKS), ChecksFile.write(checks));
   }
 
   /** Keeps a figure that the trader has put right; it counts when the folder is read again. */

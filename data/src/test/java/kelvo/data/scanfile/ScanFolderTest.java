@@ -93,4 +93,23 @@ class ScanFolderTest {
 
     assertThat(own().scans()).hasSize(10).doesNotContain(extra);
   }
+
+  @Test
+  void checksAreTheUsualOnesUntilTheTradersOwnAreWritten() {
+    assertThat(own().checks()).isEqualTo(kelvo.watch.CheckRule.USUAL);
+    List<kelvo.watch.CheckRule> fewer = kelvo.watch.CheckRule.USUAL.subList(2, 6);
+
+    own().save(fewer);
+
+    assertThat(own().checks()).isEqualTo(fewer);
+  }
+
+  @Test
+  void aWrongCheckNamesItsPlace() throws Exception {
+    Files.writeString(
+        folder.resolve("checks.json"),
+        "{\"kelvo\":1,\"checks\":[{\"name\":\"a\",\"pass\":\"gap at leest 4%\"}]}");
+
+    assertThatThrownBy(() -> own().checks()).hasMessageContaining("checks.json, check 1");
+  }
 }

@@ -1,6 +1,8 @@
 package kelvo.desktop.focus;
 
+import java.util.Comparator;
 import java.util.List;
+import java.util.stream.Collectors;
 import javafx.geometry.HPos;
 import javafx.scene.control.Label;
 import javafx.scene.control.Tooltip;
@@ -45,8 +47,22 @@ final class FactsPart extends HBox {
     for (int i = 0; i < focus.known().size(); i++) {
       fact(focus.known().get(i), i % FACT_ROWS, i / FACT_ROWS * 2);
     }
-    for (int i = 0; i < focus.checks().size(); i++) {
-      check(focus.checks().get(i), i);
+    List<Check> gravestFirst =
+        focus.checks().stream()
+            .sorted(Comparator.comparing((Check c) -> c.result().ordinal()).reversed())
+            .toList();
+    int shown = gravestFirst.size() > FACT_ROWS ? FACT_ROWS - 1 : gravestFirst.size();
+    for (int i = 0; i < shown; i++) {
+      check(gravestFirst.get(i), i);
+    }
+    if (shown < gravestFirst.size()) {
+      Label others = label("and " + (gravestFirst.size() - shown) + " that pass", "small", "faded");
+      others.setTooltip(
+          new Tooltip(
+              gravestFirst.subList(shown, gravestFirst.size()).stream()
+                  .map(c -> c.name() + ": " + c.detail())
+                  .collect(Collectors.joining("\n"))));
+      checks.add(others, 0, shown, 3, 1);
     }
   }
 

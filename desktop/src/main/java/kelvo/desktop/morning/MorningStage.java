@@ -15,11 +15,14 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import kelvo.desktop.grid.Grid;
 import kelvo.desktop.grid.GridColumn;
+import kelvo.desktop.rules.ChecksEditor;
 import kelvo.desktop.shell.Workspace;
 import kelvo.desktop.theme.Tone;
 import kelvo.engine.MarketSnapshot;
 import kelvo.field.Field;
 import kelvo.field.Unit;
+import kelvo.rule.RuleCompletion;
+import kelvo.rule.SessionWords;
 import kelvo.scan.Matches;
 import kelvo.scan.Scan;
 import kelvo.watch.Choice;
@@ -36,6 +39,7 @@ public final class MorningStage extends BorderPane {
   private final ReasonBar reasons = new ReasonBar();
   private final ComboBox<String> scans = new ComboBox<>();
   private final ScanEditor editor;
+  private final ChecksEditor checks;
   private List<Field> columnsOf = List.of();
 
   /** The stage of a window. */
@@ -44,6 +48,14 @@ public final class MorningStage extends BorderPane {
     field = new GapField(workspace);
     editor = new ScanEditor(workspace, this::closeEditor);
     editor.setPrefHeight(EDITOR_HEIGHT);
+    checks =
+        new ChecksEditor(
+            workspace.desk().vocabulary(),
+            new RuleCompletion(
+                workspace.desk().vocabulary(), new SessionWords(workspace.session())),
+            workspace.desk()::ask,
+            this::closeEditor);
+    checks.setPrefHeight(EDITOR_HEIGHT);
     BorderPane middle = new BorderPane(table);
     middle.setTop(new VBox(chooser()));
     middle.setBottom(reasons);
@@ -71,7 +83,7 @@ public final class MorningStage extends BorderPane {
                 .filter(s -> s.name().equals(scans.getValue()))
                 .findFirst()
                 .ifPresent(workspace.shownScan()::set));
-    Label keys = new Label("K keep  D drop  W watch  J next  U undo  E scan  R rule");
+    Label keys = new Label("K keep  D drop  W watch  J next  E scan  C checks");
     keys.getStyleClass().addAll("faded", "small");
     count.getStyleClass().add("small");
     count.setMinWidth(USE_PREF_SIZE);
@@ -90,7 +102,14 @@ public final class MorningStage extends BorderPane {
     workspace.workedRule().set(0);
   }
 
+  private void openChecks() {
+    closeEditor();
+    checks.show(workspace.desk().checks().get());
+    setTop(checks);
+  }
+
   private void closeEditor() {
+    setTop(field);
     workspace.workedRule().set(Workspace.NO_RULE);
     table.requestFocus();
   }
@@ -230,6 +249,13 @@ public final class MorningStage extends BorderPane {
       case R -> {
         openEditor();
         editor.addRule();
+      }
+      case C -> {
+        if (getTop() == checks) {
+          closeEditor();
+        } else {
+          openChecks();
+        }
       }
       case U -> workspace.undo();
       default -> {

@@ -77,8 +77,8 @@ final class ScanEditor extends BorderPane {
     scroll.setFitToWidth(true);
     scroll.setMinWidth(0);
     HBox.setHgrow(scroll, Priority.ALWAYS);
-    curve.setPrefWidth(250);
-    curve.setMinWidth(220);
+    curve.setPrefWidth(216);
+    curve.setMinWidth(180);
     HBox middle = new HBox(6, scroll, curve);
     wrong.getStyleClass().addAll("small", "tone-down");
     wrong.setWrapText(true);
@@ -297,6 +297,9 @@ final class ScanEditor extends BorderPane {
     ScanWorkings workings = shown.workings();
     if (workings != null && workings.scan().equals(scan)) {
       counts(scan, workings.counts());
+      for (int i = 0; i < workings.focus().size(); i++) {
+        rules.answer(i, workings.focus().get(i).value(), workings.focus().get(i).passes());
+      }
       curve.show(scan, workspace.workedRule().get(), workings.curve());
       if (!workings.contradictions().isEmpty()) {
         wrong.setText(String.join(" ", workings.contradictions()));

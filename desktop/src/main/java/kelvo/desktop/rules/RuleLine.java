@@ -18,11 +18,13 @@ import kelvo.rule.Vocabulary;
  * holds, and what was expected stands in its tooltip and beside it.
  */
 final class RuleLine extends HBox {
-  private static final double COUNT_WIDTH = 38;
+  private static final double FOCUS_WIDTH = 56;
+  private static final double COUNT_WIDTH = 30;
 
   private final TextField sentence = new TextField();
   private final Label alone = new Label();
   private final Label left = new Label();
+  private final Label ofFocus = new Label();
   private final Vocabulary vocabulary;
   private boolean setting;
 
@@ -59,6 +61,10 @@ final class RuleLine extends HBox {
       count.getStyleClass().add("small");
     }
     alone.getStyleClass().add("faded");
+    ofFocus.setMinWidth(FOCUS_WIDTH);
+    ofFocus.setMaxWidth(FOCUS_WIDTH);
+    ofFocus.getStyleClass().add("small");
+    ofFocus.setTooltip(new Tooltip("What it says of the symbol in focus"));
     alone.setTooltip(new Tooltip("How many pass this rule alone"));
     left.setTooltip(new Tooltip("How many are left after it"));
     Button remove = new Button("×");
@@ -66,7 +72,7 @@ final class RuleLine extends HBox {
     remove.setAccessibleText("Remove this rule");
     remove.setFocusTraversable(false);
     remove.setOnAction(e -> removed.run());
-    getChildren().addAll(sentence, alone, left, remove);
+    getChildren().addAll(sentence, ofFocus, alone, left, remove);
   }
 
   private void read(String text, Consumer<Rule> typed, Consumer<String> wrong) {
@@ -87,6 +93,7 @@ final class RuleLine extends HBox {
   void show(Rule rule) {
     if (!means(rule)) {
       setting = true;
+      sentence.setTooltip(new Tooltip(rule.sentence()));
       sentence.setText(rule.sentence());
       sentence.getStyleClass().remove("wrong");
       setting = false;
@@ -99,6 +106,13 @@ final class RuleLine extends HBox {
     } catch (IllegalArgumentException e) {
       return false;
     }
+  }
+
+  /** Shows what the rule says of the symbol in focus. */
+  void answer(String value, boolean passes) {
+    ofFocus.setText((passes ? "✓ " : "✗ ") + (value.isEmpty() ? "unknown" : value));
+    ofFocus.getStyleClass().removeAll("tone-up", "tone-down");
+    ofFocus.getStyleClass().add(passes ? "tone-up" : "tone-down");
   }
 
   void counts(int passing, int remaining) {

@@ -54,7 +54,7 @@ public final class RulesEditor extends VBox {
     add.setOnAction(e -> add());
     wrong.getStyleClass().addAll("small", "tone-down");
     wrong.setWrapText(true);
-    Label heads = new Label("alone     left");
+    Label heads = new Label("alone   left");
     heads.getStyleClass().addAll("small", "faded");
     heads.setMinWidth(Region.USE_PREF_SIZE);
     Region gap = new Region();
@@ -83,6 +83,13 @@ public final class RulesEditor extends VBox {
   public void counts(int rule, int alone, int left) {
     if (rule < lines.getChildren().size()) {
       line(rule).counts(alone, left);
+    }
+  }
+
+  /** Shows what the rule at a place says of the symbol in focus. */
+  public void answer(int rule, String value, boolean passes) {
+    if (rule < lines.getChildren().size()) {
+      line(rule).answer(value, passes);
     }
   }
 

@@ -24,6 +24,7 @@ import kelvo.scan.Scan;
 import kelvo.trade.Fill;
 import kelvo.universe.Figure;
 import kelvo.universe.Universe;
+import kelvo.watch.CheckRule;
 import kelvo.watch.DayBook;
 import org.jspecify.annotations.Nullable;
 
@@ -43,6 +44,7 @@ public record OpenedDay(
     ScanFolder scanFolder,
     List<Universe> universes,
     List<Figure> figures,
+    List<CheckRule> checks,
     List<Scan> scans,
     SessionRun run,
     @Nullable LiveFeed feed,
@@ -75,6 +77,7 @@ public record OpenedDay(
         kept.folder(),
         kept.folder().universes(),
         data.figures(),
+        kept.folder().checks(),
         kept.scans(),
         run,
         null,
@@ -113,6 +116,7 @@ public record OpenedDay(
         kept.folder(),
         kept.folder().universes(),
         data.figures(),
+        kept.folder().checks(),
         kept.scans(),
         run,
         feed,

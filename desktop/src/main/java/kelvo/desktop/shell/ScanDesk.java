@@ -9,6 +9,8 @@ import java.util.concurrent.Executor;
 import java.util.function.Consumer;
 import javafx.animation.PauseTransition;
 import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.collections.FXCollections;
 import javafx.collections.ObservableList;
@@ -20,6 +22,7 @@ import kelvo.scan.Scan;
 import kelvo.scan.ScanBoard;
 import kelvo.universe.Figure;
 import kelvo.universe.Universe;
+import kelvo.watch.CheckRule;
 
 /**
  * The scans and universes in use, as the trader changes them. A change shows at once, is written to
@@ -35,6 +38,7 @@ public final class ScanDesk {
   private final ObservableList<Scan> scans = FXCollections.observableArrayList();
   private final ObservableList<Universe> universes = FXCollections.observableArrayList();
   private final ObjectProperty<Scan> shown;
+  private final ReadOnlyObjectWrapper<List<CheckRule>> checks;
   private final List<Figure> figures;
   private final ScanFolder folder;
   private final Vocabulary vocabulary;
@@ -61,6 +65,7 @@ public final class ScanDesk {
     scans.setAll(day.scans());
     universes.setAll(day.universes());
     figures = day.figures();
+    checks = new ReadOnlyObjectWrapper<>(day.checks());
     folder = day.scanFolder();
     vocabulary = day.vocabulary();
     shown = new SimpleObjectProperty<>(scans.getFirst());
@@ -237,6 +242,17 @@ public final class ScanDesk {
               }
               background.execute(() -> folder.remove(gone));
             });
+  }
+
+  /** The checks of the morning. */
+  public ReadOnlyObjectProperty<List<CheckRule>> checks() {
+    return checks.getReadOnlyProperty();
+  }
+
+  /** Asks other checks. */
+  public void ask(List<CheckRule> others) {
+    checks.set(List.copyOf(others));
+    background.execute(() -> folder.save(others));
   }
 
   /** Figures put right by hand, the last one of a security last. */

@@ -104,6 +104,7 @@ public final class Workspace implements AutoCloseable {
     stage.addListener((o, was, is) -> refreshReview());
     desk.shown().addListener((o, was, is) -> player.show(request()));
     workedRule.addListener((o, was, is) -> player.show(request()));
+    desk.checks().addListener((o, was, is) -> player.show(request()));
     newsFilter.addListener((o, was, is) -> player.show(request()));
   }
 
@@ -145,7 +146,8 @@ public final class Workspace implements AutoCloseable {
         focus.get(),
         followed,
         newsFilter.get(),
-        workedRule.get() == NO_RULE ? OptionalInt.empty() : OptionalInt.of(workedRule.get()));
+        workedRule.get() == NO_RULE ? OptionalInt.empty() : OptionalInt.of(workedRule.get()),
+        desk.checks().get());
   }
 
   /** Takes a snapshot on the player's thread; the window sees the newest one only. */

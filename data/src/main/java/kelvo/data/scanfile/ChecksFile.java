@@ -1,0 +1,58 @@
+package kelvo.data.scanfile;
+
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.util.ArrayList;
+import java.util.List;
+import kelvo.data.scanfile.ScanFile.ScanFileException;
+import kelvo.rule.Vocabulary;
+import kelvo.watch.CheckRule;
+
+/** Reads and writes the checks of the morning as JSON, as docs/formats.md describes. */
+final class ChecksFile {
+  private static final ObjectMapper JSON = new ObjectMapper();
+
+  private ChecksFile() {}
+
+  static List<CheckRule> parse(String name, String json, Vocabulary vocabulary) {
+    List<CheckRule> checks = new ArrayList<>();
+    try {
+      for (JsonNode node : JSON.readTree(json).path("checks")) {
+        checks.add(
+            CheckRule.of(
+                node.path("name").asText(),
+                node.path("pass").asText(),
+                node.path("fail").asText(),
+                vocabulary));
+      }
+      return checks;
+    } catch (JsonProcessingException e) {
+      throw new ScanFileException(
+          name
+              + ", line "
+              + e.getLocation().getLineNr()
+              + ": expected JSON; "
+              + e.getOriginalMessage(),
+          e);
+    } catch (IllegalArgumentException e) {
+      throw new ScanFileException(
+          name + ", check " + (checks.size() + 1) + ": " + e.getMessage(), e);
+    }
+  }
+
+  static String write(List<CheckRule> checks) {
+    ObjectNode written = JSON.createObjectNode();
+    written.put("kelvo", 1);
+    ArrayNode list = written.putArray("checks");
+    for (CheckRule check : checks) {
+      list.addObject()
+          .put("name", check.name())
+          .put("pass", check.passSentence())
+          .put("fail", check.failSentence());
+    }
+    return written.toPrettyString() + "\n";
+  }
+}
