@@ -6,6 +6,7 @@ import kelvo.market.Halts;
 import kelvo.market.MinuteBar;
 import kelvo.market.Price;
 import kelvo.market.RecentPrints;
+import kelvo.market.ReferenceLevel;
 import kelvo.market.SecurityFacts;
 import kelvo.market.TradingState;
 import kelvo.market.Weather;
@@ -124,7 +125,7 @@ public record MarketSnapshot(
       List<Fact> known,
       List<Check> checks,
       List<MinuteBar> minutes,
-      long premarketHigh,
+      List<ReferenceLevel> references,
       DailyChart daily,
       RecentPrints prints,
       List<Catalyst> news,

@@ -16,6 +16,7 @@ import kelvo.market.MinuteBars;
 import kelvo.market.Price;
 import kelvo.market.PriceSource;
 import kelvo.market.RecentPrints;
+import kelvo.market.ReferenceLevel;
 import kelvo.market.SecurityFacts;
 import kelvo.market.SecurityKind;
 import kelvo.market.Session;
@@ -236,7 +237,7 @@ final class SnapshotBuilder {
         facts(state, now),
         checks(state, gaps, now),
         minutes(security, now),
-        state.premarketHigh(),
+        ReferenceLevel.of(facts, state),
         DailyChart.of(facts, state, session.hours().date()),
         RecentPrints.of(session, security, now, PRINTS),
         news(symbol, now),

@@ -54,6 +54,9 @@ public enum Unit {
 
   /** A shown number with its unit where that is a sign: $4.20, 12.4%, 1.50x. */
   public String withSign(String text) {
+    if (text.equals(CLEAR)) {
+      return text;
+    }
     return switch (this) {
       case PRICE, MONEY -> text.startsWith("-") ? "-$" + text.substring(1) : "$" + text;
       case PERCENT -> text + "%";

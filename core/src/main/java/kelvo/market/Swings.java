@@ -53,14 +53,27 @@ public final class Swings {
     return stands;
   }
 
+  /** The nearest swing high above a price; {@link Price#NONE} when there is none. */
+  long above(long price) {
+    int place = Arrays.binarySearch(highs, price + 1);
+    int next = place < 0 ? -place - 1 : place;
+    return next == highs.length ? Price.NONE : highs[next];
+  }
+
+  /** The nearest swing low below a price; {@link Price#NONE} when there is none. */
+  long below(long price) {
+    int place = Arrays.binarySearch(lows, price);
+    int next = (place < 0 ? -place - 1 : place) - 1;
+    return next < 0 ? Price.NONE : lows[next];
+  }
+
   /** How far the nearest swing high above a price is, %; infinite when it is clear. */
   public double overhead(long price) {
     if (!known || price == Price.NONE) {
       return Double.NaN;
     }
-    int place = Arrays.binarySearch(highs, price + 1);
-    int next = place < 0 ? -place - 1 : place;
-    return next == highs.length ? Double.POSITIVE_INFINITY : 100.0 * (highs[next] - price) / price;
+    long next = above(price);
+    return next == Price.NONE ? Double.POSITIVE_INFINITY : 100.0 * (next - price) / price;
   }
 
   /** How far the nearest swing low below a price is, %; infinite when it is clear. */
@@ -68,8 +81,7 @@ public final class Swings {
     if (!known || price == Price.NONE) {
       return Double.NaN;
     }
-    int place = Arrays.binarySearch(lows, price);
-    int below = (place < 0 ? -place - 1 : place) - 1;
-    return below < 0 ? Double.POSITIVE_INFINITY : 100.0 * (price - lows[below]) / price;
+    long next = below(price);
+    return next == Price.NONE ? Double.POSITIVE_INFINITY : 100.0 * (price - next) / price;
   }
 }

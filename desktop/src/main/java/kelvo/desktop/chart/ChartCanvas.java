@@ -1,5 +1,7 @@
 package kelvo.desktop.chart;
 
+import java.util.ArrayList;
+import java.util.List;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
@@ -16,13 +18,22 @@ abstract class ChartCanvas extends Region {
   static final double TIME_HEIGHT = 16;
 
   private static final double LEGEND_HEIGHT = 18;
+  private static final double LABEL_HEIGHT = 11;
+
+  /** A letter of a level's name is hardly ever wider. */
+  private static final double LETTER_WIDTH = 5.4;
+
+  /** The heights and right ends of the levels' names in this painting. */
+  private final List<double[]> labels = new ArrayList<>();
 
   private final Canvas canvas = new Canvas();
   private Theme theme = Theme.DAYBREAK;
   private double pointerX = -1;
   private double pointerY = -1;
+  private final ChartChoice choice;
 
-  ChartCanvas(String name) {
+  ChartCanvas(String name, ChartChoice choice) {
+    this.choice = choice;
     getChildren().add(canvas);
     setAccessibleText(name);
     setMinSize(0, 0);
@@ -31,12 +42,22 @@ abstract class ChartCanvas extends Region {
           pointerX = e.getX();
           pointerY = e.getY();
           paint();
+          choice.pointedPrice().set(priceAt(pointerY));
         });
     setOnMouseExited(
         e -> {
           pointerX = -1;
+          choice.pointedPrice().set(Double.NaN);
           paint();
         });
+    choice
+        .pointedPrice()
+        .addListener(
+            (o, was, is) -> {
+              if (pointerX < 0) {
+                paint();
+              }
+            });
   }
 
   /** Uses another theme. */
@@ -65,11 +86,19 @@ abstract class ChartCanvas extends Region {
       GraphicsContext g = canvas.getGraphicsContext2D();
       g.setFill(theme.colour(Tone.CARD));
       g.fillRect(0, 0, getWidth(), getHeight());
+      labels.clear();
       paint(g);
     }
   }
 
   abstract void paint(GraphicsContext g);
+
+  /** The price at a height of the last painting, dollars; NaN when nothing was painted. */
+  abstract double priceAt(double y);
+
+  final ChartChoice choice() {
+    return choice;
+  }
 
   final void message(GraphicsContext g, String text) {
     g.setFill(theme.colour(Tone.FADED));
@@ -161,13 +190,23 @@ abstract class ChartCanvas extends Region {
     g.setTextAlign(TextAlignment.LEFT);
     boolean underLegend = y < LEGEND_HEIGHT + 12;
     g.setTextBaseline(underLegend ? VPos.TOP : VPos.BOTTOM);
-    g.fillText(name, 4, underLegend ? Math.max(y + 1, LEGEND_HEIGHT) : y - 1);
+    double at = underLegend ? Math.max(y + 1, LEGEND_HEIGHT) : y - 1;
+    double left = 4;
+    for (double[] other : labels) {
+      left = Math.abs(other[0] - at) < LABEL_HEIGHT ? Math.max(left, other[1]) : left;
+    }
+    labels.add(new double[] {at, left + name.length() * LETTER_WIDTH + 8});
+    g.fillText(name, left, at);
   }
 
   /** The pointer's place with the price under it and a text for its x. */
   final void crosshair(
       GraphicsContext g, Axis axis, java.util.function.DoubleFunction<String> atX) {
-    if (pointerX < 0 || pointerX > plotWidth()) {
+    if (pointerX < 0) {
+      otherChartsPointer(g, axis);
+      return;
+    }
+    if (pointerX > plotWidth()) {
       return;
     }
     g.setStroke(theme.colour(Tone.FADED));
@@ -181,6 +220,18 @@ abstract class ChartCanvas extends Region {
     g.setTextAlign(TextAlignment.LEFT);
     g.setTextBaseline(VPos.TOP);
     g.fillText(atX.apply(pointerX), 6, 4);
+  }
+
+  /** Where the pointer stands on another chart. */
+  private void otherChartsPointer(GraphicsContext g, Axis axis) {
+    double price = choice.pointedPrice().get();
+    if (price >= axis.low() && price <= axis.high()) {
+      g.setStroke(theme.colour(Tone.FADED));
+      g.setLineDashes(1, 2);
+      g.strokeLine(0, axis.y(price), plotWidth(), axis.y(price));
+      g.setLineDashes();
+      tag(g, axis, price, Tone.FADED);
+    }
   }
 
   /** A price on the scale, on a ground of its own. */

@@ -17,16 +17,26 @@ public final class DailyPriceChart extends ChartCanvas {
   private @Nullable DailyChart chart;
   private int first;
   private int barsDrawn;
+  private @Nullable Axis drawn;
 
   /** An empty chart. */
-  public DailyPriceChart() {
-    super("Daily chart");
+  public DailyPriceChart(ChartChoice choice) {
+    super("Daily chart", choice);
   }
 
-  /** Shows a symbol's days. */
+  /** Shows a symbol's days; painted again only when they changed. */
   public void show(@Nullable DailyChart days) {
+    boolean same = days != null && chart != null && days.bars().equals(chart.bars());
     chart = days;
-    paint();
+    if (!same) {
+      paint();
+    }
+  }
+
+  @Override
+  double priceAt(double y) {
+    Axis last = drawn;
+    return last == null ? Double.NaN : last.value(y);
   }
 
   /** How many bars the last painting drew. */
@@ -52,6 +62,7 @@ public final class DailyPriceChart extends ChartCanvas {
       high = Math.max(high, bar.high());
     }
     Axis axis = Axis.of(Price.dollars(low), Price.dollars(high), 4, plot - 8);
+    drawn = axis;
     scale(g, axis);
     months(g, shown, plot);
     double[] xs = new double[count];

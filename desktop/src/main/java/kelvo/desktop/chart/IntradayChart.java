@@ -3,13 +3,17 @@ package kelvo.desktop.chart;
 import java.util.List;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.input.MouseButton;
+import javafx.scene.input.MouseEvent;
 import javafx.scene.text.TextAlignment;
 import kelvo.desktop.theme.Theme;
 import kelvo.desktop.theme.Tone;
 import kelvo.engine.MarketSnapshot;
+import kelvo.market.GroupedBars;
 import kelvo.market.Halts;
 import kelvo.market.MinuteBar;
 import kelvo.market.Price;
+import kelvo.market.ReferenceLevel;
 import kelvo.scan.Hit;
 import kelvo.time.DayTime;
 import kelvo.time.SessionHours;
@@ -18,39 +22,133 @@ import kelvo.watch.Level;
 import org.jspecify.annotations.Nullable;
 
 /**
- * The 1-minute chart from 04:00 on: bars, VWAP, EMA 9, premarket high, levels, halts, and the hits
- * and fills of the symbol in their places.
+ * The chart of the day: bars of 1, 5 or 15 minutes, VWAP, EMA 9, the levels that everybody looks at
+ * and the trader's own, halts, and the hits and fills of the symbol in their places. The wheel
+ * zooms, dragging moves, a double click shows the whole day again; dragging with Shift or the other
+ * button measures.
  */
 public final class IntradayChart extends ChartCanvas {
   private static final double VOLUME_SHARE = 0.17;
   private static final long LEAST_SPAN = 150 * DayTime.MINUTE;
+  private static final long LEAST_ZOOMED = 10 * DayTime.MINUTE;
+  private static final double ZOOM = 1.25;
 
   private MarketSnapshot.@Nullable Focus focus;
   private List<Level> levels = List.of();
   private List<Fill> fills = List.of();
   private long now;
+  private long close = SessionHours.OPEN;
   private int barsDrawn;
   private long start = DayTime.FIRST;
   private double pixelsPerNano;
+  private List<MinuteBar> bars = List.of();
+  private @Nullable Axis drawn;
+
+  /** What is shown while it was zoomed or moved by hand; empty while it follows the day. */
+  private @Nullable View view;
+
+  private @Nullable Ruler ruler;
+  private double draggedFrom;
+
+  /** A stretch of the day. */
+  private record View(long from, long to) {}
 
   /** An empty chart. */
-  public IntradayChart() {
-    super("1-minute chart");
+  public IntradayChart(ChartChoice choice) {
+    super("Intraday chart", choice);
+    choice.minutes().addListener((o, was, is) -> group());
+    choice.extended().addListener((o, was, is) -> group());
+    setOnScroll(e -> zoom(e.getX(), e.getDeltaY() > 0 ? ZOOM : 1 / ZOOM));
+    setOnMousePressed(this::press);
+    setOnMouseDragged(this::drag);
+    setOnMouseClicked(this::click);
+  }
+
+  private void group() {
+    MarketSnapshot.Focus shown = focus;
+    boolean all = choice().extended().get();
+    bars =
+        shown == null
+            ? List.of()
+            : GroupedBars.of(
+                shown.minutes(),
+                choice().minutes().get(),
+                at -> all || at >= SessionHours.OPEN && at < close);
+    paint();
+  }
+
+  private void zoom(double x, double factor) {
+    if (pixelsPerNano > 0) {
+      long fixed = (long) (start + x / pixelsPerNano);
+      long span = (long) (plotWidth() / pixelsPerNano / factor);
+      if (span >= LEAST_ZOOMED && span <= DayTime.LAST - DayTime.FIRST) {
+        long from = fixed - (long) (x / plotWidth() * span);
+        view = new View(from, from + span);
+        paint();
+      }
+    }
+  }
+
+  private void press(MouseEvent e) {
+    draggedFrom = e.getX();
+    boolean measures = e.isShiftDown() || e.getButton() == MouseButton.SECONDARY;
+    ruler = measures ? new Ruler(e.getX(), e.getY(), e.getX(), e.getY()) : null;
+    paint();
+  }
+
+  private void drag(MouseEvent e) {
+    Ruler measuring = ruler;
+    if (measuring != null) {
+      ruler = new Ruler(measuring.x0(), measuring.y0(), e.getX(), e.getY());
+    } else if (pixelsPerNano > 0) {
+      long moved = (long) ((draggedFrom - e.getX()) / pixelsPerNano);
+      long span = (long) (plotWidth() / pixelsPerNano);
+      view = new View(start + moved, start + moved + span);
+      draggedFrom = e.getX();
+    }
+    paint();
+  }
+
+  private void click(MouseEvent e) {
+    if (e.getClickCount() == 2) {
+      view = null;
+      paint();
+    }
+  }
+
+  @Override
+  double priceAt(double y) {
+    Axis last = drawn;
+    return last == null ? Double.NaN : last.value(y);
   }
 
   /** Shows a symbol at a moment. */
   public void show(
-      MarketSnapshot.@Nullable Focus symbol, List<Level> standing, List<Fill> done, long moment) {
+      MarketSnapshot.@Nullable Focus symbol,
+      List<Level> standing,
+      List<Fill> done,
+      long moment,
+      long closes) {
+    if (symbol == null || focus == null || symbol.security() != focus.security()) {
+      view = null;
+      ruler = null;
+    }
+    close = closes;
     focus = symbol;
     levels = standing;
     fills = done;
     now = moment;
-    paint();
+    group();
   }
 
   /** How many bars the last painting drew. */
   public int barsDrawn() {
     return barsDrawn;
+  }
+
+  /** Whether a measurement is drawn. */
+  public boolean isMeasuring() {
+    return ruler != null && !ruler.isPoint();
   }
 
   private double x(long moment) {
@@ -61,32 +159,70 @@ public final class IntradayChart extends ChartCanvas {
   void paint(GraphicsContext g) {
     barsDrawn = 0;
     MarketSnapshot.Focus shown = focus;
-    if (shown == null || shown.minutes().isEmpty()) {
+    if (shown == null || bars.isEmpty()) {
       message(
           g,
           shown == null
               ? "No symbol in focus: choose one in the list, or press / and type."
-              : "No print that counts since 04:00.");
+              : choice().extended().get()
+                  ? "No print that counts since 04:00."
+                  : "No print in regular hours yet.");
       return;
     }
-    List<MinuteBar> bars = shown.minutes();
-    long end = Math.max(now + 12 * DayTime.MINUTE, bars.getFirst().start() + LEAST_SPAN);
-    start = Math.max(DayTime.FIRST, bars.getFirst().start() - 5 * DayTime.MINUTE);
+    View chosen = view;
+    long end =
+        chosen == null
+            ? Math.max(
+                Math.min(now, choice().extended().get() ? now : close) + 12 * DayTime.MINUTE,
+                bars.getFirst().start() + LEAST_SPAN)
+            : chosen.to();
+    start =
+        chosen == null
+            ? Math.max(DayTime.FIRST, bars.getFirst().start() - 5 * DayTime.MINUTE)
+            : chosen.from();
     pixelsPerNano = plotWidth() / (end - start);
     double plot = getHeight() - TIME_HEIGHT;
-    Axis axis = axis(bars, plot * (1 - VOLUME_SHARE));
+    List<MinuteBar> seen = seen(end);
+    Axis axis = axis(seen, plot * (1 - VOLUME_SHARE));
+    drawn = axis;
     hours(g, plot);
     scale(g, axis);
     halts(g, shown.halts(), plot);
-    volume(g, bars, plot);
-    bars(g, axis, bars);
-    averages(g, axis, bars);
+    volume(g, seen, plot);
+    bars(g, axis, seen);
+    averages(g, axis, seen);
     levels(g, axis, shown);
     hits(g, axis, shown.hits());
     fills(g, axis);
     tag(g, axis, Price.dollars(shown.price()), Tone.ofChange(shown.change()));
     crosshair(g, axis, this::describe);
+    measure(g, axis);
     legend(g);
+  }
+
+  /** The bars in the stretch that is shown; the nearest one when there is none. */
+  private List<MinuteBar> seen(long end) {
+    long span = choice().minutes().get() * DayTime.MINUTE;
+    List<MinuteBar> seen =
+        bars.stream().filter(b -> b.start() + span > start && b.start() < end).toList();
+    return seen.isEmpty() ? List.of(bars.getLast()) : seen;
+  }
+
+  /** What lies between the two ends of the ruler: price, per cent, time, shares traded. */
+  private void measure(GraphicsContext g, Axis axis) {
+    Ruler measured = ruler;
+    MarketSnapshot.Focus shown = focus;
+    if (measured == null || shown == null || measured.isPoint()) {
+      return;
+    }
+    long from = (long) (start + Math.min(measured.x0(), measured.x1()) / pixelsPerNano);
+    long to = (long) (start + Math.max(measured.x0(), measured.x1()) / pixelsPerNano);
+    long shares =
+        shown.minutes().stream()
+            .filter(b -> b.start() + DayTime.MINUTE > from && b.start() <= to)
+            .mapToLong(MinuteBar::volume)
+            .sum();
+    measured.paint(g, theme(), axis, to - from, shares, plotWidth());
   }
 
   private Axis axis(List<MinuteBar> bars, double height) {
@@ -131,7 +267,7 @@ public final class IntradayChart extends ChartCanvas {
 
   private void volume(GraphicsContext g, List<MinuteBar> bars, double plot) {
     long most = bars.stream().mapToLong(MinuteBar::volume).max().orElse(1);
-    double width = Math.max(1, DayTime.MINUTE * pixelsPerNano - 1);
+    double width = Math.max(1, choice().minutes().get() * DayTime.MINUTE * pixelsPerNano - 1);
     g.setFill(theme().colour(Tone.FADED).deriveColor(0, 1, 1, 0.55));
     for (MinuteBar bar : bars) {
       double height = bar.volume() / (double) Math.max(1, most) * plot * VOLUME_SHARE;
@@ -140,7 +276,7 @@ public final class IntradayChart extends ChartCanvas {
   }
 
   private void bars(GraphicsContext g, Axis axis, List<MinuteBar> bars) {
-    double width = Math.min(9, DayTime.MINUTE * pixelsPerNano * 0.8);
+    double width = Math.min(14, choice().minutes().get() * DayTime.MINUTE * pixelsPerNano * 0.8);
     for (MinuteBar bar : bars) {
       bar(g, axis, x(bar.start()), width, bar.open(), bar.high(), bar.low(), bar.close());
       barsDrawn++;
@@ -148,18 +284,21 @@ public final class IntradayChart extends ChartCanvas {
   }
 
   private void averages(GraphicsContext g, Axis axis, List<MinuteBar> bars) {
-    double[] xs = bars.stream().mapToDouble(b -> x(b.start() + DayTime.MINUTE / 2)).toArray();
+    double[] xs =
+        bars.stream()
+            .mapToDouble(b -> x(b.start() + choice().minutes().get() * DayTime.MINUTE / 2))
+            .toArray();
     line(g, axis, xs, bars.stream().mapToDouble(MinuteBar::ema9).toArray(), Tone.CATALYST, 1.2);
     line(g, axis, xs, bars.stream().mapToDouble(MinuteBar::vwap).toArray(), Tone.ACCENT, 1.8);
   }
 
   private void levels(GraphicsContext g, Axis axis, MarketSnapshot.Focus shown) {
-    if (shown.premarketHigh() != Price.NONE) {
+    for (ReferenceLevel reference : shown.references()) {
       level(
           g,
           axis,
-          Price.dollars(shown.premarketHigh()),
-          "premarket high " + Price.text(shown.premarketHigh()),
+          Price.dollars(reference.price()),
+          reference.name() + " " + Price.text(reference.price()),
           Tone.FADED);
     }
     for (Level level : levels) {
@@ -206,11 +345,12 @@ public final class IntradayChart extends ChartCanvas {
 
   private String describe(double pointer) {
     MarketSnapshot.Focus shown = focus;
-    long minute = (long) (start + pointer / pixelsPerNano) / DayTime.MINUTE * DayTime.MINUTE;
+    long span = choice().minutes().get() * DayTime.MINUTE;
+    long minute = (long) (start + pointer / pixelsPerNano) / span * span;
     MinuteBar found =
         shown == null
             ? null
-            : shown.minutes().stream().filter(b -> b.start() == minute).findFirst().orElse(null);
+            : bars.stream().filter(b -> b.start() == minute).findFirst().orElse(null);
     if (found == null) {
       return DayTime.minutes(minute) + "  no print";
     }
@@ -226,10 +366,10 @@ public final class IntradayChart extends ChartCanvas {
     g.setTextAlign(TextAlignment.LEFT);
     g.setTextBaseline(VPos.TOP);
     g.setFill(theme().colour(Tone.INK));
-    g.fillText("1 min", 6, 4);
+    g.fillText(choice().minutes().get() + " min", 6, 4);
     g.setFill(theme().colour(Tone.ACCENT));
-    g.fillText("VWAP", 40, 4);
+    g.fillText("VWAP", 46, 4);
     g.setFill(theme().colour(Tone.CATALYST));
-    g.fillText("EMA 9", 74, 4);
+    g.fillText("EMA 9", 80, 4);
   }
 }

@@ -17,19 +17,20 @@ import org.jspecify.annotations.Nullable;
 /** The numbers about a symbol, and the checks of the morning beside them. */
 final class FactsPart extends HBox {
   private static final int FACT_ROWS = 11;
+  private static final double DETAIL_WIDTH = 86;
 
   private final GridPane facts = new GridPane(4, 1);
   private final GridPane checks = new GridPane(4, 1);
 
   FactsPart() {
-    super(14);
+    super(8);
     setAccessibleText("Facts and checks");
     getStyleClass().add("part");
     getChildren().addAll(facts, checks);
     HBox.setHgrow(facts, Priority.ALWAYS);
     for (int i = 0; i < 2; i++) {
       ColumnConstraints words = new ColumnConstraints();
-      words.setMinWidth(108);
+      words.setMinWidth(100);
       ColumnConstraints value = new ColumnConstraints();
       value.setHalignment(HPos.RIGHT);
       value.setMinWidth(50);
@@ -95,7 +96,11 @@ final class FactsPart extends HBox {
         };
     checks.add(label(sign + check.result().word(), "small", tone), 0, row);
     checks.add(label(check.name(), "small", "faded"), 1, row);
-    checks.add(label(check.detail(), "small"), 2, row);
+    Label detail = label(check.detail(), "small");
+    detail.setMinWidth(0);
+    detail.setMaxWidth(DETAIL_WIDTH);
+    detail.setTooltip(new Tooltip(check.detail()));
+    checks.add(detail, 2, row);
   }
 
   private static Label label(String text, String... styles) {

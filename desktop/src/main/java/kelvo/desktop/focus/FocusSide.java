@@ -11,6 +11,8 @@ import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
+import kelvo.desktop.chart.ChartBar;
+import kelvo.desktop.chart.ChartChoice;
 import kelvo.desktop.chart.DailyPriceChart;
 import kelvo.desktop.chart.IntradayChart;
 import kelvo.desktop.shell.StageKind;
@@ -25,8 +27,9 @@ import kelvo.trade.Fill;
 public final class FocusSide extends BorderPane {
   private final Workspace workspace;
   private final FocusHeader header = new FocusHeader();
-  private final IntradayChart minutes = new IntradayChart();
-  private final DailyPriceChart days = new DailyPriceChart();
+  private final ChartChoice choice = new ChartChoice();
+  private final IntradayChart minutes = new IntradayChart(choice);
+  private final DailyPriceChart days = new DailyPriceChart(choice);
   private final FactsPart facts = new FactsPart();
   private final PrintsPart prints = new PrintsPart();
   private final NewsPart news = new NewsPart();
@@ -39,7 +42,9 @@ public final class FocusSide extends BorderPane {
     this.workspace = workspace;
     plan = new PlanPart(workspace);
     setTop(header);
-    SplitPane charts = new SplitPane(minutes, days, lower());
+    BorderPane intraday = new BorderPane(minutes);
+    intraday.setTop(new ChartBar(choice));
+    SplitPane charts = new SplitPane(intraday, days, lower());
     charts.setOrientation(Orientation.VERTICAL);
     charts.setDividerPositions(0.42, 0.64);
     setCenter(charts);
@@ -103,7 +108,11 @@ public final class FocusSide extends BorderPane {
             .toList();
     header.show(focus);
     minutes.show(
-        focus, workspace.book().get().levelsOn(symbol, shown.moment()), fills, shown.moment());
+        focus,
+        workspace.book().get().levelsOn(symbol, shown.moment()),
+        fills,
+        shown.moment(),
+        workspace.session().hours().close());
     days.show(focus == null ? null : focus.daily());
     facts.show(focus);
     prints.show(focus);

@@ -1,0 +1,37 @@
+package kelvo.market;
+
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * A price that everybody looks at: a high, a low or a close of earlier.
+ *
+ * @param price {@link Price} units
+ * @param name what it is
+ */
+public record ReferenceLevel(long price, String name) {
+  private static final int SWING_SESSIONS = 250;
+
+  /** Those of a security at the moment of its state. */
+  public static List<ReferenceLevel> of(SecurityFacts facts, SymbolState state) {
+    List<ReferenceLevel> levels = new ArrayList<>();
+    add(levels, state.premarketHigh(), "premarket high");
+    add(levels, state.premarketLow(), "premarket low");
+    DailyHistory history = facts.history();
+    if (history.size() > 0) {
+      add(levels, history.last().high(), "prior-day high");
+      add(levels, history.last().low(), "prior-day low");
+      add(levels, history.last().close(), "previous close");
+      Swings swings = Swings.of(history.lastOnes(SWING_SESSIONS));
+      add(levels, swings.above(state.price()), "swing high");
+      add(levels, swings.below(state.price()), "swing low");
+    }
+    return List.copyOf(levels);
+  }
+
+  private static void add(List<ReferenceLevel> levels, long price, String name) {
+    if (price != Price.NONE && levels.stream().noneMatch(level -> level.price == price)) {
+      levels.add(new ReferenceLevel(price, name));
+    }
+  }
+}

@@ -1,0 +1,74 @@
+package kelvo.desktop;
+
+import static kelvo.desktop.OpenedWindow.until;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import javafx.scene.input.MouseButton;
+import javafx.stage.Stage;
+import kelvo.desktop.chart.IntradayChart;
+import kelvo.time.DayTime;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.testfx.api.FxRobot;
+import org.testfx.framework.junit5.ApplicationExtension;
+import org.testfx.framework.junit5.Start;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** The intraday chart in the real window: bar length, hours, zoom and ruler. */
+@ExtendWith(ApplicationExtension.class)
+class ChartTest {
+  private OpenedWindow opened;
+  private IntradayChart chart;
+
+  @Start
+  void start(Stage stage) {
+    opened = OpenedWindow.open(stage, DayTime.of(10, 30), false);
+  }
+
+  @BeforeEach
+  void focus(FxRobot robot) {
+    until(() -> opened.workspace.snapshot().get() != null);
+    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.focusOn("TIDARC"));
+    chart = robot.lookup(n -> n instanceof IntradayChart).query();
+    until(() -> chart.barsDrawn() > 100);
+  }
+
+  @AfterEach
+  void close() {
+    WaitForAsyncUtils.waitForAsyncFx(20_000, () -> opened.workspace.close());
+  }
+
+  @Test
+  void longerBarsAreFewerAndExtendedHoursCanBeLeftOut(FxRobot robot) {
+    int minutes = chart.barsDrawn();
+    robot.clickOn("5 min");
+    until(() -> chart.barsDrawn() < minutes / 3);
+    int five = chart.barsDrawn();
+    robot.clickOn("Extended hours");
+    until(() -> chart.barsDrawn() < five);
+    assertThat(chart.barsDrawn()).isEqualTo(12);
+  }
+
+  @Test
+  void theWheelZoomsAndADoubleClickShowsTheDayAgain(FxRobot robot) {
+    int all = chart.barsDrawn();
+    robot.moveTo(chart).scroll(5, javafx.geometry.VerticalDirection.DOWN);
+    robot.moveTo(chart).scroll(5, javafx.geometry.VerticalDirection.UP);
+    robot.scroll(5, javafx.geometry.VerticalDirection.UP);
+    until(() -> chart.barsDrawn() < all);
+    robot.doubleClickOn(chart);
+    until(() -> chart.barsDrawn() == all);
+  }
+
+  @Test
+  void aDragWithTheOtherButtonMeasuresAndDoesNotMove(FxRobot robot) {
+    int all = chart.barsDrawn();
+    robot.moveTo(chart).press(MouseButton.SECONDARY);
+    robot.moveBy(60, -30).release(MouseButton.SECONDARY);
+
+    until(chart::isMeasuring);
+    assertThat(chart.barsDrawn()).isEqualTo(all);
+  }
+}
