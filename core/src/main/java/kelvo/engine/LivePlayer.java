@@ -5,6 +5,7 @@ import java.util.concurrent.BlockingQueue;
 import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Consumer;
+import java.util.function.Function;
 import java.util.function.LongSupplier;
 import kelvo.scan.Hit;
 import kelvo.time.DayTime;
@@ -98,6 +99,11 @@ public final class LivePlayer implements Player {
             lookAt(now);
           }
         });
+  }
+
+  @Override
+  public <T> void ask(Function<SessionRun, T> question, Consumer<T> answer) {
+    commands.add(() -> answer.accept(question.apply(run)));
   }
 
   @Override

@@ -1,5 +1,8 @@
 package kelvo.engine;
 
+import java.util.function.Consumer;
+import java.util.function.Function;
+
 /**
  * What moves a window through a session: a thread of its own owns the engines and publishes
  * snapshots. All methods may be called from any thread and return at once, but {@link #close}.
@@ -22,6 +25,12 @@ public sealed interface Player extends AutoCloseable permits SessionPlayer, Live
    * Hits that other scans have had by now are listed but not told as new.
    */
   void play(Program changed, long from);
+
+  /**
+   * Asks something about the run, on the player's thread; the answer is handed over on that thread
+   * too.
+   */
+  <T> void ask(Function<SessionRun, T> question, Consumer<T> answer);
 
   /** Stops the thread and waits for it. */
   @Override

@@ -6,6 +6,7 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Consumer;
+import java.util.function.Function;
 import java.util.function.LongSupplier;
 import kelvo.scan.Hit;
 import kelvo.time.DayTime;
@@ -104,6 +105,11 @@ public final class SessionPlayer implements Player {
     int hits = changed.hitsUntil(now).size();
     hitsTold = sameScans ? Math.min(hitsTold, hits) : hits;
     moveTo(now);
+  }
+
+  @Override
+  public <T> void ask(Function<SessionRun, T> question, Consumer<T> answer) {
+    commands.add(() -> answer.accept(question.apply(run)));
   }
 
   @Override

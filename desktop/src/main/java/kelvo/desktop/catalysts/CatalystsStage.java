@@ -48,6 +48,7 @@ public final class CatalystsStage extends BorderPane {
     setTop(top);
     setCenter(items);
     items.columns(columns());
+    items.onTold(workspace.action()::set);
     items.onSelect(row -> workspace.focusOn(row.symbol()));
     items.theme(workspace.theme().get());
     workspace.theme().addListener((o, was, is) -> items.theme(is));

@@ -1,5 +1,10 @@
 package kelvo.desktop.grid;
 
+import de.siegmar.fastcsv.writer.CsvWriter;
+import java.io.File;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -13,18 +18,18 @@ import javafx.scene.canvas.Canvas;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.Clipboard;
 import javafx.scene.input.ClipboardContent;
-import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.Region;
+import javafx.stage.FileChooser;
 import javafx.util.Duration;
 import kelvo.desktop.theme.Theme;
 import org.jspecify.annotations.Nullable;
 
 /**
  * A list of rows painted on a canvas, for lists that change many times a second. Walks by keyboard,
- * copies as tab-separated text, and holds its order still while the pointer is on it: what would
- * have moved waits and is counted.
+ * copies as tab-separated text and exports as CSV (Ctrl+C, Ctrl+E), sorts by a click on a header,
+ * and holds its order still while the pointer is on it: what would have moved waits and is counted.
  */
 public final class Grid<R> extends Region {
   /** Height of a row in pixels. */
@@ -36,6 +41,7 @@ public final class Grid<R> extends Region {
   private final Tooltip tooltip = new Tooltip();
   private List<GridColumn<R>> columns = List.of();
   private List<R> rows = List.of();
+  private List<R> given = List.of();
   private @Nullable List<R> waiting;
   private int waitingCount;
   private @Nullable Object selected;
@@ -43,6 +49,9 @@ public final class Grid<R> extends Region {
   private boolean pointerInside;
   private Consumer<R> onSelect = row -> {};
   private String emptyText = "";
+  private String sortedBy = "";
+  private boolean descending;
+  private Consumer<String> told = text -> {};
   private Theme theme = Theme.DAYBREAK;
 
   /**
@@ -82,6 +91,11 @@ public final class Grid<R> extends Region {
     onSelect = handler;
   }
 
+  /** Who hears what an export did, in words. */
+  public void onTold(Consumer<String> listener) {
+    told = listener;
+  }
+
   /** What stands where rows would be when there are none. */
   public void emptyText(String text) {
     emptyText = text;
@@ -95,7 +109,9 @@ public final class Grid<R> extends Region {
   }
 
   /** Shows these rows. While the pointer is on the grid, rows already shown keep their places. */
-  public void rows(List<R> wanted) {
+  public void rows(List<R> asGiven) {
+    given = asGiven;
+    List<R> wanted = ordered(asGiven);
     if (!pointerInside || rows.isEmpty()) {
       waiting = null;
       waitingCount = 0;
@@ -104,6 +120,45 @@ public final class Grid<R> extends Region {
       hold(wanted);
     }
     paint();
+  }
+
+  private List<R> ordered(List<R> asGiven) {
+    for (GridColumn<R> column : columns) {
+      if (column.title().equals(sortedBy)) {
+        return asGiven.stream().sorted(ShownOrder.of(column, descending)).toList();
+      }
+    }
+    return asGiven;
+  }
+
+  /**
+   * Sorts by a column: the largest first, then the smallest first, then in the list's own order.
+   */
+  private void sortBy(GridColumn<R> column) {
+    if (!column.title().equals(sortedBy)) {
+      sortedBy = column.title();
+      descending = true;
+    } else if (descending) {
+      descending = false;
+    } else {
+      sortedBy = "";
+    }
+    waiting = null;
+    waitingCount = 0;
+    rows = List.copyOf(ordered(given));
+    scroll = 0;
+    paint();
+  }
+
+  private @Nullable GridColumn<R> columnAt(double x) {
+    double right = 0;
+    for (GridColumn<R> column : columns) {
+      right += column.width();
+      if (x < right) {
+        return column;
+      }
+    }
+    return null;
   }
 
   private void hold(List<R> wanted) {
@@ -123,7 +178,7 @@ public final class Grid<R> extends Region {
   private void letGo() {
     pointerInside = false;
     if (waiting != null) {
-      rows(waiting);
+      rows(given);
     }
   }
 
@@ -181,6 +236,11 @@ public final class Grid<R> extends Region {
 
   private void press(MouseEvent event) {
     requestFocus();
+    GridColumn<R> header = event.getY() < GridPainter.HEADER_HEIGHT ? columnAt(event.getX()) : null;
+    if (header != null) {
+      sortBy(header);
+      return;
+    }
     int index = (int) ((event.getY() - GridPainter.HEADER_HEIGHT + scroll) / ROW_HEIGHT);
     if (event.getY() >= GridPainter.HEADER_HEIGHT && index < rows.size()) {
       choose(index);
@@ -197,7 +257,14 @@ public final class Grid<R> extends Region {
       case PAGE_UP -> move(-page);
       case HOME -> move(-rows.size());
       case END -> move(rows.size());
-      default -> used = event.getCode() == KeyCode.C && event.isShortcutDown() && copy();
+      default ->
+          used =
+              event.isShortcutDown()
+                  && switch (event.getCode()) {
+                    case C -> copy();
+                    case E -> export();
+                    default -> false;
+                  };
     }
     if (used) {
       event.consume();
@@ -214,6 +281,30 @@ public final class Grid<R> extends Region {
     return true;
   }
 
+  private boolean export() {
+    FileChooser chooser = new FileChooser();
+    chooser.setTitle("Export the list");
+    chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter("Tables", "*.csv"));
+    File file = chooser.showSaveDialog(getScene().getWindow());
+    if (file != null) {
+      told.accept(write(file.toPath()));
+    }
+    return true;
+  }
+
+  /** Writes the rows as CSV; returns what happened, in words. */
+  String write(Path file) {
+    try (CsvWriter csv = CsvWriter.builder().build(file, StandardCharsets.UTF_8)) {
+      csv.writeRecord(columns.stream().map(GridColumn::title).toList());
+      for (R row : rows) {
+        csv.writeRecord(columns.stream().map(c -> c.text().apply(row)).toList());
+      }
+      return "Wrote " + rows.size() + " rows to " + file.getFileName();
+    } catch (IOException e) {
+      return file.getFileName() + " could not be written; choose another place";
+    }
+  }
+
   private void scrollBy(double pixels) {
     double most = Math.max(0, rows.size() * ROW_HEIGHT - (getHeight() - GridPainter.HEADER_HEIGHT));
     scroll = Math.clamp(scroll + pixels, 0, most);
@@ -221,19 +312,12 @@ public final class Grid<R> extends Region {
   }
 
   private void help(MouseEvent event) {
-    double x = 0;
-    for (GridColumn<R> column : columns) {
-      x += column.width();
-      if (event.getX() < x) {
-        boolean header = event.getY() < GridPainter.HEADER_HEIGHT && !column.help().isEmpty();
-        tooltip.setText(column.help());
-        if (header) {
-          Tooltip.install(this, tooltip);
-        } else {
-          Tooltip.uninstall(this, tooltip);
-        }
-        return;
-      }
+    GridColumn<R> column = event.getY() < GridPainter.HEADER_HEIGHT ? columnAt(event.getX()) : null;
+    if (column == null) {
+      Tooltip.uninstall(this, tooltip);
+    } else {
+      tooltip.setText(column.help() + " Click to sort.");
+      Tooltip.install(this, tooltip);
     }
   }
 
@@ -249,7 +333,8 @@ public final class Grid<R> extends Region {
         theme,
         columns,
         rows,
-        new GridPainter.View(scroll, selectedIndex(), isFocused(), waitingCount, emptyText),
+        new GridPainter.View(
+            scroll, selectedIndex(), isFocused(), waitingCount, emptyText, sortedBy, descending),
         key);
   }
 }

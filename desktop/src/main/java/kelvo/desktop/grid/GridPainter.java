@@ -25,7 +25,14 @@ final class GridPainter<R> {
   private static final double TINT = 0.28;
 
   /** What is seen of the rows. */
-  record View(double scroll, int selected, boolean focused, int waiting, String emptyText) {}
+  record View(
+      double scroll,
+      int selected,
+      boolean focused,
+      int waiting,
+      String emptyText,
+      String sortedBy,
+      boolean descending) {}
 
   private record Cell(Object row, int column) {}
 
@@ -83,7 +90,7 @@ final class GridPainter<R> {
     if (rows.isEmpty()) {
       empty(g, theme, view.emptyText(), width);
     }
-    header(g, theme, columns, width, view.waiting());
+    header(g, theme, columns, width, view);
     animate(fades);
   }
 
@@ -99,7 +106,7 @@ final class GridPainter<R> {
   }
 
   private void header(
-      GraphicsContext g, Theme theme, List<GridColumn<R>> columns, double width, int waiting) {
+      GraphicsContext g, Theme theme, List<GridColumn<R>> columns, double width, View view) {
     g.setFill(theme.colour(Tone.GROUND));
     g.fillRect(0, 0, width, HEADER_HEIGHT);
     g.setStroke(theme.colour(Tone.LINES));
@@ -117,13 +124,25 @@ final class GridPainter<R> {
       } else {
         text(g, column.title(), x, column, HEADER_HEIGHT / 2);
       }
+      if (column.title().equals(view.sortedBy())) {
+        sortMark(g, theme, x + (column.right() ? column.width() - PAD : PAD), view.descending());
+      }
       x += column.width();
     }
+    int waiting = view.waiting();
     if (waiting > 0) {
       g.setFill(theme.colour(Tone.ACCENT));
       g.setTextAlign(TextAlignment.RIGHT);
       g.fillText(waiting + " waiting", width - PAD, HEADER_HEIGHT / 2);
     }
+  }
+
+  private static void sortMark(GraphicsContext g, Theme theme, double x, boolean descending) {
+    double tip = descending ? HEADER_HEIGHT - 2 : HEADER_HEIGHT - 6;
+    double base = descending ? HEADER_HEIGHT - 6 : HEADER_HEIGHT - 2;
+    g.setFill(theme.colour(Tone.ACCENT));
+    g.fillPolygon(new double[] {x - 4, x + 4, x}, new double[] {base, base, tip}, 3);
+    g.setFill(theme.colour(Tone.FADED));
   }
 
   /** The space nearest to the middle of a title; -1 when it has none. */

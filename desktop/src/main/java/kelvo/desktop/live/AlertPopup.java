@@ -6,6 +6,7 @@ import javafx.scene.layout.VBox;
 import javafx.stage.Popup;
 import javafx.stage.Window;
 import javafx.util.Duration;
+import kelvo.market.KnownEvent;
 import kelvo.market.Price;
 import kelvo.scan.Hit;
 import kelvo.time.DayTime;
@@ -22,11 +23,22 @@ public final class AlertPopup {
 
   /** Shows a hit over a window. */
   public static void show(Window owner, Hit hit, Runnable clicked) {
-    Label head = new Label(hit.symbol() + "  " + hit.trigger().words());
+    show(
+        owner,
+        hit.symbol() + "  " + hit.trigger().words(),
+        DayTime.seconds(hit.at()) + "  at " + Price.text(hit.price()) + "  " + hit.scan(),
+        clicked);
+  }
+
+  /** Shows a known event that is about to come. */
+  public static void show(Window owner, KnownEvent event) {
+    show(owner, event.title(), "at " + DayTime.minutes(event.at()), () -> {});
+  }
+
+  private static void show(Window owner, String title, String text, Runnable clicked) {
+    Label head = new Label(title);
     head.getStyleClass().add("strong");
-    Label body =
-        new Label(
-            DayTime.seconds(hit.at()) + "  at " + Price.text(hit.price()) + "  " + hit.scan());
+    Label body = new Label(text);
     body.getStyleClass().add("small");
     VBox box = new VBox(2, head, body);
     box.getStyleClass().add("popup-alert");

@@ -40,6 +40,7 @@ public final class MorningStage extends BorderPane {
   private final ComboBox<String> scans = new ComboBox<>();
   private final ScanEditor editor;
   private final ChecksEditor checks;
+  private final SecondLookView secondLook;
   private List<Field> columnsOf = List.of();
 
   /** The stage of a window. */
@@ -56,12 +57,15 @@ public final class MorningStage extends BorderPane {
             workspace.desk()::ask,
             this::closeEditor);
     checks.setPrefHeight(EDITOR_HEIGHT);
+    secondLook = new SecondLookView(workspace, this::closeEditor);
+    secondLook.setPrefHeight(EDITOR_HEIGHT);
     BorderPane middle = new BorderPane(table);
     middle.setTop(new VBox(chooser()));
     middle.setBottom(reasons);
     setTop(field);
     setCenter(middle);
     setRight(new TenPanel(workspace));
+    table.onTold(workspace.action()::set);
     table.onSelect(row -> workspace.focusOn(row.symbol()));
     workspace.workedRule().addListener((o, was, is) -> worked(is.intValue()));
     workspace.snapshot().addListener((o, was, is) -> show());
@@ -83,7 +87,7 @@ public final class MorningStage extends BorderPane {
                 .filter(s -> s.name().equals(scans.getValue()))
                 .findFirst()
                 .ifPresent(workspace.shownScan()::set));
-    Label keys = new Label("K keep  D drop  W watch  J next  E scan  C checks");
+    Label keys = new Label("K keep  D drop  W watch  J next  E scan  C checks  L second look");
     keys.getStyleClass().addAll("faded", "small");
     count.getStyleClass().add("small");
     count.setMinWidth(USE_PREF_SIZE);
@@ -255,6 +259,15 @@ public final class MorningStage extends BorderPane {
           closeEditor();
         } else {
           openChecks();
+        }
+      }
+      case L -> {
+        if (getTop() == secondLook) {
+          closeEditor();
+        } else {
+          closeEditor();
+          setTop(secondLook);
+          secondLook.look();
         }
       }
       case U -> workspace.undo();

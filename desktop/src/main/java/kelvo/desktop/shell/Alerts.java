@@ -7,6 +7,7 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleBooleanProperty;
 import javafx.collections.FXCollections;
 import javafx.collections.ObservableSet;
+import kelvo.market.KnownEvent;
 import kelvo.scan.Hit;
 import org.jspecify.annotations.Nullable;
 
@@ -22,6 +23,7 @@ public final class Alerts {
   private final BooleanProperty sound = new SimpleBooleanProperty(false);
   private final ObservableSet<String> silenced = FXCollections.observableSet();
   private final ReadOnlyObjectWrapper<@Nullable Hit> newest = new ReadOnlyObjectWrapper<>();
+  private final ReadOnlyObjectWrapper<@Nullable KnownEvent> coming = new ReadOnlyObjectWrapper<>();
   private long lastAlert;
 
   Alerts(Workspace workspace) {
@@ -44,6 +46,18 @@ public final class Alerts {
       lastAlert = System.nanoTime();
       newest.set(hit);
     }
+  }
+
+  /** Warns of a known event that is about to come, while the day plays. */
+  void warn(KnownEvent event) {
+    if (workspace.feed() != null || workspace.speed().get() > 0) {
+      coming.set(event);
+    }
+  }
+
+  /** The known event that was last warned of; null before the first. */
+  public ReadOnlyObjectProperty<@Nullable KnownEvent> coming() {
+    return coming.getReadOnlyProperty();
   }
 
   /** Whether alerts pop up. */

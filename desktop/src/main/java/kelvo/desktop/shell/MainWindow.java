@@ -23,6 +23,7 @@ import kelvo.desktop.live.LiveStage;
 import kelvo.desktop.morning.MorningStage;
 import kelvo.desktop.review.ReviewStage;
 import kelvo.desktop.universe.UniverseStage;
+import kelvo.market.KnownEvent;
 import kelvo.scan.Hit;
 import org.jspecify.annotations.Nullable;
 
@@ -62,6 +63,7 @@ public final class MainWindow extends BorderPane {
     workspace.stage().addListener((o, was, is) -> go(is));
     workspace.theme().addListener((o, was, is) -> style());
     workspace.alerts().newest().addListener((o, was, is) -> alert(is));
+    workspace.alerts().coming().addListener((o, was, is) -> warn(is));
     addEventFilter(KeyEvent.KEY_PRESSED, this::key);
     addEventFilter(KeyEvent.KEY_TYPED, this::typed);
   }
@@ -223,6 +225,13 @@ public final class MainWindow extends BorderPane {
                   Platform.runLater(() -> workspace.action().set(problem));
                 }
               });
+    }
+  }
+
+  private void warn(@Nullable KnownEvent event) {
+    boolean open = getScene() != null && getScene().getWindow() != null;
+    if (event != null && open && workspace.alerts().popup().get()) {
+      AlertPopup.show(getScene().getWindow(), event);
     }
   }
 

@@ -1,6 +1,7 @@
 package kelvo.desktop.shell;
 
 import java.time.format.DateTimeFormatter;
+import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
 import javafx.geometry.Pos;
@@ -16,10 +17,13 @@ import kelvo.engine.MarketSnapshot;
 import kelvo.market.KnownEvent;
 import kelvo.market.Weather;
 import kelvo.time.DayTime;
+import org.jspecify.annotations.Nullable;
 
 /** The date, the day rail, the clock with its controls, and the weather of the market. */
 final class TopBar extends HBox {
   private static final double[] SPEEDS = {1, 10, 60, 600};
+  private static final long SOON = 5 * DayTime.MINUTE;
+  private static final long NOBODY_WARNED = -1;
 
   private final Workspace workspace;
   private final Label clock = new Label();
@@ -30,6 +34,7 @@ final class TopBar extends HBox {
   private final ToggleButton play = new ToggleButton("Play");
   private final Button faster = new Button("60x");
   private int speed = 2;
+  private long warnedOf = NOBODY_WARNED;
 
   TopBar(Workspace workspace) {
     super(8);
@@ -87,8 +92,17 @@ final class TopBar extends HBox {
     VBox box = new VBox(0, line, weather, benchmarks, next);
     box.setMinWidth(232);
     box.setMaxWidth(232);
+    box.setOnMouseClicked(e -> showParts());
     box.setAlignment(Pos.CENTER_LEFT);
     return box;
+  }
+
+  /** The weather with all its parts, under the clock; a click anywhere closes it. */
+  private void showParts() {
+    MarketSnapshot shown = workspace.snapshot().get();
+    if (shown != null) {
+      WeatherParts.show(this, workspace, shown);
+    }
   }
 
   /** Plays or pauses. */
@@ -125,11 +139,29 @@ final class TopBar extends HBox {
         shown.weather().benchmarks().stream()
             .map(b -> b.symbol() + " " + Numbers.percent(b.changePercent()))
             .collect(Collectors.joining(" · ")));
-    KnownEvent event = shown.weather().next();
+    showNext(shown.weather().next(), shown.moment());
+  }
+
+  /** The next event of the whole market; from five minutes before it stands out. */
+  private void showNext(@Nullable KnownEvent event, long now) {
+    boolean soon = event != null && event.at() - now <= SOON;
+    next.getStyleClass().removeAll("faded", "strong", "tone-catalyst");
+    next.getStyleClass().addAll(soon ? List.of("strong", "tone-catalyst") : List.of("faded"));
+    if (event == null) {
+      next.setText("No known event is left today");
+      return;
+    }
+    long minutes = (event.at() - now + DayTime.MINUTE - 1) / DayTime.MINUTE;
     next.setText(
-        event == null
-            ? "No known event is left today"
+        soon
+            ? "In " + minutes + " min: " + event.title()
             : "Next: " + DayTime.minutes(event.at()) + " " + event.title());
+    if (soon && warnedOf != event.at()) {
+      warnedOf = event.at();
+      workspace.action().set("In " + minutes + " min: " + event.title());
+      workspace.alerts().warn(event);
+    }
+    warnedOf = soon ? warnedOf : NOBODY_WARNED;
   }
 
   private static String weatherWords(Weather weather) {

@@ -10,6 +10,7 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Consumer;
+import java.util.function.Function;
 import java.util.function.Supplier;
 import javafx.application.Platform;
 import javafx.beans.property.DoubleProperty;
@@ -31,6 +32,7 @@ import kelvo.engine.MarketSnapshot;
 import kelvo.engine.Player;
 import kelvo.engine.Program;
 import kelvo.engine.SessionPlayer;
+import kelvo.engine.SessionRun;
 import kelvo.engine.SnapshotRequest;
 import kelvo.market.Price;
 import kelvo.market.Session;
@@ -492,6 +494,11 @@ public final class Workspace implements AutoCloseable {
           T found = question.get();
           Platform.runLater(() -> answer.accept(found));
         });
+  }
+
+  /** Asks something about the run behind the window and hands the answer to it. */
+  public <T> void ask(Function<SessionRun, T> question, Consumer<T> answer) {
+    player.ask(question, found -> Platform.runLater(() -> answer.accept(found)));
   }
 
   /** Takes the last edit back. */

@@ -87,6 +87,7 @@ public final class UniverseStage extends BorderPane {
     setTop(top);
     setCenter(table);
     table.columns(columns());
+    table.onTold(workspace.action()::set);
     table.onSelect(row -> workspace.focusOn(row.symbol()));
     table.theme(workspace.theme().get());
     workspace.theme().addListener((o, was, is) -> table.theme(is));
