@@ -36,6 +36,7 @@ import org.jspecify.annotations.Nullable;
  * @param haltsBegun when halts began, those that are over included
  * @param weather the market as a whole
  * @param cards the symbols followed, in the order asked for
+ * @param wall small charts of the movers; empty unless asked for
  * @param news the items so far
  * @param focus the symbol in focus; null for none
  */
@@ -53,6 +54,7 @@ public record MarketSnapshot(
     List<Long> haltsBegun,
     Weather weather,
     List<Card> cards,
+    List<Tile> wall,
     News news,
     @Nullable Focus focus) {
   /**
@@ -111,6 +113,9 @@ public record MarketSnapshot(
    */
   public record Card(
       String symbol, long price, double changePercent, double volume, double[] spark) {}
+
+  /** A small chart on the wall, and the theme, "risers" or "fallers" that it belongs to. */
+  public record Tile(Card card, String group) {}
 
   /** The symbol in focus with all that its parts show. */
   public record Focus(

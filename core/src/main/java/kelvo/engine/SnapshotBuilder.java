@@ -114,6 +114,7 @@ final class SnapshotBuilder {
         haltsBegun(engine.events()),
         Weather.of(session, engine::state, now, usualMovers),
         cards(engine, request.followed(), now),
+        request.wall() ? wall(engine, gaps, now) : List.of(),
         newsList.at(engine, request.news()),
         focus(engine, request.focus(), hits, gaps, now));
   }
@@ -204,6 +205,14 @@ final class SnapshotBuilder {
               });
     }
     return cards;
+  }
+
+  private List<MarketSnapshot.Tile> wall(
+      MarketEngine engine, List<MarketSnapshot.Gap> gaps, long now) {
+    Map<String, String> groups = MoversWall.of(gaps);
+    return cards(engine, List.copyOf(groups.keySet()), now).stream()
+        .map(card -> new MarketSnapshot.Tile(card, groups.getOrDefault(card.symbol(), "")))
+        .toList();
   }
 
   private List<MinuteBar> minutes(int security, long now) {

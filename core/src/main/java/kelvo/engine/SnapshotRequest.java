@@ -14,6 +14,7 @@ import kelvo.watch.CheckRule;
  * @param followed symbols with cards
  * @param news which items to list
  * @param checks what the checks of the symbol in focus ask
+ * @param wall whether small charts of the movers are wanted
  * @param worked the place of the rule whose cut curve is wanted; empty while no scan is worked on
  */
 public record SnapshotRequest(
@@ -22,10 +23,11 @@ public record SnapshotRequest(
     List<String> followed,
     CatalystFilter news,
     OptionalInt worked,
-    List<CheckRule> checks) {
+    List<CheckRule> checks,
+    boolean wall) {
   /** With all news and the usual checks, and no scan worked on. */
   public SnapshotRequest(Scan scan, String focus, List<String> followed) {
-    this(scan, focus, followed, CatalystFilter.ALL, OptionalInt.empty(), CheckRule.USUAL);
+    this(scan, focus, followed, CatalystFilter.ALL, OptionalInt.empty(), CheckRule.USUAL, false);
   }
 
   public SnapshotRequest {

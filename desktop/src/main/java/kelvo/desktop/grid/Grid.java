@@ -45,6 +45,10 @@ public final class Grid<R> extends Region {
   private @Nullable List<R> waiting;
   private int waitingCount;
   private @Nullable Object selected;
+
+  /** Whether the chosen row has not been seen yet. */
+  private boolean revealing;
+
   private double scroll;
   private boolean pointerInside;
   private Consumer<R> onSelect = row -> {};
@@ -116,6 +120,9 @@ public final class Grid<R> extends Region {
       waiting = null;
       waitingCount = 0;
       rows = List.copyOf(wanted);
+      if (revealing) {
+        reveal();
+      }
     } else {
       hold(wanted);
     }
@@ -195,6 +202,8 @@ public final class Grid<R> extends Region {
   /** Chooses a row by its key, without telling anyone. */
   public void select(@Nullable Object rowKey) {
     selected = rowKey;
+    revealing = true;
+    scroll = selectedIndex() < 0 ? 0 : scroll;
     reveal();
     paint();
   }
@@ -231,6 +240,7 @@ public final class Grid<R> extends Region {
     if (index >= 0 && body > ROW_HEIGHT) {
       double top = index * ROW_HEIGHT;
       scroll = Math.clamp(scroll, Math.max(0, top + ROW_HEIGHT - body), Math.max(0, top));
+      revealing = false;
     }
   }
 

@@ -41,6 +41,7 @@ public final class MorningStage extends BorderPane {
   private final ScanEditor editor;
   private final ChecksEditor checks;
   private final SecondLookView secondLook;
+  private final ChartWall wall;
   private List<Field> columnsOf = List.of();
 
   /** The stage of a window. */
@@ -57,6 +58,8 @@ public final class MorningStage extends BorderPane {
             workspace.desk()::ask,
             this::closeEditor);
     checks.setPrefHeight(EDITOR_HEIGHT);
+    wall = new ChartWall(workspace);
+    wall.setPrefHeight(EDITOR_HEIGHT);
     secondLook = new SecondLookView(workspace, this::closeEditor);
     secondLook.setPrefHeight(EDITOR_HEIGHT);
     BorderPane middle = new BorderPane(table);
@@ -68,6 +71,7 @@ public final class MorningStage extends BorderPane {
     table.onTold(workspace.action()::set);
     table.onSelect(row -> workspace.focusOn(row.symbol()));
     workspace.workedRule().addListener((o, was, is) -> worked(is.intValue()));
+    workspace.wall().addListener((o, was, is) -> setTop(is ? wall : field));
     workspace.snapshot().addListener((o, was, is) -> show());
     workspace.book().addListener((o, was, is) -> show());
     workspace.focus().addListener((o, was, is) -> table.select(is));
@@ -87,7 +91,7 @@ public final class MorningStage extends BorderPane {
                 .filter(s -> s.name().equals(scans.getValue()))
                 .findFirst()
                 .ifPresent(workspace.shownScan()::set));
-    Label keys = new Label("K keep  D drop  W watch  J next  E scan  C checks  L second look");
+    Label keys = new Label("K keep  D drop  W watch  J next  E scan  C checks  V wall  L again");
     keys.getStyleClass().addAll("faded", "small");
     count.getStyleClass().add("small");
     count.setMinWidth(USE_PREF_SIZE);
@@ -114,6 +118,7 @@ public final class MorningStage extends BorderPane {
 
   private void closeEditor() {
     setTop(field);
+    workspace.wall().set(false);
     workspace.workedRule().set(Workspace.NO_RULE);
     table.requestFocus();
   }
@@ -132,6 +137,7 @@ public final class MorningStage extends BorderPane {
       return;
     }
     field.show(shown.gaps());
+    wall.show(shown.wall());
     if (getTop() == editor) {
       editor.show(shown);
     }
@@ -270,6 +276,14 @@ public final class MorningStage extends BorderPane {
           secondLook.look();
         }
       }
+      case V -> {
+        if (getTop() == wall) {
+          closeEditor();
+        } else {
+          closeEditor();
+          workspace.wall().set(true);
+        }
+      }
       case U -> workspace.undo();
       default -> {
         return false;
@@ -315,6 +329,16 @@ public final class MorningStage extends BorderPane {
           }
         },
         table::requestFocus);
+  }
+
+  /** How many small charts are on the wall. */
+  public int chartsOnWall() {
+    return wall.charts();
+  }
+
+  /** How many small charts the last painting drew. */
+  public int chartsPaintedLast() {
+    return wall.paintedLast();
   }
 
   /** How many triage rows can be seen. */

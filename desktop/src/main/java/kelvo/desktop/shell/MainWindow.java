@@ -245,6 +245,16 @@ public final class MainWindow extends BorderPane {
     return morning.visibleRows();
   }
 
+  /** How many small charts are on the wall. */
+  public int chartsOnWall() {
+    return morning.chartsOnWall();
+  }
+
+  /** How many of them the last painting drew. */
+  public int chartsPaintedLast() {
+    return morning.chartsPaintedLast();
+  }
+
   /** How many minute bars the chart has drawn. */
   public int minuteBarsDrawn() {
     return focus.minuteBarsDrawn();

@@ -43,6 +43,7 @@ final class Pictures {
       shots.add(new Shot("universe", StageKind.UNIVERSE, "08:58:00", "ORBTOW", theme));
       shots.add(new Shot("morning", StageKind.MORNING, "08:58:00", "ORBTOW", theme));
       shots.add(new Shot("scan", StageKind.MORNING, "08:58:00", "ORBTOW", theme));
+      shots.add(new Shot("wall", StageKind.MORNING, "09:20:00", "GENSED", theme));
       shots.add(new Shot("live", StageKind.LIVE, "10:44:30", "DENBOT", theme));
       shots.add(new Shot("catalysts", StageKind.CATALYSTS, "09:40:00", "TIDARC", theme));
       shots.add(new Shot("review", StageKind.REVIEW, "16:30:00", "KELPOR", theme));
@@ -64,6 +65,7 @@ final class Pictures {
     }
     workspace.theme().set(shot.theme());
     workspace.stage().set(shot.stage());
+    workspace.wall().set(shot.name().equals("wall"));
     boolean onScan = shot.name().equals("scan");
     workspace.shownScan().set(workspace.scans().get(onScan ? 1 : 0));
     workspace.workedRule().set(onScan ? WORKED_RULE : Workspace.NO_RULE);

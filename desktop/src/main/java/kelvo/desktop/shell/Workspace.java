@@ -13,11 +13,13 @@ import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.function.Supplier;
 import javafx.application.Platform;
+import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.DoubleProperty;
 import javafx.beans.property.IntegerProperty;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.SimpleBooleanProperty;
 import javafx.beans.property.SimpleDoubleProperty;
 import javafx.beans.property.SimpleIntegerProperty;
 import javafx.beans.property.SimpleObjectProperty;
@@ -85,6 +87,7 @@ public final class Workspace implements AutoCloseable {
   private final IntegerProperty workedRule = new SimpleIntegerProperty(NO_RULE);
   private final ObjectProperty<CatalystFilter> newsFilter =
       new SimpleObjectProperty<>(CatalystFilter.ALL);
+  private final BooleanProperty wall = new SimpleBooleanProperty(false);
   private final StringProperty focus = new SimpleStringProperty("");
   private final StringProperty action = new SimpleStringProperty("");
   private final DoubleProperty speed = new SimpleDoubleProperty(0);
@@ -106,6 +109,7 @@ public final class Workspace implements AutoCloseable {
     stage.addListener((o, was, is) -> refreshReview());
     desk.shown().addListener((o, was, is) -> player.show(request()));
     workedRule.addListener((o, was, is) -> player.show(request()));
+    wall.addListener((o, was, is) -> player.show(request()));
     desk.checks().addListener((o, was, is) -> player.show(request()));
     newsFilter.addListener((o, was, is) -> player.show(request()));
   }
@@ -149,7 +153,8 @@ public final class Workspace implements AutoCloseable {
         followed,
         newsFilter.get(),
         workedRule.get() == NO_RULE ? OptionalInt.empty() : OptionalInt.of(workedRule.get()),
-        desk.checks().get());
+        desk.checks().get(),
+        wall.get());
   }
 
   /** Takes a snapshot on the player's thread; the window sees the newest one only. */
@@ -237,6 +242,11 @@ public final class Workspace implements AutoCloseable {
   /** The scans in use. */
   public List<Scan> scans() {
     return desk.scans();
+  }
+
+  /** Whether small charts of the movers are wanted. */
+  public BooleanProperty wall() {
+    return wall;
   }
 
   /** The place of the rule that is being worked on; {@link #NO_RULE} while none is. */

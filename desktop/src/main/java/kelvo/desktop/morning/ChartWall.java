@@ -1,0 +1,242 @@
+package kelvo.desktop.morning;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import javafx.geometry.VPos;
+import javafx.scene.canvas.Canvas;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.Tooltip;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.layout.Region;
+import javafx.scene.text.TextAlignment;
+import kelvo.desktop.shell.Workspace;
+import kelvo.desktop.theme.Numbers;
+import kelvo.desktop.theme.Theme;
+import kelvo.desktop.theme.Tone;
+import kelvo.engine.MarketSnapshot;
+
+/**
+ * A wall of small charts of the movers, grouped by theme, risers and fallers. A click puts a symbol
+ * in focus, a drag moves its chart to another place, and the button shows days instead of today.
+ * Only charts that changed are painted again.
+ */
+final class ChartWall extends Region {
+  private static final double LEAST_WIDTH = 84;
+  private static final double LEAST_HEIGHT = 30;
+  private static final double MOST_HEIGHT = 60;
+  private static final double GAP = 3;
+  private static final double HEAD = 24;
+  private static final int DAYS = 120;
+  private static final int NOBODY = -1;
+
+  private final Workspace workspace;
+  private final Canvas canvas = new Canvas();
+  private final ToggleButton days = new ToggleButton("Days");
+  private final List<String> ownOrder = new ArrayList<>();
+  private List<MarketSnapshot.Tile> tiles = List.of();
+  private List<Painted> painted = List.of();
+  private int dragged = NOBODY;
+  private int paintedLast;
+
+  /** What a place of the wall shows. */
+  private record Painted(
+      String symbol, String group, double change, double[] line, boolean focused) {
+    boolean same(Painted other) {
+      return symbol.equals(other.symbol)
+          && group.equals(other.group)
+          && focused == other.focused
+          && Double.compare(change, other.change) == 0
+          && Arrays.equals(line, other.line);
+    }
+  }
+
+  ChartWall(Workspace workspace) {
+    this.workspace = workspace;
+    getStyleClass().add("card");
+    days.getStyleClass().setAll("toggle-button", "small-button");
+    days.setTooltip(new Tooltip("Draws the last " + DAYS + " days instead of today's minutes"));
+    days.setFocusTraversable(false);
+    days.selectedProperty().addListener((o, was, is) -> repaint());
+    getChildren().addAll(canvas, days);
+    setMinSize(0, 0);
+    setAccessibleText("Wall of small charts");
+    canvas.setOnMousePressed(e -> dragged = placeAt(e));
+    canvas.setOnMouseReleased(this::release);
+    workspace.theme().addListener((o, was, is) -> repaint());
+    workspace.focus().addListener((o, was, is) -> paint());
+  }
+
+  /** Shows the wall of a snapshot, in the trader's own order where there is one. */
+  void show(List<MarketSnapshot.Tile> shown) {
+    List<MarketSnapshot.Tile> ordered = new ArrayList<>();
+    for (String symbol : ownOrder) {
+      shown.stream().filter(t -> t.card().symbol().equals(symbol)).forEach(ordered::add);
+    }
+    shown.stream().filter(t -> !ownOrder.contains(t.card().symbol())).forEach(ordered::add);
+    tiles = ordered;
+    paint();
+  }
+
+  /** How many charts are on the wall. */
+  int charts() {
+    return tiles.size();
+  }
+
+  /** How many of them the last painting drew. */
+  int paintedLast() {
+    return paintedLast;
+  }
+
+  private int columns() {
+    return Math.max(1, (int) (getWidth() / LEAST_WIDTH));
+  }
+
+  private double width() {
+    return getWidth() / columns();
+  }
+
+  /** As high as lets every chart be seen. */
+  private double height() {
+    int rows = Math.max(1, (tiles.size() + columns() - 1) / columns());
+    return Math.clamp((getHeight() - HEAD) / rows, LEAST_HEIGHT, MOST_HEIGHT);
+  }
+
+  private int placeAt(MouseEvent e) {
+    int place = (int) ((e.getY() - HEAD) / height()) * columns() + (int) (e.getX() / width());
+    return e.getY() >= HEAD && place < tiles.size() ? place : NOBODY;
+  }
+
+  private void release(MouseEvent e) {
+    int from = dragged;
+    int to = placeAt(e);
+    dragged = NOBODY;
+    if (from == NOBODY || to == NOBODY) {
+      return;
+    }
+    if (from == to) {
+      workspace.focusOn(tiles.get(from).card().symbol());
+      return;
+    }
+    List<String> order = new ArrayList<>(tiles.stream().map(t -> t.card().symbol()).toList());
+    order.add(to, order.remove(from));
+    ownOrder.clear();
+    ownOrder.addAll(order);
+    show(tiles);
+  }
+
+  @Override
+  protected void layoutChildren() {
+    days.autosize();
+    days.relocate(getWidth() - days.getWidth() - 6, 2);
+    if (canvas.getWidth() != getWidth() || canvas.getHeight() != getHeight()) {
+      canvas.setWidth(getWidth());
+      canvas.setHeight(getHeight());
+      repaint();
+    }
+  }
+
+  private void repaint() {
+    painted = List.of();
+    paint();
+  }
+
+  private void paint() {
+    GraphicsContext g = canvas.getGraphicsContext2D();
+    List<Painted> wanted = tiles.stream().map(this::wanted).toList();
+    if (painted.size() != wanted.size()) {
+      g.setFill(workspace.theme().get().colour(Tone.CARD));
+      g.fillRect(0, 0, getWidth(), getHeight());
+      painted = List.of();
+    }
+    paintedLast = 0;
+    for (int i = 0; i < wanted.size(); i++) {
+      if (painted.isEmpty() || !wanted.get(i).same(painted.get(i))) {
+        tile(g, wanted.get(i), i % columns() * width(), HEAD + i / columns() * height());
+        paintedLast++;
+      }
+    }
+    painted = wanted;
+    head(g);
+  }
+
+  private void head(GraphicsContext g) {
+    Theme theme = workspace.theme().get();
+    g.setFill(theme.colour(Tone.CARD));
+    g.fillRect(0, 0, getWidth() - days.getWidth() - 8, HEAD - 1);
+    g.setFill(theme.colour(Tone.FADED));
+    g.setFont(Theme.font(11));
+    g.setTextAlign(TextAlignment.LEFT);
+    g.setTextBaseline(VPos.CENTER);
+    g.fillText(
+        tiles.isEmpty()
+            ? "Nobody moves on more than a handful of prints."
+            : tiles.size() + " movers: themes first, then risers and fallers. Drag to reorder.",
+        8,
+        HEAD / 2);
+  }
+
+  private Painted wanted(MarketSnapshot.Tile tile) {
+    MarketSnapshot.Card card = tile.card();
+    return new Painted(
+        card.symbol(),
+        tile.group(),
+        card.changePercent(),
+        days.isSelected() ? closes(card.symbol()) : card.spark(),
+        card.symbol().equals(workspace.focus().get()));
+  }
+
+  private double[] closes(String symbol) {
+    int number = workspace.session().numberOf(symbol).orElse(0);
+    double[] all = workspace.session().security(number).history().closes();
+    return Arrays.copyOfRange(all, Math.max(0, all.length - DAYS), all.length);
+  }
+
+  private void tile(GraphicsContext g, Painted tile, double x, double y) {
+    Theme theme = workspace.theme().get();
+    double width = width() - GAP;
+    double height = height() - GAP;
+    g.setFill(theme.colour(tile.focused() ? Tone.SELECTION : Tone.GROUND));
+    g.fillRect(x, y, width, height);
+    g.setFont(Theme.strongFont(10));
+    g.setTextBaseline(VPos.TOP);
+    g.setTextAlign(TextAlignment.LEFT);
+    g.setFill(theme.colour(Tone.INK));
+    g.fillText(tile.symbol(), x + 3, y + 1);
+    g.setFont(Theme.font(10));
+    g.setFill(theme.colour(Tone.ofChange(tile.change())));
+    g.setTextAlign(TextAlignment.RIGHT);
+    g.fillText(Numbers.percent(tile.change()), x + width - 3, y + 1);
+    g.setTextAlign(TextAlignment.LEFT);
+    g.setTextBaseline(VPos.BOTTOM);
+    g.setFill(theme.colour(Tone.FADED));
+    g.setFont(Theme.font(9));
+    g.fillText(tile.group(), x + 3, y + height, width - 6);
+    line(g, tile, theme, x + 3, y + 14, width - 6, height - 26);
+  }
+
+  private static void line(
+      GraphicsContext g,
+      Painted tile,
+      Theme theme,
+      double x,
+      double y,
+      double width,
+      double height) {
+    double[] values = tile.line();
+    if (values.length < 2) {
+      return;
+    }
+    double low = Arrays.stream(values).min().orElse(0);
+    double high = Arrays.stream(values).max().orElse(1);
+    int step = Math.max(1, (int) (values.length / width));
+    g.setStroke(theme.colour(Tone.ofChange(tile.change())));
+    g.beginPath();
+    for (int i = 0; i < values.length; i += step) {
+      double part = high > low ? (values[i] - low) / (high - low) : 0.5;
+      g.lineTo(x + i / (double) (values.length - 1) * width, y + height - part * height);
+    }
+    g.stroke();
+  }
+}

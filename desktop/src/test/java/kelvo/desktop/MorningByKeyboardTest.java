@@ -1,0 +1,146 @@
+package kelvo.desktop;
+
+import static kelvo.desktop.OpenedWindow.until;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import javafx.scene.input.KeyCode;
+import javafx.stage.Stage;
+import kelvo.desktop.shell.StageKind;
+import kelvo.engine.MarketSnapshot;
+import kelvo.engine.MoversWall;
+import kelvo.time.DayTime;
+import kelvo.watch.Check;
+import kelvo.watch.CheckRule;
+import kelvo.watch.Choice;
+import kelvo.watch.Decision;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.testfx.api.FxRobot;
+import org.testfx.framework.junit5.ApplicationExtension;
+import org.testfx.framework.junit5.Start;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** A morning's triage in the real window, by keyboard alone. */
+@ExtendWith(ApplicationExtension.class)
+class MorningByKeyboardTest {
+  private static final long MORNING = DayTime.of(9, 20);
+
+  private OpenedWindow opened;
+
+  @Start
+  void start(Stage stage) {
+    opened = OpenedWindow.open(stage, MORNING, false);
+  }
+
+  @BeforeEach
+  void ready() {
+    until(
+        () -> shown() != null && shown().moment() == MORNING && opened.window.triageRowsSeen() > 0);
+  }
+
+  @AfterEach
+  void close() {
+    WaitForAsyncUtils.waitForAsyncFx(
+        20_000,
+        () -> {
+          opened.workspace.desk().ask(CheckRule.USUAL);
+          opened.workspace.close();
+        });
+  }
+
+  private MarketSnapshot shown() {
+    return opened.workspace.snapshot().get();
+  }
+
+  private String focus() {
+    return opened.workspace.focus().get();
+  }
+
+  @Test
+  void everyMatchIsDecidedOnWithoutTheMouse(FxRobot robot) {
+    int toDecide = 6;
+    robot.type(KeyCode.DIGIT1).type(KeyCode.DIGIT2);
+    until(() -> opened.workspace.stage().get() == StageKind.MORNING);
+    robot.type(KeyCode.J);
+    for (int i = 0; i < toDecide; i++) {
+      String symbol = focus();
+      until(() -> shown().focus() != null && shown().focus().facts().symbol().equals(symbol));
+      boolean fails =
+          shown().focus().checks().stream().anyMatch(c -> c.result() == Check.Result.FAIL);
+      if (fails) {
+        robot.type(KeyCode.D).type(KeyCode.DIGIT1);
+      } else if (i % 3 == 2) {
+        robot.type(KeyCode.W);
+      } else {
+        robot.type(KeyCode.K).write("clean on all checks").type(KeyCode.ENTER);
+      }
+      until(() -> !focus().equals(symbol));
+    }
+
+    List<Decision> decided = List.copyOf(opened.workspace.book().get().decidedAt(MORNING).values());
+    assertThat(decided).hasSize(toDecide);
+    assertThat(decided)
+        .filteredOn(d -> d.choice() == Choice.KEEP)
+        .allMatch(d -> d.reason().equals("clean on all checks"));
+    assertThat(decided)
+        .filteredOn(d -> d.choice() == Choice.DROP)
+        .allMatch(d -> !d.reason().isEmpty());
+  }
+
+  @Test
+  void theTradersOwnChecksAreAsked() {
+    WaitForAsyncUtils.waitForAsyncFx(
+        5_000,
+        () -> {
+          opened.workspace.focusOn("TIDARC");
+          opened
+              .workspace
+              .desk()
+              .ask(
+                  List.of(
+                      CheckRule.of(
+                          "cheap",
+                          "price at most 5",
+                          "price above 8",
+                          opened.workspace.desk().vocabulary())));
+        });
+
+    until(
+        () ->
+            shown().focus() != null
+                && shown().focus().checks().stream().anyMatch(c -> c.name().equals("cheap")));
+    Check cheap = shown().focus().checks().getFirst();
+    assertThat(cheap.result()).isEqualTo(Check.Result.FAIL);
+    assertThat(cheap.detail()).startsWith("$8.");
+  }
+
+  @Test
+  void theWallShowsTheMoversAndPaintsOnlyWhatChanged(FxRobot robot) {
+    robot.type(KeyCode.V);
+    until(() -> opened.window.chartsOnWall() > 20);
+    assertThat(opened.window.chartsOnWall()).isLessThanOrEqualTo(MoversWall.MOST);
+    WaitForAsyncUtils.waitForAsyncFx(
+        5_000, () -> opened.workspace.focusOn(shown().wall().getFirst().card().symbol()));
+
+    until(() -> opened.window.chartsPaintedLast() <= 2);
+    robot.type(KeyCode.V);
+    until(() -> shown().wall().isEmpty());
+  }
+
+  @Test
+  void theSecondLookTellsWhoFellOut(FxRobot robot) {
+    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.seek(DayTime.of(10, 0)));
+    until(() -> shown().moment() == DayTime.of(10, 0));
+    robot.type(KeyCode.L);
+
+    until(
+        () ->
+            robot.lookup(".title").queryAllAs(javafx.scene.control.Label.class).stream()
+                .anyMatch(
+                    label ->
+                        label.getText().matches("Morning gaps, 09:30 to 10:00: \\d+ fell out.*")));
+  }
+}
