@@ -12,6 +12,7 @@ import java.util.List;
  * @param body plain text; may be empty
  * @param symbols the securities that it names
  * @param reading what its words say of it
+ * @param kind what kind of publisher it comes from
  */
 public record Catalyst(
     long at,
@@ -19,14 +20,20 @@ public record Catalyst(
     String headline,
     String body,
     List<String> symbols,
-    NewsReading reading) {
+    NewsReading reading,
+    SourceKind kind) {
   public Catalyst {
     symbols = List.copyOf(symbols);
   }
 
-  /** An item, read as {@link NewsReading} says. */
+  /** An item of a wire, read as {@link NewsReading} says. */
   public Catalyst(long at, String source, String headline, String body, List<String> symbols) {
-    this(at, source, headline, body, symbols, NewsReader.read(headline, body));
+    this(at, source, headline, body, symbols, NewsReader.read(headline, body), SourceKind.WIRE);
+  }
+
+  /** The item as one of another kind of publisher. */
+  public Catalyst ofKind(SourceKind other) {
+    return new Catalyst(at, source, headline, body, symbols, reading, other);
   }
 
   /** Whether a security is its subject: named in the headline, or the only one named at all. */

@@ -15,6 +15,7 @@ public final class CatalystRule {
   private static final Pattern WEIGHT = Pattern.compile("weight (at least )?(low|medium|high)");
   private static final Pattern CATEGORY =
       Pattern.compile("category (?:is one of |is )?(not )?(.+)");
+  private static final Pattern SOURCE_KIND = Pattern.compile("source kind is (not )?(.+)");
   private static final Pattern SOURCE = Pattern.compile("source (?:is )?(.+)");
 
   private final String words;
@@ -68,12 +69,25 @@ public final class CatalystRule {
       boolean not = category.group(1) != null;
       return (item, symbol, company) -> wanted.contains(item.reading().category()) != not;
     }
+    Matcher kind = SOURCE_KIND.matcher(part);
+    if (kind.matches()) {
+      SourceKind wanted =
+          SourceKind.of(kind.group(2))
+              .orElseThrow(
+                  () ->
+                      new IllegalArgumentException(
+                          "expected source kind is wire, company release, regulator filing, paid promotion or social, found \""
+                              + part
+                              + "\""));
+      boolean not = kind.group(1) != null;
+      return (item, symbol, company) -> (item.kind() == wanted) != not;
+    }
     Matcher source = SOURCE.matcher(part);
     if (source.matches()) {
       return (item, symbol, company) -> item.source().equalsIgnoreCase(source.group(1));
     }
     throw new IllegalArgumentException(
-        "expected tone above or below a number, weight low, medium or high, subject, category or source, found \""
+        "expected tone above or below a number, weight low, medium or high, subject, category, source or source kind, found \""
             + part
             + "\"");
   }

@@ -60,7 +60,7 @@ public record CatalystFilter(CatalystRule item, List<Rule> rules) {
       return RuleSentence.parse(part, vocabulary);
     } catch (RuleSyntaxException e) {
       throw new IllegalArgumentException(
-          e.getMessage() + "; or subject, tone, weight, category, source", e);
+          e.getMessage() + "; or subject, tone, weight, category, source, source kind", e);
     }
   }
 

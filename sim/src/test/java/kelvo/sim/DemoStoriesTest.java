@@ -78,6 +78,17 @@ class DemoStoriesTest {
   }
 
   @Test
+  void everyShippedScanSaysWhatItIsForAndFindsAPlantedStory() {
+    List<String> planted = PlantedStories.all().stream().map(Story::symbol).toList();
+    for (Scan scan : SCANS) {
+      assertThat(scan.purpose()).as(scan.name()).endsWith(".");
+      assertThat(run.hits())
+          .as(scan.name())
+          .anyMatch(h -> h.scan().equals(scan.name()) && planted.contains(h.symbol()));
+    }
+  }
+
+  @Test
   void theFundTheWarrantTheFakeAndTheSplitAreNot() {
     assertThat(scansThatHit("fund")).isEmpty();
     assertThat(scansThatHit("warrant")).isEmpty();

@@ -9,7 +9,11 @@ import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.Consumer;
+import java.util.stream.Collectors;
+import kelvo.data.news.NewsPoller;
+import kelvo.data.news.NewsSource;
 import kelvo.engine.LiveSource;
+import kelvo.market.SecurityFacts;
 import kelvo.market.Session;
 import kelvo.market.TradingState;
 import kelvo.news.Catalyst;
@@ -42,6 +46,7 @@ public final class LiveFeed implements LiveSource, AutoCloseable {
   private final SessionRecorder recorder;
   private final FeedClient client;
   private final TapeSink tape;
+  private final NewsPoller news;
   private final List<Fill> fills;
   private final BlockingQueue<Batch> waiting = new LinkedBlockingQueue<>();
   private final Semaphore room = new Semaphore(MOST_WAITING);
@@ -60,14 +65,25 @@ public final class LiveFeed implements LiveSource, AutoCloseable {
    *
    * @param session what the folder knows of it; its tape grows from now on
    * @param recorder writes the session down, and knows after which frame to go on
+   * @param sources publishers to ask for news of their own, beside the feed's
    * @param fills those that the feed has told before
    */
   public LiveFeed(
-      FeedAddress address, Session session, SessionRecorder recorder, List<Fill> fills) {
+      FeedAddress address,
+      Session session,
+      SessionRecorder recorder,
+      List<NewsSource> sources,
+      List<Fill> fills) {
     date = session.hours().date();
     this.recorder = recorder;
     this.fills = new ArrayList<>(fills);
     tape = new TapeSink(session, seq -> {});
+    news =
+        new NewsPoller(
+            sources,
+            date,
+            session.securities().stream().map(SecurityFacts::symbol).collect(Collectors.toSet()),
+            this::leaveOut);
     client =
         new FeedClient(
             address,
@@ -84,8 +100,21 @@ public final class LiveFeed implements LiveSource, AutoCloseable {
    */
   public void start(Consumer<List<Fill>> fillsChanged) {
     this.fillsChanged = fillsChanged;
+    client.everySecond(this::takeNews);
     client.everySecond(recorder::save);
     client.start();
+    news.start();
+  }
+
+  /** Writes down what the sources have told since and hands it to the player, as the feed's own. */
+  private void takeNews() {
+    List<Catalyst> items = news.take();
+    if (!items.isEmpty()) {
+      items.forEach(recorder::news);
+      List<Consumer<FeedSink>> events = new ArrayList<>();
+      items.forEach(item -> events.add(to -> to.news(item)));
+      put(new Batch(events, items.getLast().at(), System.nanoTime()));
+    }
   }
 
   /** How the feed stands now. */
@@ -129,6 +158,7 @@ public final class LiveFeed implements LiveSource, AutoCloseable {
   @Override
   public void close() {
     closed = true;
+    news.close();
     client.close();
     recorder.close();
   }

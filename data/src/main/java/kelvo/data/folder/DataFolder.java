@@ -17,6 +17,7 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import kelvo.data.news.NewsFiles;
+import kelvo.data.news.NewsSource;
 import kelvo.engine.Progress;
 import kelvo.market.CorporateAction;
 import kelvo.market.DailyBar;
@@ -100,8 +101,7 @@ public final class DataFolder {
     Map<String, List<CorporateAction>> actions = actions();
     Map<String, Integer> numbers = new HashMap<>();
     securities.forEach(security -> numbers.put(security.symbol(), numbers.size()));
-    List<Catalyst> catalysts =
-        NewsFiles.read(root.resolve("news"), date, NEWS_DAYS, securities, faults);
+    List<Catalyst> catalysts = NewsFiles.read(root, date, NEWS_DAYS, securities, faults);
     progress.done(0.1);
     EventTape tape = new SessionFiles(root, date, numbers, faults).read(catalysts);
     progress.done(0.6);
@@ -291,6 +291,11 @@ public final class DataFolder {
                       };
                     }));
     return events;
+  }
+
+  /** The publishers of news that the trader has named. */
+  public List<NewsSource> newsSources() {
+    return NewsSource.in(root, faults);
   }
 
   /** The fills of one session in the folder's own fills file, and those that came with its feed. */

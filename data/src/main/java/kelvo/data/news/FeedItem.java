@@ -19,6 +19,11 @@ import org.jsoup.Jsoup;
  * @param terms categories or tags
  */
 record FeedItem(Instant published, String source, String title, String body, List<String> terms) {
+  /** The item under the name that the trader gave its source. */
+  FeedItem from(String name) {
+    return new FeedItem(published, name, title, body, terms);
+  }
+
   /** The item as a catalyst of a session; bodies and titles become plain text. */
   Catalyst catalyst(LocalDate session, Set<String> known) {
     Set<String> symbols = new LinkedHashSet<>();

@@ -13,6 +13,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.function.Consumer;
 import java.util.stream.Collectors;
@@ -21,6 +22,7 @@ import kelvo.data.folder.Fault;
 import kelvo.data.folder.Faults;
 import kelvo.market.Security;
 import kelvo.news.Catalyst;
+import kelvo.news.SourceKind;
 import kelvo.time.DayTime;
 
 /**
@@ -31,9 +33,16 @@ import kelvo.time.DayTime;
 public final class NewsFiles {
   private NewsFiles() {}
 
-  /** The items of a session and of the days before it, oldest first. A missing folder has none. */
+  /**
+   * The items of a session and of the days before it in a data folder, oldest first. The kind of
+   * their source is that of sources.json.
+   */
   public static List<Catalyst> read(
-      Path folder, LocalDate session, int daysBefore, List<Security> securities, Faults faults) {
+      Path root, LocalDate session, int daysBefore, List<Security> securities, Faults faults) {
+    Path folder = root.resolve("news");
+    Map<String, SourceKind> kinds =
+        NewsSource.in(root, faults).stream()
+            .collect(Collectors.toMap(NewsSource::name, NewsSource::kind, (one, other) -> one));
     List<Catalyst> items = new ArrayList<>();
     if (!Files.isDirectory(folder)) {
       return items;
@@ -44,7 +53,8 @@ public final class NewsFiles {
           .filter(f -> f.toString().endsWith(".xml") || f.toString().endsWith(".json"))
           .sorted()
           .flatMap(f -> items(f, faults).stream())
-          .forEach(item -> items.add(item.catalyst(session, known)));
+          .map(item -> item.catalyst(session, known))
+          .forEach(item -> items.add(item.ofKind(kinds.getOrDefault(item.source(), item.kind()))));
     } catch (IOException e) {
       faults.add(new Fault("news", 0, "", "a readable folder", String.valueOf(e.getMessage())));
     }
@@ -72,8 +82,7 @@ public final class NewsFiles {
     return new Fault(name, 0, "", "an item with a title and a date", title);
   }
 
-  private static List<FeedItem> entries(Reader reader, Consumer<String> wrong)
-      throws FeedException {
+  static List<FeedItem> entries(Reader reader, Consumer<String> wrong) throws FeedException {
     SyndFeed feed = new SyndFeedInput().build(reader);
     List<FeedItem> items = new ArrayList<>();
     for (SyndEntry entry : feed.getEntries()) {

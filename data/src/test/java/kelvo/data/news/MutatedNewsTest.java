@@ -13,6 +13,7 @@ import kelvo.data.folder.Faults;
 import kelvo.market.Security;
 import kelvo.market.SecurityKind;
 import kelvo.news.Catalyst;
+import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -63,7 +64,13 @@ class MutatedNewsTest {
               null,
               false));
 
-  @TempDir Path folder;
+  @TempDir Path root;
+  private Path folder;
+
+  @BeforeEach
+  void makeFolder() throws IOException {
+    folder = Files.createDirectories(root.resolve("news"));
+  }
 
   private String mutated(String feed) {
     StringBuilder text = new StringBuilder(feed);
@@ -85,7 +92,7 @@ class MutatedNewsTest {
     for (int i = 0; i < FEEDS; i++) {
       Files.writeString(folder.resolve(file), mutated(feed), StandardCharsets.UTF_8);
       Faults faults = new Faults();
-      List<Catalyst> items = NewsFiles.read(folder, DATE, 3, securities, faults);
+      List<Catalyst> items = NewsFiles.read(root, DATE, 3, securities, faults);
 
       assertThat(items).as("the good feed is read whatever the other holds").isNotEmpty();
       assertThat(items.size() + faults.all().size()).isLessThanOrEqualTo(4);

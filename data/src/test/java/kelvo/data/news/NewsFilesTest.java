@@ -13,6 +13,7 @@ import kelvo.market.Security;
 import kelvo.market.SecurityKind;
 import kelvo.news.Catalyst;
 import kelvo.time.DayTime;
+import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -32,10 +33,16 @@ class NewsFilesTest {
           null,
           false);
 
-  @TempDir Path folder;
+  @TempDir Path root;
+  private Path folder;
+
+  @BeforeEach
+  void makeFolder() throws IOException {
+    folder = Files.createDirectories(root.resolve("news"));
+  }
 
   private List<Catalyst> read(Faults faults) {
-    return NewsFiles.read(folder, LocalDate.of(2031, 3, 12), 3, List.of(TIDARC), faults);
+    return NewsFiles.read(root, LocalDate.of(2031, 3, 12), 3, List.of(TIDARC), faults);
   }
 
   @Test
@@ -67,5 +74,29 @@ class NewsFilesTest {
     assertThat(faults.all())
         .extracting(Fault::file)
         .containsExactly("news/bad.xml", "news/evil.xml");
+  }
+
+  @Test
+  void theKindOfASourceIsThatOfTheTradersList() throws IOException {
+    Files.writeString(
+        root.resolve("sources.json"),
+        "{\"kelvo\":1,\"sources\":[{\"name\":\"Quay\",\"kind\":\"regulator filing\"},{\"name\":\"X\",\"kind\":\"rumour\"},{\"name\":\"Y\",\"url\":\"ftp://y\"}]}");
+    Files.writeString(
+        folder.resolve("b.xml"),
+        "<feed xmlns=\"http://www.w3.org/2005/Atom\"><title>Quay</title><id>urn:q</id><updated>2031-03-11T20:00:00Z</updated><entry><title>TIDARC files a report</title><id>urn:1</id><published>2031-03-11T20:00:00Z</published><updated>2031-03-11T20:00:00Z</updated></entry></feed>");
+    Faults faults = new Faults();
+
+    Catalyst item = read(faults).getFirst();
+
+    assertThat(item.kind()).isEqualTo(kelvo.news.SourceKind.REGULATOR_FILING);
+    assertThat(
+            kelvo.news.CatalystRule.parse("source kind is regulator filing")
+                .fits(item, "TIDARC", "Tidal"))
+        .isTrue();
+    assertThat(
+            kelvo.news.CatalystRule.parse("source kind is not regulator filing")
+                .fits(item, "TIDARC", "Tidal"))
+        .isFalse();
+    assertThat(faults.all()).hasSize(2).allMatch(f -> f.file().equals("sources.json"));
   }
 }

@@ -91,7 +91,7 @@ public final class MorningStage extends BorderPane {
                 .filter(s -> s.name().equals(scans.getValue()))
                 .findFirst()
                 .ifPresent(workspace.shownScan()::set));
-    Label keys = new Label("K keep  D drop  W watch  J next  E scan  C checks  V wall  L again");
+    Label keys = new Label("K keep  D drop  W watch  E scan  C checks  V wall  L again");
     keys.getStyleClass().addAll("faded", "small");
     count.getStyleClass().add("small");
     count.setMinWidth(USE_PREF_SIZE);

@@ -16,6 +16,9 @@ import kelvo.time.Phases;
  * takes it away.
  */
 final class PhaseBounds extends HBox {
+  private static final double OWN_WIDTH = 38;
+  private static final double REST_WIDTH = 10;
+
   private final Phases phases;
   private final Consumer<Rule> changed;
   private final IntConsumer chosen;
@@ -54,7 +57,7 @@ final class PhaseBounds extends HBox {
     cell.setFocusTraversable(false);
     cell.setMaxWidth(Double.MAX_VALUE);
     cell.setMinWidth(0);
-    cell.setPrefWidth(10);
+    cell.setPrefWidth(own ? OWN_WIDTH : REST_WIDTH);
     HBox.setHgrow(cell, Priority.ALWAYS);
     cell.setTooltip(
         new Tooltip(

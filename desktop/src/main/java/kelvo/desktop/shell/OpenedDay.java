@@ -108,7 +108,8 @@ public record OpenedDay(
     }
     Kept kept = Kept.in(folder, date, data.fills(date), Vocabulary.of(data.securities()));
     SessionRun run = SessionRun.begun(session, kept.program(), playing(progress));
-    LiveFeed feed = new LiveFeed(address, session, recorder, data.feedFills(date));
+    LiveFeed feed =
+        new LiveFeed(address, session, recorder, data.newsSources(), data.feedFills(date));
     DropCopy dropCopy = broker == null ? null : new DropCopy(broker.address(), broker.name(), date);
     return new OpenedDay(
         session,

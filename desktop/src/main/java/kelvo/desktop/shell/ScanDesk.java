@@ -1,6 +1,7 @@
 package kelvo.desktop.shell;
 
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -8,6 +9,7 @@ import java.util.List;
 import java.util.concurrent.Executor;
 import java.util.function.Consumer;
 import javafx.animation.PauseTransition;
+import javafx.application.Platform;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
@@ -123,7 +125,7 @@ public final class ScanDesk {
     if (shown.get().equals(before)) {
       shown.set(after);
     }
-    background.execute(
+    write(
         () -> {
           if (!before.name().equals(after.name())) {
             folder.remove(before);
@@ -152,7 +154,7 @@ public final class ScanDesk {
 
   private void insert(Scan scan) {
     scans.add(scan);
-    background.execute(() -> folder.save(scan));
+    write(() -> folder.save(scan));
     still.playFromStart();
   }
 
@@ -181,7 +183,7 @@ public final class ScanDesk {
               if (shown.get().equals(now)) {
                 shown.set(scans.getFirst());
               }
-              background.execute(() -> folder.remove(now));
+              write(() -> folder.remove(now));
               still.playFromStart();
             });
   }
@@ -219,7 +221,7 @@ public final class ScanDesk {
   private void put(Universe universe) {
     universes.removeIf(u -> u.name().equals(universe.name()));
     universes.add(universe);
-    background.execute(() -> folder.save(universe));
+    write(() -> folder.save(universe));
     for (Scan scan : List.copyOf(scans)) {
       if (scan.universe().name().equals(universe.name())) {
         replace(scan, scan.within(universe));
@@ -240,7 +242,7 @@ public final class ScanDesk {
                   replace(scan, scan.within(Universe.EVERYONE));
                 }
               }
-              background.execute(() -> folder.remove(gone));
+              write(() -> folder.remove(gone));
             });
   }
 
@@ -252,7 +254,7 @@ public final class ScanDesk {
   /** Asks other checks. */
   public void ask(List<CheckRule> others) {
     checks.set(List.copyOf(others));
-    background.execute(() -> folder.save(others));
+    write(() -> folder.save(others));
   }
 
   /** Figures put right by hand, the last one of a security last. */
@@ -262,13 +264,30 @@ public final class ScanDesk {
 
   /** Puts a figure right; the engine counts with it when the day is opened again. */
   public void putRight(Figure figure) {
-    background.execute(() -> folder.putRight(figure));
+    write(() -> folder.putRight(figure));
     told.accept(
         "Put right: "
             + figure.symbol()
             + " "
             + figure.kind().word().replace('_', ' ')
             + "; it counts when the day is opened again");
+  }
+
+  /** Changes the folder behind the window; says so when that cannot be done. */
+  private void write(Runnable change) {
+    background.execute(
+        () -> {
+          try {
+            change.run();
+          } catch (UncheckedIOException e) {
+            Platform.runLater(
+                () ->
+                    told.accept(
+                        "The folder could not be written ("
+                            + e.getMessage()
+                            + "); the change holds until the window is closed"));
+          }
+        });
   }
 
   /** Writes a scan to a file for somebody else; returns what happened, in words. */

@@ -1,6 +1,7 @@
 package kelvo.desktop.universe;
 
 import java.io.File;
+import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -285,12 +286,16 @@ public final class UniverseStage extends BorderPane {
       Universe asked = universe;
       workspace.workOut(
           () -> {
-            UniverseTable.write(
-                file.toPath(),
-                asked,
-                Membership.of(asked, workspace.session()),
-                workspace.session());
-            return "Wrote " + file.getName();
+            try {
+              UniverseTable.write(
+                  file.toPath(),
+                  asked,
+                  Membership.of(asked, workspace.session()),
+                  workspace.session());
+              return "Wrote " + file.getName();
+            } catch (UncheckedIOException e) {
+              return file.getName() + " could not be written; choose another place";
+            }
           },
           workspace.action()::set);
     }
@@ -302,7 +307,7 @@ public final class UniverseStage extends BorderPane {
       try {
         put(UniverseTable.with(universe, file.toPath()));
         workspace.action().set("Took what " + file.getName() + " says by hand");
-      } catch (IllegalArgumentException e) {
+      } catch (IllegalArgumentException | UncheckedIOException e) {
         workspace.action().set(e.getMessage());
       }
     }

@@ -1,0 +1,173 @@
+package kelvo.data.news;
+
+import com.rometools.rome.io.FeedException;
+import java.io.IOException;
+import java.io.StringReader;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.time.Duration;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Queue;
+import java.util.Set;
+import java.util.concurrent.ConcurrentLinkedQueue;
+import java.util.concurrent.Executors;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.TimeUnit;
+import java.util.function.Consumer;
+import kelvo.news.Catalyst;
+import kelvo.time.DayTime;
+
+/**
+ * Asks the sources with an address for what is new, politely: each at most once in its time, with
+ * the entity tag and date of the last answer so that nothing new costs nothing, and rarer and rarer
+ * while it fails. Whoever wants the items {@link #take takes} them from any thread.
+ */
+public final class NewsPoller implements AutoCloseable {
+  private static final int OK = 200;
+  private static final int NOT_MODIFIED = 304;
+  private static final int MOST_CHARACTERS = 8_000_000;
+  private static final int LONGEST_BACK_OFF = 32;
+  private static final Duration PATIENCE = Duration.ofSeconds(15);
+
+  private final List<NewsSource> sources;
+  private final LocalDate session;
+  private final Set<String> symbols;
+  private final Consumer<String> problem;
+  private final HttpClient http =
+      HttpClient.newBuilder()
+          .connectTimeout(PATIENCE)
+          .followRedirects(HttpClient.Redirect.NORMAL)
+          .build();
+  private final ScheduledExecutorService thread =
+      Executors.newSingleThreadScheduledExecutor(
+          Thread.ofPlatform().daemon().name("news sources").factory());
+  private final Queue<Catalyst> found = new ConcurrentLinkedQueue<>();
+  private final Map<String, Asked> asked = new HashMap<>();
+
+  /** What is known of a source from its last answers. */
+  private static final class Asked {
+    String tag = "";
+    String date = "";
+    int backOff = 1;
+    final Set<Catalyst> seen = new HashSet<>();
+  }
+
+  /**
+   * A poller that has not asked anybody yet.
+   *
+   * @param symbols those that are listed
+   * @param problem takes a sentence about a source that does not answer as it should
+   */
+  public NewsPoller(
+      List<NewsSource> sources, LocalDate session, Set<String> symbols, Consumer<String> problem) {
+    this.sources = sources.stream().filter(source -> source.address() != null).toList();
+    this.session = session;
+    this.symbols = Set.copyOf(symbols);
+    this.problem = problem;
+  }
+
+  /** Begins to ask, on a thread of its own. */
+  public void start() {
+    for (NewsSource source : sources) {
+      thread.execute(() -> askAndGoOn(source));
+    }
+  }
+
+  private void askAndGoOn(NewsSource source) {
+    ask(source);
+    long wait = source.every().toSeconds() * asked(source).backOff;
+    thread.schedule(() -> askAndGoOn(source), wait, TimeUnit.SECONDS);
+  }
+
+  private Asked asked(NewsSource source) {
+    return asked.computeIfAbsent(source.name(), name -> new Asked());
+  }
+
+  /** Asks one source now; what is new can be {@link #take taken} afterwards. */
+  public void ask(NewsSource source) {
+    URI address = source.address();
+    if (address == null) {
+      return;
+    }
+    Asked last = asked(source);
+    HttpRequest.Builder request =
+        HttpRequest.newBuilder(address).timeout(PATIENCE).header("User-Agent", "Kelvo");
+    if (!last.tag.isEmpty()) {
+      request.header("If-None-Match", last.tag);
+    }
+    if (!last.date.isEmpty()) {
+      request.header("If-Modified-Since", last.date);
+    }
+    try {
+      HttpResponse<String> answer =
+          http.send(request.build(), HttpResponse.BodyHandlers.ofString());
+      switch (answer.statusCode()) {
+        case NOT_MODIFIED -> last.backOff = 1;
+        case OK -> {
+          read(source, answer, last);
+          last.backOff = 1;
+        }
+        default -> failed(source, last, "it answered with status " + answer.statusCode());
+      }
+    } catch (IOException | FeedException | IllegalArgumentException e) {
+      failed(source, last, String.valueOf(e.getMessage()));
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+    }
+  }
+
+  private void read(NewsSource source, HttpResponse<String> answer, Asked last)
+      throws IOException, FeedException {
+    if (answer.body().length() > MOST_CHARACTERS) {
+      throw new IOException("its answer is longer than " + MOST_CHARACTERS + " characters");
+    }
+    boolean json = answer.body().stripLeading().startsWith("{");
+    List<FeedItem> items =
+        json
+            ? JsonFeed.read(new StringReader(answer.body()), title -> {})
+            : NewsFiles.entries(new StringReader(answer.body()), title -> {});
+    for (FeedItem item : items) {
+      Catalyst catalyst = item.from(source.name()).catalyst(session, symbols).ofKind(source.kind());
+      boolean today = catalyst.at() >= 0 && catalyst.at() <= DayTime.LAST;
+      if (today && !catalyst.symbols().isEmpty() && last.seen.add(catalyst)) {
+        found.add(catalyst);
+      }
+    }
+    last.tag = answer.headers().firstValue("ETag").orElse("");
+    last.date = answer.headers().firstValue("Last-Modified").orElse("");
+  }
+
+  private void failed(NewsSource source, Asked last, String why) {
+    last.backOff = Math.min(LONGEST_BACK_OFF, last.backOff * 2);
+    problem.accept(
+        "news source "
+            + source.name()
+            + ": "
+            + why
+            + "; it is asked again in "
+            + source.every().toSeconds() * last.backOff
+            + " s");
+  }
+
+  /** The items that have come since the last taking. */
+  public List<Catalyst> take() {
+    List<Catalyst> taken = new ArrayList<>();
+    for (Catalyst item = found.poll(); item != null; item = found.poll()) {
+      taken.add(item);
+    }
+    return taken;
+  }
+
+  @Override
+  public void close() {
+    thread.shutdownNow();
+    http.close();
+  }
+}

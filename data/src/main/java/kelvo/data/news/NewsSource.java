@@ -1,0 +1,88 @@
+package kelvo.data.news;
+
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import java.io.IOException;
+import java.net.URI;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
+import kelvo.data.folder.Fault;
+import kelvo.data.folder.Faults;
+import kelvo.news.SourceKind;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A publisher of news that the trader has named: sources.json of a data folder.
+ *
+ * @param name as items carry it
+ * @param kind what kind of publisher it is
+ * @param address where its feed is; null for one whose items come as files or with the live feed
+ * @param every how long to wait between two askings, at least {@link #LEAST_WAIT}
+ */
+public record NewsSource(String name, SourceKind kind, @Nullable URI address, Duration every) {
+  /** Nobody is asked more often than this. */
+  public static final Duration LEAST_WAIT = Duration.ofSeconds(30);
+
+  private static final String FILE = "sources.json";
+  private static final int USUAL_SECONDS = 60;
+  private static final ObjectMapper JSON = new ObjectMapper();
+
+  public NewsSource {
+    if (name.isBlank()) {
+      throw new IllegalArgumentException("a source needs a name");
+    }
+    every = every.compareTo(LEAST_WAIT) < 0 ? LEAST_WAIT : every;
+  }
+
+  /** The sources of a data folder; a wrong one is reported and left out. */
+  public static List<NewsSource> in(Path folder, Faults faults) {
+    Path file = folder.resolve(FILE);
+    List<NewsSource> sources = new ArrayList<>();
+    if (!Files.exists(file)) {
+      return sources;
+    }
+    try {
+      for (JsonNode node : JSON.readTree(Files.readString(file)).path("sources")) {
+        try {
+          sources.add(of(node));
+        } catch (IllegalArgumentException e) {
+          faults.add(new Fault(FILE, 0, "", String.valueOf(e.getMessage()), node.toString()));
+        }
+      }
+    } catch (JsonProcessingException e) {
+      faults.add(new Fault(FILE, e.getLocation().getLineNr(), "", "JSON", e.getOriginalMessage()));
+    } catch (IOException e) {
+      faults.add(new Fault(FILE, 0, "", "a readable file", String.valueOf(e.getMessage())));
+    }
+    return sources;
+  }
+
+  private static NewsSource of(JsonNode node) {
+    String words = node.path("kind").asText(SourceKind.WIRE.words());
+    SourceKind kind =
+        SourceKind.of(words)
+            .orElseThrow(
+                () ->
+                    new IllegalArgumentException(
+                        "a kind: wire, company release, regulator filing, paid promotion or social"));
+    String url = node.path("url").asText();
+    return new NewsSource(
+        node.path("name").asText(), kind, url.isEmpty() ? null : address(url), seconds(node));
+  }
+
+  private static Duration seconds(JsonNode node) {
+    return Duration.ofSeconds(node.path("every_seconds").asInt(USUAL_SECONDS));
+  }
+
+  private static URI address(String url) {
+    URI address = URI.create(url);
+    if (!"http".equals(address.getScheme()) && !"https".equals(address.getScheme())) {
+      throw new IllegalArgumentException("an address that begins with http:// or https://");
+    }
+    return address;
+  }
+}
