@@ -8,6 +8,7 @@ import kelvo.market.SymbolState;
 import kelvo.rule.RuleCheck;
 import kelvo.scan.Scan;
 import kelvo.scan.ScanCheck;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Who fitted a scan's rules at a first moment and no more at a second one, and who is new. The
@@ -71,7 +72,7 @@ public record SecondLook(long first, long second, List<Row> rows) {
     return fits;
   }
 
-  private static @org.jspecify.annotations.Nullable Standing standing(boolean then, boolean now) {
+  private static @Nullable Standing standing(boolean then, boolean now) {
     if (then) {
       return now ? Standing.STAYED : Standing.FELL_OUT;
     }

@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.Set;
 import kelvo.field.Field;
 import kelvo.rule.Bound;
+import kelvo.rule.Relation;
 import kelvo.rule.Rule;
 import kelvo.time.Phases;
 
@@ -71,9 +72,7 @@ public final class Contradictions {
   }
 
   private static boolean wordsExclude(Rule one, Rule other) {
-    boolean bothName =
-        one.relation() != kelvo.rule.Relation.IS_NOT
-            && other.relation() != kelvo.rule.Relation.IS_NOT;
+    boolean bothName = one.relation() != Relation.IS_NOT && other.relation() != Relation.IS_NOT;
     return bothName
         && one.steps().getFirst().bound() instanceof Bound.Words a
         && other.steps().getFirst().bound() instanceof Bound.Words b

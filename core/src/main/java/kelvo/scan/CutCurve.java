@@ -9,6 +9,7 @@ import kelvo.market.Session;
 import kelvo.market.SymbolState;
 import kelvo.rule.Bound;
 import kelvo.rule.Rule;
+import org.jspecify.annotations.Nullable;
 
 /**
  * How many securities a scan would be left with at every bound of one of its rules, all its other
@@ -30,7 +31,7 @@ public record CutCurve(
    * The curve of a rule at a moment; null when the rule asks nothing then, or is no bound that can
    * be moved: a word, a flag, another field.
    */
-  public static @org.jspecify.annotations.Nullable CutCurve of(
+  public static @Nullable CutCurve of(
       Session session, Scan scan, int rule, IntFunction<SymbolState> states, long now) {
     Rule asked = scan.rules().get(rule);
     int phase = session.phases().indexAt(now);

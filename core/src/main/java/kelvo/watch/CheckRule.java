@@ -1,5 +1,6 @@
 package kelvo.watch;
 
+import java.util.Arrays;
 import java.util.List;
 import kelvo.rule.Rule;
 import kelvo.rule.RuleSentence;
@@ -66,7 +67,7 @@ public record CheckRule(String name, List<Rule> pass, @Nullable Rule fail) {
    */
   public static CheckRule of(String name, String pass, String fail, Vocabulary vocabulary) {
     List<Rule> ways =
-        java.util.Arrays.stream(pass.split(" or (?!unknown)"))
+        Arrays.stream(pass.split(" or (?!unknown)"))
             .map(sentence -> RuleSentence.parse(sentence.strip(), vocabulary))
             .toList();
     return new CheckRule(

@@ -91,6 +91,34 @@ class MorningByKeyboardTest {
   }
 
   @Test
+  void sideBucketLevelsAndALineOfPlanComeByKeyboardToo(FxRobot robot) {
+    robot.type(KeyCode.J);
+    until(() -> !focus().isEmpty());
+    String symbol = focus();
+    robot.type(KeyCode.K).type(KeyCode.DIGIT1);
+    until(() -> !focus().equals(symbol));
+    robot.type(KeyCode.UP);
+    until(() -> focus().equals(symbol));
+    robot
+        .type(KeyCode.S)
+        .type(KeyCode.B)
+        .type(KeyCode.N)
+        .write("short the lower high")
+        .type(KeyCode.ENTER);
+    robot.type(KeyCode.T).write("stop 9.5").type(KeyCode.ENTER);
+    robot.type(KeyCode.T).write("8.20").type(KeyCode.ENTER);
+
+    until(() -> opened.workspace.book().get().levelsOn(symbol, MORNING).size() == 2);
+    Decision decided = opened.workspace.book().get().decisionOn(symbol, MORNING).orElseThrow();
+    assertThat(decided.side()).isEqualTo(kelvo.scan.Side.DOWN);
+    assertThat(decided.bucket()).isEqualTo(Decision.BUCKETS.get(1));
+    assertThat(decided.plan()).isEqualTo("short the lower high");
+    assertThat(opened.workspace.book().get().levelsOn(symbol, MORNING))
+        .extracting(level -> level.kind().words())
+        .containsExactlyInAnyOrder("stop", "by hand");
+  }
+
+  @Test
   void theTradersOwnChecksAreAsked() {
     WaitForAsyncUtils.waitForAsyncFx(
         5_000,

@@ -38,6 +38,7 @@ public final class MorningStage extends BorderPane {
   private final Label count = new Label();
   private final ReasonBar reasons = new ReasonBar();
   private final ComboBox<String> scans = new ComboBox<>();
+  private final PlanKeys plan;
   private final ScanEditor editor;
   private final ChecksEditor checks;
   private final SecondLookView secondLook;
@@ -48,6 +49,7 @@ public final class MorningStage extends BorderPane {
   public MorningStage(Workspace workspace) {
     this.workspace = workspace;
     field = new GapField(workspace);
+    plan = new PlanKeys(workspace, reasons, table::requestFocus);
     editor = new ScanEditor(workspace, this::closeEditor);
     editor.setPrefHeight(EDITOR_HEIGHT);
     checks =
@@ -286,7 +288,7 @@ public final class MorningStage extends BorderPane {
       }
       case U -> workspace.undo();
       default -> {
-        return false;
+        return plan.key(event.getCode());
       }
     }
     return true;

@@ -4,11 +4,11 @@ import java.io.File;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import javafx.collections.FXCollections;
 import javafx.geometry.Pos;
-import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
@@ -25,8 +25,10 @@ import kelvo.desktop.rules.RuleCurve;
 import kelvo.desktop.rules.RulesEditor;
 import kelvo.desktop.shell.ScanDesk;
 import kelvo.desktop.shell.Workspace;
+import kelvo.desktop.theme.SmallButton;
 import kelvo.engine.MarketSnapshot;
 import kelvo.field.Field;
+import kelvo.rule.Rule;
 import kelvo.rule.RuleCompletion;
 import kelvo.rule.SessionWords;
 import kelvo.rule.Vocabulary;
@@ -57,6 +59,7 @@ final class ScanEditor extends BorderPane {
   private final TextField columns = new TextField();
   private final TextField sort = new TextField();
   private final Label wrong = new Label();
+  private final Label contradictions = new Label();
   private boolean showing;
 
   ScanEditor(Workspace workspace, Runnable close) {
@@ -80,13 +83,21 @@ final class ScanEditor extends BorderPane {
     curve.setPrefWidth(216);
     curve.setMinWidth(180);
     HBox middle = new HBox(6, scroll, curve);
-    wrong.getStyleClass().addAll("small", "tone-down");
-    wrong.setWrapText(true);
+    for (Label told : List.of(wrong, contradictions)) {
+      told.getStyleClass().addAll("small", "tone-down");
+      told.setWrapText(true);
+      told.managedProperty().bind(told.textProperty().isNotEmpty());
+    }
     setTop(new VBox(4, head(close), purpose));
     setCenter(middle);
     setBottom(
         new VBox(
-            3, wrong, line("Triggers", triggers), line("Columns", columns), line("Order", sort)));
+            3,
+            wrong,
+            contradictions,
+            line("Triggers", triggers),
+            line("Columns", columns),
+            line("Order", sort)));
     BorderPane.setMargin(middle, new javafx.geometry.Insets(4, 0, 4, 0));
     purpose.setPromptText("what it is for, in one sentence");
     purpose.setAccessibleText("Purpose");
@@ -137,15 +148,15 @@ final class ScanEditor extends BorderPane {
             6,
             name,
             universes,
-            button(
+            SmallButton.of(
                 "Clone",
                 "A copy under another name",
                 () -> desk.add(List.of(scan().named(desk.freeName(scan().name()))))),
             pair,
-            button("Save as", "Writes it to a file that anyone can open", this::share),
-            button("Open", "Takes a scan from a file", this::open),
-            button("Remove", "Takes it away; U brings it back", () -> desk.remove(scan())),
-            button("Close", "E", close));
+            SmallButton.of("Save as", "Writes it to a file that anyone can open", this::share),
+            SmallButton.of("Open", "Takes a scan from a file", this::open),
+            SmallButton.of("Remove", "Takes it away; U brings it back", () -> desk.remove(scan())),
+            SmallButton.of("Close", "E", close));
     head.setAlignment(Pos.CENTER_LEFT);
     return head;
   }
@@ -154,16 +165,6 @@ final class ScanEditor extends BorderPane {
     MenuItem item = new MenuItem(words);
     item.setOnAction(e -> action.run());
     return item;
-  }
-
-  private static Button button(String words, String help, Runnable action) {
-    Button button = new Button(words);
-    button.getStyleClass().setAll("button", "small-button");
-    button.setMinWidth(USE_PREF_SIZE);
-    button.setFocusTraversable(false);
-    button.setTooltip(new Tooltip(help));
-    button.setOnAction(e -> action.run());
-    return button;
   }
 
   private static HBox line(String words, TextField field) {
@@ -244,8 +245,8 @@ final class ScanEditor extends BorderPane {
     }
   }
 
-  private void replaceRule(int place, kelvo.rule.Rule rule) {
-    List<kelvo.rule.Rule> changed = new ArrayList<>(scan().rules());
+  private void replaceRule(int place, Rule rule) {
+    List<Rule> changed = new ArrayList<>(scan().rules());
     if (place < changed.size()) {
       changed.set(place, rule);
       change(scan().withRules(changed));
@@ -254,8 +255,7 @@ final class ScanEditor extends BorderPane {
 
   private void share() {
     FileChooser chooser = chooser("Save the scan");
-    chooser.setInitialFileName(
-        scan().name().toLowerCase(java.util.Locale.ROOT).replace(' ', '-') + ".json");
+    chooser.setInitialFileName(scan().name().toLowerCase(Locale.ROOT).replace(' ', '-') + ".json");
     File file = chooser.showSaveDialog(getScene().getWindow());
     if (file != null) {
       workspace.action().set(desk.share(scan(), file.toPath()));
@@ -301,11 +301,7 @@ final class ScanEditor extends BorderPane {
         rules.answer(i, workings.focus().get(i).value(), workings.focus().get(i).passes());
       }
       curve.show(scan, workspace.workedRule().get(), workings.curve());
-      if (!workings.contradictions().isEmpty()) {
-        wrong.setText(String.join(" ", workings.contradictions()));
-      } else if (wrong.getText().contains("never hold") || wrong.getText().contains("keeps only")) {
-        wrong.setText("");
-      }
+      contradictions.setText(String.join(" ", workings.contradictions()));
     }
   }
 

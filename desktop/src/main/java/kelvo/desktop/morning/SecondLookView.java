@@ -2,7 +2,6 @@ package kelvo.desktop.morning;
 
 import java.util.List;
 import javafx.geometry.Pos;
-import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
@@ -11,6 +10,7 @@ import javafx.scene.layout.Region;
 import kelvo.desktop.grid.Grid;
 import kelvo.desktop.grid.GridColumn;
 import kelvo.desktop.shell.Workspace;
+import kelvo.desktop.theme.SmallButton;
 import kelvo.desktop.theme.Tone;
 import kelvo.engine.SecondLook;
 import kelvo.engine.SecondLook.Standing;
@@ -33,11 +33,7 @@ final class SecondLookView extends BorderPane {
     title.getStyleClass().add("title");
     Region gap = new Region();
     HBox.setHgrow(gap, Priority.ALWAYS);
-    Button closing = new Button("Close");
-    closing.getStyleClass().setAll("button", "small-button");
-    closing.setFocusTraversable(false);
-    closing.setOnAction(e -> close.run());
-    HBox head = new HBox(6, title, gap, closing);
+    HBox head = new HBox(6, title, gap, SmallButton.of("Close", "L", close));
     head.setAlignment(Pos.CENTER_LEFT);
     setTop(head);
     setCenter(table);

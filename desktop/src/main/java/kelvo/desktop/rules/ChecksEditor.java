@@ -13,6 +13,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import kelvo.desktop.theme.SmallButton;
 import kelvo.rule.RuleCompletion;
 import kelvo.rule.Vocabulary;
 import kelvo.watch.CheckRule;
@@ -50,17 +51,15 @@ public final class ChecksEditor extends BorderPane {
       for (TextField field : List.of(name, pass, fail)) {
         field.textProperty().addListener((o, was, is) -> tell());
       }
-      Button remove = new Button("×");
-      remove.getStyleClass().setAll("button", "small-button");
+      Button remove = SmallButton.of("×", "", this::remove);
       remove.setAccessibleText("Remove the check " + named);
-      remove.setFocusTraversable(false);
-      remove.setOnAction(
-          e -> {
-            lines.getChildren().remove(this);
-            tell();
-          });
       setAlignment(Pos.CENTER_LEFT);
       getChildren().addAll(name, pass, fail, remove);
+    }
+
+    private void remove() {
+      lines.getChildren().remove(this);
+      tell();
     }
 
     CheckRule read() {
@@ -92,9 +91,12 @@ public final class ChecksEditor extends BorderPane {
             6,
             title,
             gap,
-            button("+ check", () -> lines.getChildren().add(new Line("", "", ""))),
-            button("The usual ones", this::usual),
-            button("Close", close));
+            SmallButton.of("+ check", "", () -> lines.getChildren().add(new Line("", "", ""))),
+            SmallButton.of(
+                "The usual ones",
+                "Puts the checks that Kelvo starts with in place of these",
+                this::usual),
+            SmallButton.of("Close", "C", close));
     head.setAlignment(Pos.CENTER_LEFT);
     ScrollPane scroll = new ScrollPane(lines);
     scroll.setFitToWidth(true);
@@ -103,14 +105,6 @@ public final class ChecksEditor extends BorderPane {
     setTop(head);
     setCenter(scroll);
     setBottom(wrong);
-  }
-
-  private static Button button(String words, Runnable action) {
-    Button button = new Button(words);
-    button.getStyleClass().setAll("button", "small-button");
-    button.setFocusTraversable(false);
-    button.setOnAction(e -> action.run());
-    return button;
   }
 
   private void usual() {

@@ -1,6 +1,7 @@
 package kelvo.desktop.rules;
 
 import java.util.List;
+import java.util.Locale;
 import javafx.scene.control.Label;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.VBox;
@@ -101,7 +102,7 @@ public final class RuleCurve extends BorderPane {
 
   /** The number that the words of a bound stand for, since they are rounded. */
   private static double value(Rule rule, double value) {
-    return Amounts.parse(words(rule, value).toLowerCase(java.util.Locale.ROOT), rule.field().unit())
+    return Amounts.parse(words(rule, value).toLowerCase(Locale.ROOT), rule.field().unit())
         .orElse(value);
   }
 }

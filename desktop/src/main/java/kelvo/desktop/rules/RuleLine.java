@@ -8,6 +8,7 @@ import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import kelvo.desktop.theme.SmallButton;
 import kelvo.rule.Rule;
 import kelvo.rule.RuleCompletion;
 import kelvo.rule.RuleSentence;
@@ -67,11 +68,8 @@ final class RuleLine extends HBox {
     ofFocus.setTooltip(new Tooltip("What it says of the symbol in focus"));
     alone.setTooltip(new Tooltip("How many pass this rule alone"));
     left.setTooltip(new Tooltip("How many are left after it"));
-    Button remove = new Button("×");
-    remove.getStyleClass().setAll("button", "small-button");
+    Button remove = SmallButton.of("×", "", removed);
     remove.setAccessibleText("Remove this rule");
-    remove.setFocusTraversable(false);
-    remove.setOnAction(e -> removed.run());
     getChildren().addAll(sentence, ofFocus, alone, left, remove);
   }
 

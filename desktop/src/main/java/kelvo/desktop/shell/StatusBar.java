@@ -5,14 +5,12 @@ import javafx.animation.Animation;
 import javafx.animation.KeyFrame;
 import javafx.animation.Timeline;
 import javafx.geometry.Pos;
-import javafx.scene.Scene;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
-import javafx.stage.Window;
 import javafx.util.Duration;
 import kelvo.data.feed.FeedClient;
 import kelvo.data.feed.LiveFeed;
@@ -65,18 +63,8 @@ final class StatusBar extends HBox {
     Timeline saving = new Timeline(new KeyFrame(Duration.millis(250), e -> showSaved()));
     saving.getKeyFrames().add(new KeyFrame(Duration.millis(250), e -> showFeed()));
     saving.setCycleCount(Animation.INDEFINITE);
-    sceneProperty()
-        .flatMap(Scene::windowProperty)
-        .flatMap(Window::showingProperty)
-        .orElse(false)
-        .subscribe(
-            showing -> {
-              if (showing) {
-                saving.play();
-              } else {
-                saving.stop();
-              }
-            });
+    saving.play();
+    workspace.onClose(saving::stop);
   }
 
   private void show() {

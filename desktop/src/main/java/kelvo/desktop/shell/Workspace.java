@@ -92,6 +92,7 @@ public final class Workspace implements AutoCloseable {
   private final StringProperty action = new SimpleStringProperty("");
   private final DoubleProperty speed = new SimpleDoubleProperty(0);
   private final Deque<Runnable> undo = new ArrayDeque<>();
+  private final List<Runnable> whenClosed = new ArrayList<>();
   private long focusSince;
   private boolean reviewing;
   private boolean reviewStale;
@@ -521,11 +522,17 @@ public final class Workspace implements AutoCloseable {
     }
   }
 
+  /** Does something when the work ends, such as letting a clock go. */
+  public void onClose(Runnable then) {
+    whenClosed.add(then);
+  }
+
   /** Keeps the moment, stops the engine and waits until the ledger is on disk. */
   @Override
   public void close() {
     endFocus();
     desk.close();
+    whenClosed.forEach(Runnable::run);
     ledger.leaveAt(day(), now());
     if (feed != null) {
       feed.close();

@@ -3,13 +3,13 @@ package kelvo.desktop.universe;
 import java.time.DateTimeException;
 import java.time.LocalDate;
 import javafx.geometry.Pos;
-import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import kelvo.desktop.shell.Workspace;
+import kelvo.desktop.theme.SmallButton;
 import kelvo.field.Unit;
 import kelvo.rule.Amounts;
 import kelvo.universe.Figure;
@@ -41,15 +41,18 @@ final class FigureForm extends HBox {
     source.setPromptText("where it was read");
     source.setAccessibleText("Source");
     HBox.setHgrow(source, Priority.ALWAYS);
-    Button put = new Button("Put right");
-    put.getStyleClass().setAll("button", "small-button");
-    put.setMinWidth(USE_PREF_SIZE);
-    put.setOnAction(e -> put());
     source.setOnAction(e -> put());
     symbol.setMinWidth(USE_PREF_SIZE);
     symbol.getStyleClass().add("strong");
     symbol.textProperty().bind(workspace.focus());
-    getChildren().addAll(symbol, kind, shares, asOf, source, put);
+    getChildren()
+        .addAll(
+            symbol,
+            kind,
+            shares,
+            asOf,
+            source,
+            SmallButton.of("Put right", "Keeps the figure with its source", this::put));
     visibleProperty().bind(workspace.focus().isNotEmpty());
   }
 

@@ -11,7 +11,6 @@ import java.util.function.Consumer;
 import java.util.stream.Collectors;
 import javafx.collections.ListChangeListener;
 import javafx.geometry.Pos;
-import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
@@ -29,8 +28,10 @@ import kelvo.desktop.rules.RulesEditor;
 import kelvo.desktop.shell.ScanDesk;
 import kelvo.desktop.shell.Workspace;
 import kelvo.desktop.theme.Numbers;
+import kelvo.desktop.theme.SmallButton;
 import kelvo.desktop.theme.Tone;
 import kelvo.field.Unit;
+import kelvo.rule.Rule;
 import kelvo.rule.RuleCompletion;
 import kelvo.rule.SessionWords;
 import kelvo.scan.Scan;
@@ -113,20 +114,20 @@ public final class UniverseStage extends BorderPane {
             6,
             names,
             standing,
-            button(
+            SmallButton.of(
                 "Looked through",
                 "Remembers today as the day of the last look",
                 () -> put(universe.reviewedOn(workspace.day()))),
-            button(
+            SmallButton.of(
                 "To every scan",
                 "Every scan looks at this universe from now on",
                 this::forEveryScan),
-            button("Import", "Takes what a CSV table says by hand", this::importTable),
-            button(
+            SmallButton.of("Import", "Takes what a CSV table says by hand", this::importTable),
+            SmallButton.of(
                 "Export",
                 "Writes a CSV table: who is in, and why the others are out",
                 this::exportTable),
-            button(
+            SmallButton.of(
                 "Remove",
                 "Takes this universe away; its scans look at everyone then",
                 this::remove));
@@ -143,12 +144,13 @@ public final class UniverseStage extends BorderPane {
         new HBox(
             6,
             pasted,
-            button("Add", "In, whatever the rules say", () -> byHand(s -> put(universe.adding(s)))),
-            button(
+            SmallButton.of(
+                "Add", "In, whatever the rules say", () -> byHand(s -> put(universe.adding(s)))),
+            SmallButton.of(
                 "Exclude",
                 "Out, whatever the rules say",
                 () -> byHand(s -> put(universe.excluding(s)))),
-            button(
+            SmallButton.of(
                 "Leave to the rules",
                 "Nothing said by hand any more",
                 () -> byHand(s -> put(universe.forgetting(s)))));
@@ -169,16 +171,6 @@ public final class UniverseStage extends BorderPane {
     HBox line = new HBox(6, new Label("Those who are"), which, find);
     line.setAlignment(Pos.CENTER_LEFT);
     return line;
-  }
-
-  private static Button button(String words, String help, Runnable action) {
-    Button button = new Button(words);
-    button.getStyleClass().setAll("button", "small-button");
-    button.setMinWidth(USE_PREF_SIZE);
-    button.setFocusTraversable(false);
-    button.setTooltip(new Tooltip(help));
-    button.setOnAction(e -> action.run());
-    return button;
   }
 
   private static List<GridColumn<UniverseRow>> columns() {
@@ -236,7 +228,7 @@ public final class UniverseStage extends BorderPane {
     show();
   }
 
-  private void change(List<kelvo.rule.Rule> changed) {
+  private void change(List<Rule> changed) {
     try {
       put(universe.withRules(changed));
     } catch (IllegalArgumentException e) {

@@ -1,0 +1,93 @@
+package kelvo.desktop.morning;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import javafx.scene.input.KeyCode;
+import kelvo.desktop.shell.Workspace;
+import kelvo.market.Price;
+import kelvo.scan.Side;
+import kelvo.watch.Decision;
+import kelvo.watch.LevelKind;
+
+/**
+ * The plan of the symbol in focus by keyboard: S turns its side, B takes the next bucket, N asks
+ * for a line of plan, T for a level.
+ */
+final class PlanKeys {
+  private final Workspace workspace;
+  private final ReasonBar bar;
+  private final Runnable closed;
+
+  PlanKeys(Workspace workspace, ReasonBar bar, Runnable closed) {
+    this.workspace = workspace;
+    this.bar = bar;
+    this.closed = closed;
+  }
+
+  /** Takes a key; returns whether it was one of the plan. */
+  boolean key(KeyCode code) {
+    String symbol = workspace.focus().get();
+    switch (code) {
+      case S, B, N -> plan(code, symbol);
+      case T -> askForLevel(symbol);
+      default -> {
+        return false;
+      }
+    }
+    return true;
+  }
+
+  private void plan(KeyCode code, String symbol) {
+    Optional<Decision> decided = workspace.book().get().decisionOn(symbol, workspace.now());
+    if (decided.isEmpty()) {
+      workspace.action().set("Decide on " + symbol + " first: K keeps it, W watches it");
+      return;
+    }
+    Decision d = decided.get();
+    switch (code) {
+      case S ->
+          workspace.plan(symbol, d.side() == Side.UP ? Side.DOWN : Side.UP, d.bucket(), d.plan());
+      case B -> workspace.plan(symbol, d.side(), nextBucket(d.bucket()), d.plan());
+      default ->
+          bar.ask(
+              "Plan for " + symbol + ":",
+              List.of(),
+              text -> workspace.plan(symbol, d.side(), d.bucket(), text),
+              closed);
+    }
+  }
+
+  private static String nextBucket(String bucket) {
+    return Decision.BUCKETS.get((Decision.BUCKETS.indexOf(bucket) + 1) % Decision.BUCKETS.size());
+  }
+
+  private void askForLevel(String symbol) {
+    if (symbol.isEmpty()) {
+      workspace.action().set("No symbol in focus: J takes the first");
+      return;
+    }
+    bar.ask(
+        "Level on " + symbol + ", such as 8.20 or stop 7.80:", List.of(), this::setLevel, closed);
+  }
+
+  private void setLevel(String text) {
+    int space = text.lastIndexOf(' ');
+    String named = text.substring(0, Math.max(0, space)).strip().toLowerCase(Locale.ROOT);
+    for (LevelKind kind : LevelKind.values()) {
+      if (kind.words().equals(named) || named.isEmpty() && kind == LevelKind.BY_HAND) {
+        setLevel(kind, text.substring(space + 1));
+        return;
+      }
+    }
+    workspace.action().set("No level is called \"" + named + "\"; there are stop, target, by hand");
+  }
+
+  private void setLevel(LevelKind kind, String price) {
+    try {
+      workspace.addLevel(Price.parse(price), kind);
+    } catch (IllegalArgumentException e) {
+      workspace.action().set("A level is a price such as 8.20, found \"" + price + "\"");
+    }
+  }
+}
