@@ -1,10 +1,11 @@
 package kelvo.cli;
 
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.concurrent.Callable;
 import kelvo.data.calendar.ExchangeCalendar;
 import kelvo.data.folder.DataFolder;
-import kelvo.data.scanfile.ScanFile;
 import kelvo.data.scanfile.ScanFolder;
 import kelvo.engine.Progress;
 import kelvo.rule.Vocabulary;
@@ -44,13 +45,13 @@ final class CheckCommand implements Callable<Integer> {
     return problems == 0 ? 0 : 1;
   }
 
+  /** Reads what the trader has made; prints each problem and returns their number. */
   private int checkScans(Vocabulary vocabulary) {
-    try {
-      new ScanFolder(folder, vocabulary).scans();
-      return 0;
-    } catch (ScanFile.ScanFileException e) {
-      System.out.println(e.getMessage());
-      return 1;
-    }
+    List<String> wrong = new ArrayList<>();
+    ScanFolder own = new ScanFolder(folder, vocabulary, wrong::add);
+    own.scans();
+    own.checks();
+    wrong.forEach(System.out::println);
+    return wrong.size();
   }
 }

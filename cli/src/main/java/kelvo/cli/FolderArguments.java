@@ -35,6 +35,9 @@ final class FolderArguments {
 
   private @Nullable DataFolder opened;
 
+  /** How many files of the trader's own could not be read. */
+  private int problems;
+
   DataFolder data() {
     DataFolder data = opened;
     if (data == null) {
@@ -68,13 +71,18 @@ final class FolderArguments {
   }
 
   List<Scan> scans() {
-    ScanFolder own = new ScanFolder(folder, Vocabulary.of(data().securities()));
+    ScanFolder own = new ScanFolder(folder, Vocabulary.of(data().securities()), this::tell);
     return scanFiles.isEmpty() ? own.scans() : scanFiles.stream().map(own::read).toList();
+  }
+
+  private void tell(String problem) {
+    problems++;
+    System.err.println(problem);
   }
 
   /** 0, or 1 when the data had faults. */
   int exitCode() {
-    return data().faults().isEmpty() ? 0 : 1;
+    return data().faults().isEmpty() && problems == 0 ? 0 : 1;
   }
 
   static long moment(@Nullable String text, long otherwise) {

@@ -12,6 +12,7 @@ import kelvo.market.TradingState;
 import kelvo.market.Weather;
 import kelvo.news.Catalyst;
 import kelvo.news.HeadlineWords;
+import kelvo.news.Themes;
 import kelvo.scan.Hit;
 import kelvo.scan.Matches;
 import kelvo.scan.Scan;
@@ -31,6 +32,7 @@ import org.jspecify.annotations.Nullable;
  * @param whyEmpty the answer when nobody does; null otherwise
  * @param workings what each rule of the scan does; null while it is not worked on
  * @param gaps common stocks that gap
+ * @param themes sectors in which several of them move the same way, thin ones left out
  * @param hits all hits so far, oldest first
  * @param halts securities that do not trade now
  * @param haltsBegun when halts began, those that are over included
@@ -49,6 +51,7 @@ public record MarketSnapshot(
     @Nullable WhyEmpty whyEmpty,
     @Nullable ScanWorkings workings,
     List<Gap> gaps,
+    List<Themes.Theme> themes,
     List<Hit> hits,
     List<Halted> halts,
     List<Long> haltsBegun,

@@ -22,14 +22,10 @@ public final class MoversWall {
   private MoversWall() {}
 
   /** The group of each symbol on the wall: a theme's sector, "risers" or "fallers". */
-  static Map<String, String> of(List<MarketSnapshot.Gap> gaps) {
+  static Map<String, String> of(List<MarketSnapshot.Gap> gaps, List<Themes.Theme> themes) {
     List<MarketSnapshot.Gap> traded = gaps.stream().filter(gap -> !gap.thin()).toList();
-    List<Themes.Mover> movers =
-        traded.stream()
-            .map(g -> new Themes.Mover(g.symbol(), g.sector(), g.percent(), g.dollarVolume()))
-            .toList();
     Map<String, String> groups = new LinkedHashMap<>();
-    for (Themes.Theme theme : Themes.of(movers)) {
+    for (Themes.Theme theme : themes) {
       theme.members().forEach(m -> groups.put(m.symbol(), theme.sector()));
     }
     Map<String, List<MarketSnapshot.Gap>> others = new HashMap<>();

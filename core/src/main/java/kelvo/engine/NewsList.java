@@ -46,7 +46,7 @@ final class NewsList {
     }
     lastMoment = now;
     List<Catalyst> published =
-        session.catalysts().stream().filter(item -> item.at() <= now).toList();
+        session.catalysts().stream().filter(item -> item.known() <= now).toList();
     List<MarketSnapshot.NewsRow> rows = new ArrayList<>();
     int all = 0;
     for (int i = published.size() - 1; i >= 0; i--) {

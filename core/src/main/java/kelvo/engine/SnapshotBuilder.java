@@ -99,6 +99,7 @@ final class SnapshotBuilder {
       checks = new Checks(session, request.checks());
     }
     List<MarketSnapshot.Gap> gaps = gaps(engine, now);
+    List<Themes.Theme> themes = themes(gaps);
     List<Matches.Row> rows = matchesOf(request.scan()).at(engine::state, now);
     return new MarketSnapshot(
         now,
@@ -109,14 +110,15 @@ final class SnapshotBuilder {
         rows.isEmpty() ? WhyEmpty.of(session, request.scan(), engine::state, now) : null,
         workings(engine, request, now),
         gaps,
+        themes,
         hits,
         halts(engine, now),
         haltsBegun(engine.events()),
         Weather.of(session, engine::state, now, usualMovers),
         cards(engine, request.followed(), now),
-        request.wall() ? wall(engine, gaps, now) : List.of(),
+        request.wall() ? wall(engine, gaps, themes, now) : List.of(),
         newsList.at(engine, request.news()),
-        focus(engine, request.focus(), hits, gaps, now));
+        focus(engine, request.focus(), hits, themes, now));
   }
 
   private @Nullable ScanWorkings workings(MarketEngine engine, SnapshotRequest request, long now) {
@@ -164,6 +166,14 @@ final class SnapshotBuilder {
     return gaps;
   }
 
+  private static List<Themes.Theme> themes(List<MarketSnapshot.Gap> gaps) {
+    return Themes.of(
+        gaps.stream()
+            .filter(gap -> !gap.thin())
+            .map(g -> new Themes.Mover(g.symbol(), g.sector(), g.percent(), g.dollarVolume()))
+            .toList());
+  }
+
   private List<MarketSnapshot.Halted> halts(MarketEngine engine, long now) {
     List<MarketSnapshot.Halted> halted = new ArrayList<>();
     for (int i = 0; i < session.securities().size(); i++) {
@@ -208,8 +218,8 @@ final class SnapshotBuilder {
   }
 
   private List<MarketSnapshot.Tile> wall(
-      MarketEngine engine, List<MarketSnapshot.Gap> gaps, long now) {
-    Map<String, String> groups = MoversWall.of(gaps);
+      MarketEngine engine, List<MarketSnapshot.Gap> gaps, List<Themes.Theme> themes, long now) {
+    Map<String, String> groups = MoversWall.of(gaps, themes);
     return cards(engine, List.copyOf(groups.keySet()), now).stream()
         .map(card -> new MarketSnapshot.Tile(card, groups.getOrDefault(card.symbol(), "")))
         .toList();
@@ -226,7 +236,7 @@ final class SnapshotBuilder {
   }
 
   private MarketSnapshot.@Nullable Focus focus(
-      MarketEngine engine, String symbol, List<Hit> hits, List<MarketSnapshot.Gap> gaps, long now) {
+      MarketEngine engine, String symbol, List<Hit> hits, List<Themes.Theme> themes, long now) {
     OptionalInt number = session.numberOf(symbol);
     if (number.isEmpty()) {
       return null;
@@ -244,7 +254,7 @@ final class SnapshotBuilder {
         state.bid(),
         state.ask(),
         facts(state, now),
-        checks(state, gaps, now),
+        checks(state, themes, now),
         minutes(security, now),
         ReferenceLevel.of(facts, state),
         DailyChart.of(facts, state, session.hours().date()),
@@ -256,15 +266,11 @@ final class SnapshotBuilder {
   }
 
   /** The trader's checks, and whether the symbol moves with others of its sector. */
-  private List<Check> checks(SymbolState state, List<MarketSnapshot.Gap> gaps, long now) {
+  private List<Check> checks(SymbolState state, List<Themes.Theme> themes, long now) {
     List<Check> all = new ArrayList<>(checks.of(state, now));
     String symbol = session.security(state.id()).symbol();
-    List<Themes.Mover> movers =
-        gaps.stream()
-            .map(g -> new Themes.Mover(g.symbol(), g.sector(), g.percent(), g.dollarVolume()))
-            .toList();
     String theme =
-        Themes.of(movers).stream()
+        themes.stream()
             .filter(t -> t.members().stream().anyMatch(m -> m.symbol().equals(symbol)))
             .findFirst()
             .map(t -> t.sector() + ", led by " + t.members().getFirst().symbol())
@@ -292,7 +298,7 @@ final class SnapshotBuilder {
 
   private List<Catalyst> news(String symbol, long now) {
     return session.catalysts().stream()
-        .filter(c -> c.at() <= now && c.symbols().contains(symbol))
+        .filter(c -> c.known() <= now && c.symbols().contains(symbol))
         .toList()
         .reversed();
   }

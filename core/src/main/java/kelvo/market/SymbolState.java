@@ -339,8 +339,10 @@ public final class SymbolState {
   }
 
   private int news(int event) {
-    if (market.tape().time(event) >= newsAt()) {
-      seldom.newsPrice = price();
+    long published = publishedAt(event);
+    if (published >= newsAt()) {
+      boolean late = published < market.tape().time(event);
+      seldom.newsPrice = late ? priceAt(published) : price();
     }
     seldom.news = SeldomState.append(seldom.news, event);
     return Effect.NEWS;
@@ -650,16 +652,20 @@ public final class SymbolState {
     return seldom.haltEvent == EventTape.NONE ? "" : market.tape().reason(seldom.haltEvent);
   }
 
-  /** When the newest item arrived; Long.MIN_VALUE before any, negative on an earlier day. */
+  /** When the newest item was published; Long.MIN_VALUE before any, negative on an earlier day. */
   public long newsAt() {
     int newest = newestNews();
-    return newest == EventTape.NONE ? Long.MIN_VALUE : market.tape().time(newest);
+    return newest == EventTape.NONE ? Long.MIN_VALUE : publishedAt(newest);
+  }
+
+  private long publishedAt(int event) {
+    return market.session().catalystOf(event).at();
   }
 
   private int newestNews() {
     int newest = EventTape.NONE;
     for (int event : seldom.news) {
-      if (newest == EventTape.NONE || market.tape().time(event) >= market.tape().time(newest)) {
+      if (newest == EventTape.NONE || publishedAt(event) >= publishedAt(newest)) {
         newest = event;
       }
     }
@@ -699,7 +705,7 @@ public final class SymbolState {
   }
 
   private boolean isWithin(int event, long span, long now) {
-    long at = market.tape().time(event);
+    long at = publishedAt(event);
     return at > now - span && at <= now;
   }
 

@@ -27,7 +27,7 @@ public final class RuleTable {
   private final SharedReadings shared;
 
   /** For each security the column that last shut the last scan: the first to ask. */
-  private final byte[] firstColumn;
+  private final short[] firstColumn;
 
   private int phase = NO_PHASE;
 
@@ -51,7 +51,7 @@ public final class RuleTable {
   public RuleTable(List<Entry> entries, SharedReadings shared) {
     this.entries = List.copyOf(entries);
     this.shared = shared;
-    firstColumn = new byte[shared.session().securities().size()];
+    firstColumn = new short[shared.session().securities().size()];
   }
 
   /** Lays the rules out for a phase, unless they lie so already. */
@@ -121,7 +121,7 @@ public final class RuleTable {
     for (int column = 0; column < cells.length && left != 0; column++) {
       left = narrow(column, left, state, now);
       if (left == 0) {
-        firstColumn[id] = (byte) column;
+        firstColumn[id] = (short) column;
       }
     }
     for (int i = 0; i < others.length && left != 0; i++) {

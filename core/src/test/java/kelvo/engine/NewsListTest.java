@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
+import kelvo.field.FieldCatalogue;
 import kelvo.market.EventTape;
 import kelvo.market.SaleCondition;
 import kelvo.market.Session;
@@ -87,5 +88,37 @@ class NewsListTest {
     assertThatThrownBy(() -> news("loudness above 3"))
         .hasMessageContaining("loudness")
         .hasMessageContaining("subject, tone, weight");
+  }
+
+  @Test
+  void anItemToldLateIsUnknownUntilItIsToldAndThenCountsFromItsPublication() {
+    long told = NINE + 2 * DayTime.MINUTE;
+    EventTape tape = new EventTape(2);
+    print(tape, NINE - DayTime.MINUTE, 100_000);
+    print(tape, NINE + DayTime.MINUTE, 110_000);
+    tape.news(told, 0, 0);
+    print(tape, told + DayTime.MINUTE, 120_000);
+    Session session =
+        new Session(
+            SessionHours.full(TestSessions.DATE),
+            Phases.USUAL,
+            TestSessions.of(2, t -> {}).securities(),
+            List.of(item(NINE, "AAAAAA Works wins contract", "AAAAAA").knownAt(told)),
+            List.of(),
+            tape);
+    MarketEngine engine = new MarketEngine(session, new Program(List.of(), List.of()), hit -> {});
+    NewsList list = new NewsList(session);
+
+    engine.runTo(told - 1);
+    assertThat(list.at(engine, CatalystFilter.ALL).all()).isZero();
+    assertThat(engine.state(0).newsItems()).isZero();
+    engine.runTo(told + DayTime.MINUTE);
+    assertThat(list.at(engine, CatalystFilter.ALL).rows().getFirst().changeSince()).isEqualTo(20);
+    assertThat(field("minutes since news", engine)).isEqualTo(3);
+    assertThat(field("change since news", engine)).isEqualTo(20);
+  }
+
+  private static double field(String words, MarketEngine engine) {
+    return FieldCatalogue.number(words).bind(engine.session()).at(engine.state(0), engine.clock());
   }
 }

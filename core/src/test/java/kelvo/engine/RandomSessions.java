@@ -50,7 +50,7 @@ public final class RandomSessions {
     int security = random.nextInt(prices.length);
     int draw = random.nextInt(2_000);
     if (draw == 0) {
-      tape.news(at, security, random.nextInt(TestSessions.NEWS.size()));
+      tape.news(at, security, (int) id);
     } else if (draw == 1) {
       tape.status(at, security, TradingState.values()[random.nextInt(3)], "T1");
     } else if (draw == 2) {

@@ -7,6 +7,7 @@ import java.util.function.Consumer;
 import java.util.stream.IntStream;
 import kelvo.market.DailyBar;
 import kelvo.market.DailyHistory;
+import kelvo.market.EventKind;
 import kelvo.market.EventTape;
 import kelvo.market.Security;
 import kelvo.market.SecurityFacts;
@@ -47,7 +48,34 @@ public final class TestSessions {
     for (int i = 0; i < securities; i++) {
       facts.add(facts(String.valueOf((char) ('A' + i)).repeat(6), SecurityKind.COMMON_STOCK, 10e6));
     }
-    return new Session(SessionHours.full(DATE), Phases.USUAL, facts, NEWS, List.of(), tape);
+    return new Session(SessionHours.full(DATE), Phases.USUAL, facts, news(tape), List.of(), tape);
+  }
+
+  /** The items that a tape brings: those of {@link #NEWS} in turn, every third one told late. */
+  private static List<Catalyst> news(EventTape tape) {
+    List<Catalyst> items = new ArrayList<>(NEWS);
+    for (int i = 0; i < tape.size(); i++) {
+      if (tape.kind(i) == EventKind.NEWS) {
+        int number = tape.newsItem(i);
+        while (items.size() <= number) {
+          items.add(NEWS.get(items.size() % NEWS.size()));
+        }
+        long late = number % 3 == 2 ? 7 * DayTime.MINUTE : 0;
+        Catalyst like = items.get(number);
+        items.set(
+            number,
+            new Catalyst(
+                tape.time(i) - late,
+                like.source(),
+                like.headline(),
+                like.body(),
+                like.symbols(),
+                like.reading(),
+                like.kind(),
+                tape.time(i)));
+      }
+    }
+    return items;
   }
 
   /** A security with twenty bars that close at $10. */

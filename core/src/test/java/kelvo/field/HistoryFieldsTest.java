@@ -15,6 +15,7 @@ import kelvo.market.SecurityKind;
 import kelvo.market.Session;
 import kelvo.market.TapedSymbol;
 import kelvo.market.TradingState;
+import kelvo.news.Catalyst;
 import kelvo.time.DayTime;
 import kelvo.time.Phases;
 import kelvo.time.SessionHours;
@@ -266,7 +267,8 @@ class HistoryFieldsTest {
   void newsIsMeasuredFromItsMoment() {
     TapedSymbol taped = after(flat(20));
     taped.trade(NOW, 100_000, 100, REGULAR);
-    taped.tape().news(NOW + 1, 0, 0);
+    Catalyst item = new Catalyst(NOW + 1, "Harbour Wire", "A contract", "", List.of());
+    taped.tape().news(NOW + 1, 0, taped.state().market().session().arrived(item));
     taped.state().apply(taped.state().market(), taped.tape().size() - 1);
     taped.trade(NOW + 2, 104_000, 100, REGULAR);
 

@@ -31,10 +31,13 @@ import kelvo.engine.Progress;
 import kelvo.engine.SessionRun;
 import kelvo.market.EventTape;
 import kelvo.market.Session;
+import kelvo.news.Catalyst;
+import kelvo.news.SourceKind;
 import kelvo.scan.Hit;
 import kelvo.sim.DemoSize;
 import kelvo.sim.EveOfSession;
 import kelvo.sim.FeedServer;
+import kelvo.sim.NewsServer;
 import kelvo.time.DayTime;
 import kelvo.trade.Fill;
 import org.junit.jupiter.api.AfterEach;
@@ -159,14 +162,62 @@ class LiveWindowTest {
 
     until(() -> workspace.book().get().fills().size() == fills.size());
     int hits = shown().hits().size();
+    openAgain();
+    awaitEnd();
+    assertThat(shown().hits()).hasSize(hits);
+    assertThat(workspace.book().get().fills()).containsExactlyInAnyOrderElementsOf(fills);
+  }
+
+  @Test
+  void whatASourceTellsIsWrittenDownOnceAndIsTheSameWhenTheDayIsOpenedAgain() throws Exception {
+    awaitEnd();
+    Catalyst told =
+        new Catalyst(
+            DayTime.of(10, 0), "Quay", "TIDARC files its report", "A body.", List.of("TIDARC"));
+    Session wire =
+        new Session(
+            session.hours(),
+            session.phases(),
+            session.securities(),
+            List.of(told),
+            List.of(),
+            new EventTape(session.securities().size()));
+    try (NewsServer news =
+        new NewsServer(
+            wire, () -> DayTime.LAST, new InetSocketAddress(InetAddress.getLoopbackAddress(), 0))) {
+      Files.writeString(
+          folder.resolve("sources.json"),
+          "{\"kelvo\":1,\"sources\":[{\"name\":\"Filings\",\"kind\":\"regulator filing\",\"url\":\"http://localhost:"
+              + news.port()
+              + "/atom\"}]}");
+      openAgain();
+      until(() -> filings(workspace.session()).size() == 1);
+      until(() -> shown() != null && shown().news().rows().stream().anyMatch(this::isFiling));
+      Catalyst first = filings(workspace.session()).getFirst();
+      assertThat(first.at()).isEqualTo(DayTime.of(10, 0));
+      assertThat(first.known()).isGreaterThan(DayTime.of(10, 0));
+      assertThat(first.kind()).isEqualTo(SourceKind.REGULATOR_FILING);
+
+      openAgain();
+      until(() -> shown() != null && shown().events() == session.tape().size() + 1);
+      assertThat(filings(workspace.session())).containsExactly(first);
+    }
+  }
+
+  private boolean isFiling(MarketSnapshot.NewsRow row) {
+    return row.item().source().equals("Filings");
+  }
+
+  private static List<Catalyst> filings(Session of) {
+    return of.catalysts().stream().filter(item -> item.source().equals("Filings")).toList();
+  }
+
+  private void openAgain() {
     WaitForAsyncUtils.waitForAsyncFx(
         60_000,
         () -> {
           workspace.close();
           open();
         });
-    awaitEnd();
-    assertThat(shown().hits()).hasSize(hits);
-    assertThat(workspace.book().get().fills()).containsExactlyInAnyOrderElementsOf(fills);
   }
 }

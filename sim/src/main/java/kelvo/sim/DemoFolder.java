@@ -190,7 +190,7 @@ public final class DemoFolder {
             .map(rule -> RuleSentence.parse(rule, Vocabulary.USUAL))
             .toList();
     LocalDate autumn = size.session().minusMonths(5);
-    new ScanFolder(root, Vocabulary.USUAL)
+    new ScanFolder(root, Vocabulary.USUAL, problem -> {})
         .save(new Universe("common stock", rules, Set.of(), Set.of(), autumn));
   }
 

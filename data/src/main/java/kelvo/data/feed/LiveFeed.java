@@ -2,7 +2,9 @@ package kelvo.data.feed;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
 import java.util.concurrent.BlockingQueue;
 import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.Semaphore;
@@ -17,6 +19,7 @@ import kelvo.market.SecurityFacts;
 import kelvo.market.Session;
 import kelvo.market.TradingState;
 import kelvo.news.Catalyst;
+import kelvo.time.DayTime;
 import kelvo.trade.Fill;
 
 /**
@@ -39,6 +42,13 @@ public final class LiveFeed implements LiveSource, AutoCloseable {
   public record Status(
       FeedClient.Standing standing, String why, long lagNanos, int leftOut, String firstLeftOut) {}
 
+  /** What makes two items the same, whoever tells them. */
+  private record Told(long at, String headline) {
+    static Told of(Catalyst item) {
+      return new Told(item.at() / DayTime.SECOND, item.headline());
+    }
+  }
+
   /** What one frame brings to the tape, or a heartbeat. */
   private record Batch(List<Consumer<FeedSink>> events, long at, long cameAt) {}
 
@@ -47,6 +57,16 @@ public final class LiveFeed implements LiveSource, AutoCloseable {
   private final FeedClient client;
   private final TapeSink tape;
   private final NewsPoller news;
+
+  /** What sources have told of a moment that the feed has not come to; on the feed's thread. */
+  private final List<Catalyst> early = new ArrayList<>();
+
+  /** The news told so far, however often and by whom; on the feed's thread. */
+  private final Set<Told> newsTold = new HashSet<>();
+
+  /** The greatest moment that the feed has told; on the feed's thread. */
+  private long heardAt;
+
   private final List<Fill> fills;
   private final BlockingQueue<Batch> waiting = new LinkedBlockingQueue<>();
   private final Semaphore room = new Semaphore(MOST_WAITING);
@@ -78,6 +98,7 @@ public final class LiveFeed implements LiveSource, AutoCloseable {
     this.recorder = recorder;
     this.fills = new ArrayList<>(fills);
     tape = new TapeSink(session, seq -> {});
+    session.catalysts().forEach(item -> newsTold.add(Told.of(item)));
     news =
         new NewsPoller(
             sources,
@@ -106,14 +127,26 @@ public final class LiveFeed implements LiveSource, AutoCloseable {
     news.start();
   }
 
-  /** Writes down what the sources have told since and hands it to the player, as the feed's own. */
+  /**
+   * Writes down what the sources have told since and hands it to the player, as the feed's own
+   * news. The session learns of it at the moment that the feed has come to, and not before it was
+   * published.
+   */
   private void takeNews() {
-    List<Catalyst> items = news.take();
-    if (!items.isEmpty()) {
-      items.forEach(recorder::news);
-      List<Consumer<FeedSink>> events = new ArrayList<>();
-      items.forEach(item -> events.add(to -> to.news(item)));
-      put(new Batch(events, items.getLast().at(), System.nanoTime()));
+    early.addAll(news.take());
+    List<Consumer<FeedSink>> events = new ArrayList<>();
+    for (Catalyst item : List.copyOf(early)) {
+      if (item.at() <= heardAt) {
+        early.remove(item);
+        if (newsTold.add(Told.of(item))) {
+          Catalyst known = item.knownAt(heardAt);
+          recorder.newsBetweenFrames(known);
+          events.add(to -> to.news(known));
+        }
+      }
+    }
+    if (!events.isEmpty()) {
+      put(new Batch(events, heardAt, System.nanoTime()));
     }
   }
 
@@ -209,11 +242,13 @@ public final class LiveFeed implements LiveSource, AutoCloseable {
 
     @Override
     public void trade(long at, String symbol, long price, long shares, int conditions, long id) {
+      heardAt = Math.max(heardAt, at);
       take(to -> to.trade(at, symbol, price, shares, conditions, id));
     }
 
     @Override
     public void quote(long at, String symbol, long bid, int bidShares, long ask, int askShares) {
+      heardAt = Math.max(heardAt, at);
       take(to -> to.quote(at, symbol, bid, bidShares, ask, askShares));
     }
 
@@ -245,7 +280,9 @@ public final class LiveFeed implements LiveSource, AutoCloseable {
 
     @Override
     public void news(Catalyst item) {
-      take(to -> to.news(item));
+      if (newsTold.add(Told.of(item))) {
+        take(to -> to.news(item));
+      }
     }
 
     @Override
@@ -257,6 +294,7 @@ public final class LiveFeed implements LiveSource, AutoCloseable {
 
     @Override
     public void heartbeat(long at) {
+      heardAt = Math.max(heardAt, at);
       put(new Batch(List.of(), at, System.nanoTime()));
     }
 

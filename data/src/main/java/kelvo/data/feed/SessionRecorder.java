@@ -22,6 +22,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import kelvo.data.news.JsonFeed;
 import kelvo.market.Price;
 import kelvo.market.SaleCondition;
 import kelvo.market.TradingState;
@@ -254,14 +255,29 @@ public final class SessionRecorder implements FeedSink, AutoCloseable {
 
   @Override
   public void news(Catalyst item) {
+    news(item, frame + 1);
+  }
+
+  /** Writes an item down that came between two frames, from a source beside the feed. */
+  void newsBetweenFrames(Catalyst item) {
+    news(item, frame);
+  }
+
+  private void news(Catalyst item, long ofFrame) {
     LocalDateTime published = date.atStartOfDay().plus(Duration.ofNanos(item.at()));
     ObjectNode written = items.addObject();
-    written.put("id", Long.toString((frame + 1) * PLACES));
+    written.put("id", Long.toString(ofFrame * PLACES));
     written.put("title", item.headline());
     written.put("content_text", item.body());
     written.put("date_published", published.atZone(DayTime.NEW_YORK).toOffsetDateTime().toString());
     written.putArray("authors").addObject().put("name", item.source());
     item.symbols().forEach(written.withArray("tags")::add);
+    if (item.known() > item.at()) {
+      LocalDateTime known = date.atStartOfDay().plus(Duration.ofNanos(item.known()));
+      written
+          .putObject(JsonFeed.OWN)
+          .put(JsonFeed.KNOWN, known.atZone(DayTime.NEW_YORK).toOffsetDateTime().toString());
+    }
     newsChanged = true;
   }
 

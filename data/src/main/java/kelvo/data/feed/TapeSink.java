@@ -79,7 +79,7 @@ public final class TapeSink implements FeedSink {
   public void news(Catalyst item) {
     int number = session.arrived(item);
     for (String symbol : item.symbols()) {
-      session.numberOf(symbol).ifPresent(s -> tape.news(item.at(), s, number));
+      session.numberOf(symbol).ifPresent(s -> tape.news(item.known(), s, number));
     }
   }
 

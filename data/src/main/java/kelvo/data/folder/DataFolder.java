@@ -97,7 +97,7 @@ public final class DataFolder {
   public Session session(LocalDate date, Progress progress) {
     CompletableFuture<Map<String, List<DailyBar>>> daily =
         CompletableFuture.supplyAsync(this::daily);
-    List<Security> securities = securities();
+    List<Security> securities = putRight(securities(), figures(), date);
     Map<String, List<CorporateAction>> actions = actions();
     Map<String, Integer> numbers = new HashMap<>();
     securities.forEach(security -> numbers.put(security.symbol(), numbers.size()));
@@ -147,11 +147,11 @@ public final class DataFolder {
     return recent;
   }
 
-  /** The listed securities, read once. */
+  /** The securities as they are listed, read once. */
   public List<Security> securities() {
     List<Security> read = securities;
     if (read == null) {
-      read = putRight(readSecurities(), figures());
+      read = List.copyOf(readSecurities());
       securities = read;
     }
     return read;
@@ -167,9 +167,13 @@ public final class DataFolder {
     return read;
   }
 
-  private static List<Security> putRight(List<Security> listed, List<Figure> figures) {
+  /** With what was put right by hand, as far as a figure is of the session's date or before. */
+  private static List<Security> putRight(
+      List<Security> listed, List<Figure> figures, LocalDate date) {
     Map<String, List<Figure>> bySymbol =
-        figures.stream().collect(Collectors.groupingBy(Figure::symbol));
+        figures.stream()
+            .filter(figure -> !figure.asOf().isAfter(date))
+            .collect(Collectors.groupingBy(Figure::symbol));
     List<Security> right = new ArrayList<>();
     for (Security security : listed) {
       Security put = security;

@@ -268,7 +268,7 @@ final class SessionFiles {
       for (String symbol : catalysts.get(item).symbols()) {
         Integer number = numbers.get(symbol);
         if (number != null) {
-          rows.add(-1, catalysts.get(item).at(), number, 0, 0, item, 0);
+          rows.add(-1, catalysts.get(item).known(), number, 0, 0, item, 0);
         }
       }
     }

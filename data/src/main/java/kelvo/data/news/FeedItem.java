@@ -17,27 +17,40 @@ import org.jsoup.Jsoup;
  * @param title its headline, perhaps with markup
  * @param body its text, perhaps with markup; may be empty
  * @param terms categories or tags
+ * @param known when the recorded session learned of it
  */
-record FeedItem(Instant published, String source, String title, String body, List<String> terms) {
+record FeedItem(
+    Instant published,
+    String source,
+    String title,
+    String body,
+    List<String> terms,
+    Instant known) {
+  /** An item that was known as soon as it was published. */
+  FeedItem(Instant published, String source, String title, String body, List<String> terms) {
+    this(published, source, title, body, terms, published);
+  }
+
   /** The item under the name that the trader gave its source. */
   FeedItem from(String name) {
-    return new FeedItem(published, name, title, body, terms);
+    return new FeedItem(published, name, title, body, terms, known);
   }
 
   /** The item as a catalyst of a session; bodies and titles become plain text. */
-  Catalyst catalyst(LocalDate session, Set<String> known) {
+  Catalyst catalyst(LocalDate session, Set<String> listed) {
     Set<String> symbols = new LinkedHashSet<>();
-    terms.stream().filter(known::contains).forEach(symbols::add);
+    terms.stream().filter(listed::contains).forEach(symbols::add);
     for (String word : title.split("[^A-Z0-9.]+")) {
-      if (word.length() > 1 && known.contains(word)) {
+      if (word.length() > 1 && listed.contains(word)) {
         symbols.add(word);
       }
     }
     return new Catalyst(
-        DayTime.of(published, session),
-        source,
-        Jsoup.parse(title).text(),
-        Jsoup.parse(body).text(),
-        List.copyOf(symbols));
+            DayTime.of(published, session),
+            source,
+            Jsoup.parse(title).text(),
+            Jsoup.parse(body).text(),
+            List.copyOf(symbols))
+        .knownAt(DayTime.of(known, session));
   }
 }

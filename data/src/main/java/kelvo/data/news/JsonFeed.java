@@ -5,13 +5,20 @@ import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.IOException;
 import java.io.Reader;
 import java.time.DateTimeException;
+import java.time.Instant;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Consumer;
 
 /** Reads JSON Feed 1.1 (jsonfeed.org, version 1.1). */
-final class JsonFeed {
+public final class JsonFeed {
+  /** The extension in which a recorded item keeps what is Kelvo's own. */
+  public static final String OWN = "_kelvo";
+
+  /** When the recorded session learned of an item that was told late. */
+  public static final String KNOWN = "known";
+
   private static final ObjectMapper JSON = new ObjectMapper();
   private static final String VERSION = "https://jsonfeed.org/version/1";
 
@@ -47,11 +54,14 @@ final class JsonFeed {
     item.path("tags").forEach(tag -> tags.add(tag.asText()));
     JsonNode html = item.path("content_html");
     String author = item.path("authors").path(0).path("name").asText();
+    Instant published = OffsetDateTime.parse(item.path("date_published").asText()).toInstant();
+    String known = item.path(OWN).path(KNOWN).asText();
     return new FeedItem(
-        OffsetDateTime.parse(item.path("date_published").asText()).toInstant(),
+        published,
         author.isEmpty() ? source : author,
         item.path("title").asText(),
         html.isTextual() ? html.asText() : item.path("content_text").asText(),
-        tags);
+        tags,
+        known.isEmpty() ? published : OffsetDateTime.parse(known).toInstant());
   }
 }

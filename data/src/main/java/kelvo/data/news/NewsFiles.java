@@ -12,6 +12,7 @@ import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -59,8 +60,11 @@ public final class NewsFiles {
       faults.add(new Fault("news", 0, "", "a readable folder", String.valueOf(e.getMessage())));
     }
     items.removeIf(i -> i.at() < -daysBefore * 24 * DayTime.HOUR || i.at() > DayTime.LAST);
-    return items.stream()
-        .distinct()
+    Map<Catalyst, Catalyst> once = new LinkedHashMap<>();
+    for (Catalyst item : items) {
+      once.merge(item.knownAt(item.at()), item, (a, b) -> a.known() <= b.known() ? a : b);
+    }
+    return once.values().stream()
         .sorted(Comparator.comparingLong(Catalyst::at))
         .collect(Collectors.toCollection(ArrayList::new));
   }

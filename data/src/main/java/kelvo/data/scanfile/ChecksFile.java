@@ -1,8 +1,6 @@
 package kelvo.data.scanfile;
 
-import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.ArrayList;
@@ -13,14 +11,12 @@ import kelvo.watch.CheckRule;
 
 /** Reads and writes the checks of the morning as JSON, as docs/formats.md describes. */
 final class ChecksFile {
-  private static final ObjectMapper JSON = new ObjectMapper();
-
   private ChecksFile() {}
 
   static List<CheckRule> parse(String name, String json, Vocabulary vocabulary) {
     List<CheckRule> checks = new ArrayList<>();
     try {
-      for (JsonNode node : JSON.readTree(json).path("checks")) {
+      for (JsonNode node : JsonText.read(name, json).path("checks")) {
         checks.add(
             CheckRule.of(
                 node.path("name").asText(),
@@ -29,14 +25,6 @@ final class ChecksFile {
                 vocabulary));
       }
       return checks;
-    } catch (JsonProcessingException e) {
-      throw new ScanFileException(
-          name
-              + ", line "
-              + e.getLocation().getLineNr()
-              + ": expected JSON; "
-              + e.getOriginalMessage(),
-          e);
     } catch (IllegalArgumentException e) {
       throw new ScanFileException(
           name + ", check " + (checks.size() + 1) + ": " + e.getMessage(), e);
@@ -44,8 +32,7 @@ final class ChecksFile {
   }
 
   static String write(List<CheckRule> checks) {
-    ObjectNode written = JSON.createObjectNode();
-    written.put("kelvo", 1);
+    ObjectNode written = JsonText.begin();
     ArrayNode list = written.putArray("checks");
     for (CheckRule check : checks) {
       list.addObject()
@@ -53,6 +40,6 @@ final class ChecksFile {
           .put("pass", check.passSentence())
           .put("fail", check.failSentence());
     }
-    return written.toPrettyString() + "\n";
+    return JsonText.of(written);
   }
 }

@@ -1,8 +1,6 @@
 package kelvo.data.scanfile;
 
-import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
@@ -26,7 +24,6 @@ import org.jspecify.annotations.Nullable;
 
 /** Reads scans from JSON files, as docs/formats.md describes. */
 public final class ScanFile {
-  private static final ObjectMapper JSON = new ObjectMapper();
   private static final int USUAL_LIMIT = 50;
 
   private final String name;
@@ -73,17 +70,7 @@ public final class ScanFile {
    */
   public static Scan parse(
       String name, String json, Vocabulary vocabulary, List<Universe> universes) {
-    try {
-      return new ScanFile(name, JSON.readTree(json), vocabulary, universes).scan();
-    } catch (JsonProcessingException e) {
-      throw new ScanFileException(
-          name
-              + ", line "
-              + e.getLocation().getLineNr()
-              + ": expected JSON; "
-              + e.getOriginalMessage(),
-          e);
-    }
+    return new ScanFile(name, JsonText.read(name, json), vocabulary, universes).scan();
   }
 
   /** The scans that ship with Kelvo, in the order of the day. */
@@ -204,19 +191,9 @@ public final class ScanFile {
     return texts;
   }
 
-  /** The name that a scan's or universe's JSON text gives; empty when it is no JSON. */
-  static String nameIn(String json) {
-    try {
-      return JSON.readTree(json).path("name").asText();
-    } catch (JsonProcessingException e) {
-      return "";
-    }
-  }
-
   /** A scan as JSON text that reads back as the same scan. */
   public static String write(Scan scan) {
-    ObjectNode written = JSON.createObjectNode();
-    written.put("kelvo", 1).put("name", scan.name());
+    ObjectNode written = JsonText.begin().put("name", scan.name());
     if (!scan.purpose().isEmpty()) {
       written.put("purpose", scan.purpose());
     }
@@ -235,7 +212,7 @@ public final class ScanFile {
     scan.sort().forEach(order -> sort.add(order.words()));
     ArrayNode columns = written.putArray("columns");
     scan.columns().forEach(field -> columns.add(field.words()));
-    return written.toPrettyString() + "\n";
+    return JsonText.of(written);
   }
 
   private static void sentences(ArrayNode to, List<Rule> rules) {

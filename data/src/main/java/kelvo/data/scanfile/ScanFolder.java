@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.function.BiFunction;
+import java.util.function.Consumer;
 import java.util.stream.Stream;
 import kelvo.data.folder.FiguresFile;
 import kelvo.rule.Vocabulary;
@@ -31,31 +32,34 @@ public final class ScanFolder {
   private final Path scans;
   private final Path universes;
   private final Vocabulary vocabulary;
+  private final Consumer<String> wrong;
 
-  /** The scans of a data folder, whose fields have these words. */
-  public ScanFolder(Path folder, Vocabulary vocabulary) {
+  /**
+   * The scans of a data folder.
+   *
+   * @param vocabulary the words of its fields
+   * @param wrong takes a sentence about each file that cannot be read; the others are read
+   */
+  public ScanFolder(Path folder, Vocabulary vocabulary, Consumer<String> wrong) {
+    this.wrong = wrong;
     root = folder;
     scans = folder.resolve("scans");
     universes = folder.resolve("universes");
     this.vocabulary = vocabulary;
   }
 
-  /**
-   * The universes, by file name.
-   *
-   * @throws ScanFile.ScanFileException when a file holds none
-   */
+  /** The universes, by file name. */
   public List<Universe> universes() {
     return all(universes, (name, text) -> UniverseFile.parse(name, text, vocabulary));
   }
 
-  /**
-   * The scans, by file name; those that ship with Kelvo when there are none.
-   *
-   * @throws ScanFile.ScanFileException when a file holds none
-   */
+  /** The scans, by file name; those that ship with Kelvo when there are none. */
   public List<Scan> scans() {
-    List<Universe> known = universes();
+    return scans(universes());
+  }
+
+  /** The scans, which may name one of these universes. */
+  public List<Scan> scans(List<Universe> known) {
     List<Scan> own = all(scans, (name, text) -> ScanFile.parse(name, text, vocabulary, known));
     return own.isEmpty() ? ScanFile.shipped(vocabulary) : own;
   }
@@ -65,10 +69,14 @@ public final class ScanFolder {
     return ScanFile.read(file, vocabulary, universes());
   }
 
-  private static <T> List<T> all(Path folder, BiFunction<String, String, T> reader) {
+  private <T> List<T> all(Path folder, BiFunction<String, String, T> reader) {
     List<T> all = new ArrayList<>();
     for (Path file : files(folder)) {
-      all.add(reader.apply(file.getFileName().toString(), text(file)));
+      try {
+        all.add(reader.apply(file.getFileName().toString(), text(file)));
+      } catch (ScanFile.ScanFileException e) {
+        wrong.accept(e.getMessage() + "; the file was left out");
+      }
     }
     return all;
   }
@@ -102,7 +110,7 @@ public final class ScanFolder {
         write(scans.resolve(file), ScanFile.shippedText(file));
       }
     }
-    Path file = fileOf(scan.name(), scans).orElse(scans.resolve(fileName(scan.name())));
+    Path file = fileOf(scan.name(), scans).orElseGet(() -> freeFile(scans, scan.name()));
     write(file, ScanFile.write(scan));
   }
 
@@ -114,7 +122,7 @@ public final class ScanFolder {
   /** Writes a universe in place of the one of the same name. */
   public void save(Universe universe) {
     Path file =
-        fileOf(universe.name(), universes).orElse(universes.resolve(fileName(universe.name())));
+        fileOf(universe.name(), universes).orElseGet(() -> freeFile(universes, universe.name()));
     write(file, UniverseFile.write(universe));
   }
 
@@ -123,14 +131,17 @@ public final class ScanFolder {
     fileOf(universe.name(), universes).ifPresent(ScanFolder::delete);
   }
 
-  /**
-   * The checks of the morning; the usual ones when the folder has none of its own.
-   *
-   * @throws ScanFile.ScanFileException when the file holds none
-   */
+  /** The checks of the morning; the usual ones when the folder has none of its own. */
   public List<CheckRule> checks() {
     Path file = root.resolve(CHECKS);
-    return Files.exists(file) ? ChecksFile.parse(CHECKS, text(file), vocabulary) : CheckRule.USUAL;
+    try {
+      return Files.exists(file)
+          ? ChecksFile.parse(CHECKS, text(file), vocabulary)
+          : CheckRule.USUAL;
+    } catch (ScanFile.ScanFileException e) {
+      wrong.accept(e.getMessage() + "; the usual checks are asked");
+      return CheckRule.USUAL;
+    }
   }
 
   /** Writes the checks of the morning. */
@@ -145,13 +156,20 @@ public final class ScanFolder {
 
   private static Optional<Path> fileOf(String name, Path folder) {
     return files(folder).stream()
-        .filter(file -> ScanFile.nameIn(text(file)).equals(name))
+        .filter(file -> JsonText.nameIn(text(file)).equals(name))
         .findFirst();
   }
 
-  private static String fileName(String name) {
-    return name.toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-").replaceAll("^-|-$", "")
-        + JSON;
+  /** A file that no other scan or universe has, though their names may be alike. */
+  private static Path freeFile(Path folder, String name) {
+    String letters =
+        name.toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-").replaceAll("^-|-$", "");
+    String plain = letters.isEmpty() ? "unnamed" : letters;
+    Path free = folder.resolve(plain + JSON);
+    for (int i = 2; Files.exists(free); i++) {
+      free = folder.resolve(plain + "-" + i + JSON);
+    }
+    return free;
   }
 
   /** Beside the file first, then in its place: a cut leaves the old one whole. */

@@ -1,8 +1,6 @@
 package kelvo.data.scanfile;
 
-import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.time.DateTimeException;
@@ -21,8 +19,6 @@ import org.jspecify.annotations.Nullable;
 
 /** Reads and writes universes as JSON files, as docs/formats.md describes. */
 public final class UniverseFile {
-  private static final ObjectMapper JSON = new ObjectMapper();
-
   private UniverseFile() {}
 
   /**
@@ -31,8 +27,8 @@ public final class UniverseFile {
    * @throws ScanFileException when it holds none
    */
   public static Universe parse(String name, String json, Vocabulary vocabulary) {
+    JsonNode root = JsonText.read(name, json);
     try {
-      JsonNode root = JSON.readTree(json);
       String called = root.path("name").asText();
       if (root.path("kelvo").asInt() != 1 || called.isBlank()) {
         throw new IllegalArgumentException("expected \"kelvo\": 1 and a name");
@@ -45,14 +41,6 @@ public final class UniverseFile {
           symbols(root.path("added")),
           symbols(root.path("excluded")),
           reviewed(root.path("reviewed").asText()));
-    } catch (JsonProcessingException e) {
-      throw new ScanFileException(
-          name
-              + ", line "
-              + e.getLocation().getLineNr()
-              + ": expected JSON; "
-              + e.getOriginalMessage(),
-          e);
     } catch (IllegalArgumentException e) {
       throw new ScanFileException(name + ": " + e.getMessage(), e);
     }
@@ -75,8 +63,7 @@ public final class UniverseFile {
 
   /** A universe as JSON text that reads back as the same universe. */
   public static String write(Universe universe) {
-    ObjectNode written = JSON.createObjectNode();
-    written.put("kelvo", 1).put("name", universe.name());
+    ObjectNode written = JsonText.begin().put("name", universe.name());
     ArrayNode rules = written.putArray("rules");
     universe.rules().forEach(rule -> rules.add(rule.sentence()));
     ArrayNode added = written.putArray("added");
@@ -86,6 +73,6 @@ public final class UniverseFile {
     if (universe.reviewed() != null) {
       written.put("reviewed", universe.reviewed().toString());
     }
-    return written.toPrettyString() + "\n";
+    return JsonText.of(written);
   }
 }

@@ -16,6 +16,7 @@ import java.util.zip.GZIPOutputStream;
 import kelvo.data.calendar.ExchangeCalendar;
 import kelvo.engine.Progress;
 import kelvo.market.EventKind;
+import kelvo.market.SecurityFacts;
 import kelvo.market.Session;
 import kelvo.time.DayTime;
 import kelvo.trade.Fill;
@@ -202,5 +203,34 @@ class DataFolderTest {
   @Test
   void sessionDatesAreThoseOfTheFolders() {
     assertThat(data.sessionDates()).isEqualTo(List.of(DATE));
+  }
+
+  @Test
+  void aFigurePutRightCountsFromItsDateOnAndTheLastOneWins() throws IOException {
+    file(
+        "figures.csv",
+        "symbol,figure,value,as_of,source",
+        "TIDARC,float,9000000,2031-02-01,report",
+        "TIDARC,float,8000000,2031-03-01,second report",
+        "TIDARC,float,1000000,2031-03-13,of tomorrow",
+        "TIDARC,shares_outstanding,20000000,2031-03-01,second report",
+        "TIDARC,price,1,2031-03-01,wrong");
+    FiguresFile.append(
+        folder,
+        new kelvo.universe.Figure(
+            "SONWEL",
+            kelvo.universe.Figure.Kind.FLOAT,
+            3e6,
+            LocalDate.of(2031, 3, 11),
+            "a, \"b\""));
+
+    SecurityFacts tidarc = data.session(DATE, Progress.NONE).security(0);
+
+    assertThat(tidarc.floatShares()).isEqualTo(8e6);
+    assertThat(tidarc.security().floatAsOf()).isEqualTo("2031-03-01");
+    assertThat(tidarc.sharesOutstanding()).isEqualTo(20e6);
+    assertThat(data.figures().getLast().source()).isEqualTo("a, \"b\"");
+    assertThat(data.session(DATE, Progress.NONE).security(1).floatShares()).isEqualTo(3e5);
+    assertThat(data.faults()).hasSize(1).allMatch(f -> f.file().startsWith("figures"));
   }
 }

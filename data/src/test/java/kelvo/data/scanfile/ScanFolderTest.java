@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import kelvo.rule.RuleSentence;
@@ -16,9 +17,10 @@ import org.junit.jupiter.api.io.TempDir;
 
 class ScanFolderTest {
   @TempDir Path folder;
+  private final List<String> problems = new ArrayList<>();
 
   private ScanFolder own() {
-    return new ScanFolder(folder, Vocabulary.USUAL);
+    return new ScanFolder(folder, Vocabulary.USUAL, problems::add);
   }
 
   private static Universe common() {
@@ -66,10 +68,11 @@ class ScanFolderTest {
         Files.createDirectories(folder.resolve("scans")).resolve("lost.json"),
         "{\"kelvo\":1,\"name\":\"Lost\",\"universe\":\"Elsewhere\"}");
 
-    assertThatThrownBy(() -> own().scans())
-        .hasMessageContaining("lost.json")
-        .hasMessageContaining("US common")
-        .hasMessageContaining("Elsewhere");
+    own().save(ScanFile.shipped(Vocabulary.USUAL).getFirst());
+
+    assertThat(own().scans()).hasSize(1);
+    assertThat(problems.getFirst())
+        .contains("lost.json", "US common", "Elsewhere", "the file was left out");
   }
 
   @Test
@@ -110,6 +113,17 @@ class ScanFolderTest {
         folder.resolve("checks.json"),
         "{\"kelvo\":1,\"checks\":[{\"name\":\"a\",\"pass\":\"gap at leest 4%\"}]}");
 
-    assertThatThrownBy(() -> own().checks()).hasMessageContaining("checks.json, check 1");
+    assertThat(own().checks()).isEqualTo(kelvo.watch.CheckRule.USUAL);
+    assertThat(problems.getFirst()).contains("checks.json, check 1", "the usual checks are asked");
+  }
+
+  @Test
+  void scansWithNamesThatAreAlikeKeepFilesOfTheirOwn() {
+    Scan some = ScanFile.shipped(Vocabulary.USUAL).getFirst();
+    List<Scan> alike =
+        List.of(some.named("Gap, up"), some.named("Gap up"), some.named("朝"), some.named("夕"));
+    alike.forEach(own()::save);
+
+    assertThat(own().scans()).containsAll(alike);
   }
 }

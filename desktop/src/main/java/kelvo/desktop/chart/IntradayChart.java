@@ -11,6 +11,7 @@ import kelvo.desktop.theme.Tone;
 import kelvo.engine.MarketSnapshot;
 import kelvo.market.GroupedBars;
 import kelvo.market.Halts;
+import kelvo.market.Measurement;
 import kelvo.market.MinuteBar;
 import kelvo.market.Price;
 import kelvo.market.ReferenceLevel;
@@ -215,14 +216,14 @@ public final class IntradayChart extends ChartCanvas {
     if (measured == null || shown == null || measured.isPoint()) {
       return;
     }
-    long from = (long) (start + Math.min(measured.x0(), measured.x1()) / pixelsPerNano);
-    long to = (long) (start + Math.max(measured.x0(), measured.x1()) / pixelsPerNano);
-    long shares =
-        shown.minutes().stream()
-            .filter(b -> b.start() + DayTime.MINUTE > from && b.start() <= to)
-            .mapToLong(MinuteBar::volume)
-            .sum();
-    measured.paint(g, theme(), axis, to - from, shares, plotWidth());
+    Measurement measurement =
+        Measurement.of(
+            shown.minutes(),
+            (long) (start + measured.x0() / pixelsPerNano),
+            (long) (start + measured.x1() / pixelsPerNano),
+            axis.value(measured.y0()),
+            axis.value(measured.y1()));
+    measured.paint(g, theme(), measurement, plotWidth());
   }
 
   private Axis axis(List<MinuteBar> bars, double height) {

@@ -8,6 +8,7 @@ import kelvo.desktop.theme.Numbers;
 import kelvo.desktop.theme.Theme;
 import kelvo.desktop.theme.Tone;
 import kelvo.field.Unit;
+import kelvo.market.Measurement;
 import kelvo.time.DayTime;
 
 /** Two ends of a measurement on a chart, in its pixels. */
@@ -20,9 +21,7 @@ record Ruler(double x0, double y0, double x1, double y1) {
   }
 
   /** Draws the stretch with its size in words. */
-  void paint(GraphicsContext g, Theme theme, Axis axis, long nanos, long shares, double plotWidth) {
-    double from = axis.value(y0);
-    double to = axis.value(y1);
+  void paint(GraphicsContext g, Theme theme, Measurement measured, double plotWidth) {
     g.setGlobalAlpha(0.35);
     g.setFill(theme.colour(Tone.SELECTION));
     g.fillRect(Math.min(x0, x1), Math.min(y0, y1), Math.abs(x1 - x0), Math.abs(y1 - y0));
@@ -33,11 +32,11 @@ record Ruler(double x0, double y0, double x1, double y1) {
         String.format(
             Locale.ROOT,
             "%+.2f  %s  %d:%02d h  %s shares",
-            to - from,
-            Numbers.percent(100 * (to - from) / from),
-            nanos / DayTime.HOUR,
-            nanos / DayTime.MINUTE % 60,
-            Unit.SHARES.text(shares));
+            measured.dollars(),
+            Numbers.percent(measured.percent()),
+            measured.nanos() / DayTime.HOUR,
+            measured.nanos() / DayTime.MINUTE % 60,
+            Unit.SHARES.text(measured.shares()));
     double left = Math.clamp(x1 + 6, 0, Math.max(0, plotWidth - LABEL_WIDTH));
     g.setFill(theme.colour(Tone.CARD));
     g.fillRect(left, y1 - LABEL_HEIGHT - 2, LABEL_WIDTH, LABEL_HEIGHT);

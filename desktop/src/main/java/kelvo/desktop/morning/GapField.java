@@ -38,6 +38,7 @@ final class GapField extends Region {
   private final Canvas canvas = new Canvas();
   private final Tooltip tooltip = new Tooltip();
   private List<MarketSnapshot.Gap> gaps = List.of();
+  private List<Themes.Theme> joined = List.of();
 
   GapField(Workspace workspace) {
     this.workspace = workspace;
@@ -58,8 +59,9 @@ final class GapField extends Region {
     workspace.theme().addListener((o, was, is) -> paint());
   }
 
-  void show(List<MarketSnapshot.Gap> shown) {
+  void show(List<MarketSnapshot.Gap> shown, List<Themes.Theme> themes) {
     gaps = shown;
+    joined = themes;
     paint();
   }
 
@@ -129,14 +131,7 @@ final class GapField extends Region {
   private void themes(GraphicsContext g, Theme theme, LabelPlaces labels) {
     Map<String, MarketSnapshot.Gap> bySymbol = new HashMap<>();
     gaps.forEach(gap -> bySymbol.put(gap.symbol(), gap));
-    List<Themes.Mover> movers =
-        gaps.stream()
-            .filter(gap -> !gap.thin())
-            .map(
-                gap ->
-                    new Themes.Mover(gap.symbol(), gap.sector(), gap.percent(), gap.dollarVolume()))
-            .toList();
-    for (Themes.Theme found : Themes.of(movers)) {
+    for (Themes.Theme found : joined) {
       List<MarketSnapshot.Gap> members = new ArrayList<>();
       found.members().forEach(m -> members.add(bySymbol.get(m.symbol())));
       hull(g, theme, found, members, labels);

@@ -138,7 +138,7 @@ public final class MorningStage extends BorderPane {
     if (shown == null) {
       return;
     }
-    field.show(shown.gaps());
+    field.show(shown.gaps(), shown.themes());
     wall.show(shown.wall());
     if (getTop() == editor) {
       editor.show(shown);

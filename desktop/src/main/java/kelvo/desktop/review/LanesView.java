@@ -157,7 +157,7 @@ final class LanesView extends Region {
     }
     for (Catalyst item : workspace.session().catalysts()) {
       if (item.at() >= DayTime.FIRST
-          && item.at() <= workspace.now()
+          && item.known() <= workspace.now()
           && item.symbols().contains(lane.symbol())) {
         g.setFill(theme.colour(Tone.CATALYST));
         g.fillOval(x(item.at()) - 3, y + 3, 6, 6);

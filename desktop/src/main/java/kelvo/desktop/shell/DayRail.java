@@ -130,7 +130,7 @@ final class DayRail extends Region {
   private void marks(GraphicsContext g, Theme theme, MarketSnapshot shown) {
     long now = shown.moment();
     for (Catalyst item : workspace.session().catalysts()) {
-      if (item.at() >= DayTime.FIRST && item.at() <= now) {
+      if (item.at() >= DayTime.FIRST && item.known() <= now) {
         mark(g, theme, Tone.CATALYST, x(item.at()), 2);
       }
     }

@@ -15,7 +15,6 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.VBox;
-import kelvo.data.folder.Fault;
 import kelvo.desktop.catalysts.CatalystsStage;
 import kelvo.desktop.focus.FocusSide;
 import kelvo.desktop.live.AlertPopup;
@@ -45,7 +44,7 @@ public final class MainWindow extends BorderPane {
   private boolean commandKey;
 
   /** The window's content. */
-  public MainWindow(Workspace workspace, List<Fault> faults) {
+  public MainWindow(Workspace workspace, List<String> faults) {
     this.workspace = workspace;
     universe = new UniverseStage(workspace);
     morning = new MorningStage(workspace);

@@ -4,6 +4,7 @@ import java.net.InetSocketAddress;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
 import kelvo.data.calendar.ExchangeCalendar;
 import kelvo.data.feed.FeedAddress;
@@ -36,7 +37,7 @@ import org.jspecify.annotations.Nullable;
  * @param scanFolder where the trader's scans and universes are kept
  * @param feed brings what is still to come; null for a recorded session
  * @param dropCopy brings the trader's fills from the broker; null for none
- * @param faults what could not be read
+ * @param faults what could not be read, a sentence each
  */
 public record OpenedDay(
     Session session,
@@ -51,7 +52,7 @@ public record OpenedDay(
     @Nullable DropCopy dropCopy,
     Ledger ledger,
     DayBook book,
-    List<Fault> faults) {
+    List<String> faults) {
   /** The ledger's name in a data folder. */
   public static final String LEDGER = "ledger.sqlite";
 
@@ -71,20 +72,7 @@ public record OpenedDay(
     Session session = data.session(date, part -> progress.done(part * READING));
     Kept kept = Kept.in(folder, date, data.fills(date), Vocabulary.of(data.securities()));
     SessionRun run = SessionRun.of(session, kept.program(), playing(progress));
-    return new OpenedDay(
-        session,
-        kept.vocabulary(),
-        kept.folder(),
-        kept.folder().universes(),
-        data.figures(),
-        kept.folder().checks(),
-        kept.scans(),
-        run,
-        null,
-        null,
-        kept.ledger(),
-        kept.book(),
-        data.faults());
+    return kept.opened(session, run, null, null, data);
   }
 
   /**
@@ -111,20 +99,7 @@ public record OpenedDay(
     LiveFeed feed =
         new LiveFeed(address, session, recorder, data.newsSources(), data.feedFills(date));
     DropCopy dropCopy = broker == null ? null : new DropCopy(broker.address(), broker.name(), date);
-    return new OpenedDay(
-        session,
-        kept.vocabulary(),
-        kept.folder(),
-        kept.folder().universes(),
-        data.figures(),
-        kept.folder().checks(),
-        kept.scans(),
-        run,
-        feed,
-        dropCopy,
-        kept.ledger(),
-        kept.book(),
-        data.faults());
+    return kept.opened(session, run, feed, dropCopy, data);
   }
 
   private static Progress playing(Progress progress) {
@@ -133,13 +108,54 @@ public record OpenedDay(
 
   /** What a folder keeps of the trader's own. */
   private record Kept(
-      Vocabulary vocabulary, ScanFolder folder, List<Scan> scans, Ledger ledger, DayBook book) {
+      Vocabulary vocabulary,
+      ScanFolder folder,
+      List<Universe> universes,
+      List<CheckRule> checks,
+      List<Scan> scans,
+      Ledger ledger,
+      DayBook book,
+      List<String> problems) {
     static Kept in(Path folder, LocalDate date, List<Fill> fills, Vocabulary vocabulary) {
       Ledger ledger = Ledger.open(folder.resolve(LEDGER));
       ledger.addFills(date, fills);
       ledger.awaitSaved();
-      ScanFolder scans = new ScanFolder(folder, vocabulary);
-      return new Kept(vocabulary, scans, scans.scans(), ledger, ledger.day(date));
+      List<String> problems = new ArrayList<>();
+      ScanFolder scans = new ScanFolder(folder, vocabulary, problems::add);
+      List<Universe> universes = scans.universes();
+      return new Kept(
+          vocabulary,
+          scans,
+          universes,
+          scans.checks(),
+          scans.scans(universes),
+          ledger,
+          ledger.day(date),
+          problems);
+    }
+
+    OpenedDay opened(
+        Session session,
+        SessionRun run,
+        @Nullable LiveFeed feed,
+        @Nullable DropCopy dropCopy,
+        DataFolder data) {
+      List<String> faults = new ArrayList<>(data.faults().stream().map(Fault::sentence).toList());
+      faults.addAll(problems);
+      return new OpenedDay(
+          session,
+          vocabulary,
+          folder,
+          universes,
+          data.figures(),
+          checks,
+          scans,
+          run,
+          feed,
+          dropCopy,
+          ledger,
+          book,
+          List.copyOf(faults));
     }
 
     Program program() {

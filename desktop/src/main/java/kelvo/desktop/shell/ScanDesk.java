@@ -127,10 +127,10 @@ public final class ScanDesk {
     }
     write(
         () -> {
+          folder.save(after);
           if (!before.name().equals(after.name())) {
             folder.remove(before);
           }
-          folder.save(after);
         });
     still.playFromStart();
   }

@@ -14,7 +14,6 @@ import javafx.scene.layout.Region;
 import javafx.util.Duration;
 import kelvo.data.feed.FeedClient;
 import kelvo.data.feed.LiveFeed;
-import kelvo.data.folder.Fault;
 import kelvo.desktop.theme.Numbers;
 import kelvo.engine.MarketSnapshot;
 import kelvo.scan.Hit;
@@ -34,7 +33,7 @@ final class StatusBar extends HBox {
   private long lastAt;
   private String rate = "";
 
-  StatusBar(Workspace workspace, List<Fault> faults) {
+  StatusBar(Workspace workspace, List<String> faults) {
     super(16);
     this.workspace = workspace;
     getStyleClass().add("bar");
@@ -52,7 +51,7 @@ final class StatusBar extends HBox {
     action.getStyleClass().add("tone-accent");
     getChildren().addAll(feed, hits, saved);
     if (!faults.isEmpty()) {
-      Label bad = new Label(faults.size() + " lines left out: " + faults.getFirst().sentence());
+      Label bad = new Label(faults.size() + " faults: " + faults.getFirst());
       bad.getStyleClass().addAll("small", "tone-down");
       bad.setMaxWidth(360);
       getChildren().add(bad);

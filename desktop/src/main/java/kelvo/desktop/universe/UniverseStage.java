@@ -4,11 +4,8 @@ import java.io.File;
 import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
-import java.util.Map;
 import java.util.Set;
 import java.util.function.Consumer;
-import java.util.stream.Collectors;
 import javafx.collections.ListChangeListener;
 import javafx.geometry.Pos;
 import javafx.scene.control.ComboBox;
@@ -22,20 +19,15 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
 import kelvo.data.scanfile.UniverseTable;
-import kelvo.desktop.grid.Grid;
-import kelvo.desktop.grid.GridColumn;
 import kelvo.desktop.rules.RulesEditor;
 import kelvo.desktop.shell.ScanDesk;
 import kelvo.desktop.shell.Workspace;
-import kelvo.desktop.theme.Numbers;
 import kelvo.desktop.theme.SmallButton;
-import kelvo.desktop.theme.Tone;
-import kelvo.field.Unit;
 import kelvo.rule.Rule;
 import kelvo.rule.RuleCompletion;
 import kelvo.rule.SessionWords;
 import kelvo.scan.Scan;
-import kelvo.universe.Figure;
+import kelvo.universe.Listing;
 import kelvo.universe.Membership;
 import kelvo.universe.PastedSymbols;
 import kelvo.universe.Universe;
@@ -45,10 +37,6 @@ import kelvo.universe.Universe;
  * other one is out, and what was said by hand.
  */
 public final class UniverseStage extends BorderPane {
-  private static final String IN = "in";
-  private static final String OUT = "out";
-  private static final String BY_HAND = "by hand";
-
   private final Workspace workspace;
   private final ScanDesk desk;
   private final ComboBox<String> names = new ComboBox<>();
@@ -56,23 +44,17 @@ public final class UniverseStage extends BorderPane {
   private final Label stale = new Label();
   private final RulesEditor rules;
   private final TextField pasted = new TextField();
-  private final TextField find = new TextField();
-  private final ComboBox<String> which = new ComboBox<>();
   private final FigureForm figure;
-  private final Grid<UniverseRow> table = new Grid<>("Universe", UniverseRow::symbol);
-  private final Map<String, Figure> figures;
+  private final UniverseList list;
   private Universe universe;
   private boolean showing;
-  private List<UniverseRow> rows = List.of();
 
   /** The stage of a window. */
   public UniverseStage(Workspace workspace) {
     this.workspace = workspace;
     desk = workspace.desk();
     universe = desk.universes().isEmpty() ? fresh("universe") : desk.universes().getFirst();
-    figures =
-        desk.figures().stream()
-            .collect(Collectors.toMap(Figure::symbol, f -> f, (older, newer) -> newer));
+    list = new UniverseList(workspace);
     rules =
         new RulesEditor(
             desk.vocabulary(),
@@ -84,16 +66,10 @@ public final class UniverseStage extends BorderPane {
     stale.setWrapText(true);
     standing.getStyleClass().add("strong");
     standing.setMinWidth(USE_PREF_SIZE);
-    VBox top = new VBox(4, head(), stale, rules, byHand(), listHead(), figure);
+    VBox top = new VBox(4, head(), stale, rules, byHand(), list.head(), figure);
     top.getStyleClass().addAll("card", "part");
     setTop(top);
-    setCenter(table);
-    table.columns(columns());
-    table.onTold(workspace.action()::set);
-    table.onSelect(row -> workspace.focusOn(row.symbol()));
-    table.theme(workspace.theme().get());
-    workspace.theme().addListener((o, was, is) -> table.theme(is));
-    workspace.focus().addListener((o, was, is) -> table.select(is));
+    setCenter(list);
     workspace.stage().addListener((o, was, is) -> show());
     desk.universes().addListener((ListChangeListener<Universe>) c -> follow());
     show();
@@ -156,55 +132,6 @@ public final class UniverseStage extends BorderPane {
                 () -> byHand(s -> put(universe.forgetting(s)))));
     line.setAlignment(Pos.CENTER_LEFT);
     return line;
-  }
-
-  private HBox listHead() {
-    which.getItems().setAll(OUT, IN, BY_HAND);
-    which.setValue(OUT);
-    which.setFocusTraversable(false);
-    which.setAccessibleText("Which securities are listed");
-    which.setOnAction(e -> list());
-    find.setPromptText("symbol, name or reason");
-    find.setAccessibleText("Find in the list");
-    find.textProperty().addListener((o, was, is) -> list());
-    HBox.setHgrow(find, Priority.ALWAYS);
-    HBox line = new HBox(6, new Label("Those who are"), which, find);
-    line.setAlignment(Pos.CENTER_LEFT);
-    return line;
-  }
-
-  private static List<GridColumn<UniverseRow>> columns() {
-    return List.of(
-        GridColumn.<UniverseRow>words(
-                "Symbol",
-                "The ticker; + added by hand, × excluded by hand",
-                82,
-                r -> r.byHand() + r.symbol())
-            .toned(r -> r.byHand().isEmpty() ? Tone.INK : Tone.ACCENT),
-        GridColumn.words("Name", "", 128, r -> r.facts().security().name()),
-        GridColumn.numbers("Close $", "Of the session before", 52, r -> Unit.PRICE.text(r.close())),
-        GridColumn.numbers(
-            "Volume 20d",
-            "Mean of the last 20 sessions",
-            60,
-            r -> Unit.SHARES.text(r.facts().history().averageVolume(20))),
-        GridColumn.<UniverseRow>numbers(
-                "Float",
-                "In shares, after splits; in the accent's colour when put right by hand",
-                56,
-                r -> Unit.SHARES.text(r.facts().floatShares()))
-            .toned(r -> r.source().isEmpty() ? Tone.INK : Tone.ACCENT),
-        GridColumn.<UniverseRow>numbers(
-                "Age days",
-                "Days since the float figure was right",
-                46,
-                r -> Numbers.fixed(r.floatAge(), 0))
-            .toned(r -> r.floatAge() > 92 ? Tone.CATALYST : Tone.INK),
-        GridColumn.words(
-            "Why",
-            "Why it is out, or where its float was read",
-            200,
-            r -> r.whyOut().isEmpty() ? r.source() : r.whyOut()));
   }
 
   private void follow() {
@@ -333,70 +260,35 @@ public final class UniverseStage extends BorderPane {
     showing = false;
     Universe asked = universe;
     workspace.workOut(
-        () -> Membership.of(asked, workspace.session()),
-        members -> {
+        () -> {
+          Membership members = Membership.of(asked, workspace.session());
+          return new Shown(
+              members, Listing.of(asked, members, workspace.session(), desk.figures()));
+        },
+        shown -> {
           if (asked.equals(universe)) {
-            show(members);
+            show(shown);
           }
         });
   }
 
-  private void show(Membership members) {
-    int all = workspace.session().securities().size();
-    standing.setText(members.count() + " of " + all);
+  private record Shown(Membership members, List<Listing> listings) {}
+
+  private void show(Shown shown) {
+    Membership members = shown.members();
+    standing.setText(members.count() + " of " + shown.listings().size());
     for (int i = 0; i < members.cuts().size(); i++) {
       rules.counts(i, members.cuts().get(i).alone(), members.cuts().get(i).left());
     }
-    List<UniverseRow> made = new ArrayList<>();
-    for (int i = 0; i < all; i++) {
-      String symbol = workspace.session().security(i).symbol();
-      String mark =
-          universe.added().contains(symbol)
-              ? "+ "
-              : universe.excluded().contains(symbol) ? "× " : "";
-      Figure figure = figures.get(symbol);
-      made.add(
-          new UniverseRow(
-              workspace.session().security(i),
-              mark,
-              members.whyOut(i),
-              workspace.day(),
-              figure == null ? "" : "float by hand: " + figure.source()));
-    }
-    rows = made;
-    list();
-  }
-
-  private void list() {
-    String wanted = find.getText().strip().toLowerCase(Locale.ROOT);
-    table.emptyText(
-        "Nobody is "
-            + which.getValue()
-            + (wanted.isEmpty() ? "." : " that matches \"" + wanted + "\"."));
-    table.rows(
-        rows.stream()
-            .filter(
-                r ->
-                    switch (which.getValue()) {
-                      case IN -> r.whyOut().isEmpty();
-                      case OUT -> !r.whyOut().isEmpty();
-                      default -> !r.byHand().isEmpty();
-                    })
-            .filter(
-                r ->
-                    wanted.isEmpty()
-                        || r.symbol().toLowerCase(Locale.ROOT).contains(wanted)
-                        || r.facts().security().name().toLowerCase(Locale.ROOT).contains(wanted)
-                        || r.whyOut().toLowerCase(Locale.ROOT).contains(wanted))
-            .toList());
+    list.show(shown.listings());
   }
 
   /** Takes a key of this stage; returns whether it was one. */
   public boolean key(KeyEvent event) {
     switch (event.getCode()) {
-      case J, SPACE -> table.move(1);
+      case J, SPACE -> list.next();
       case R -> rules.add();
-      case F -> find.requestFocus();
+      case F -> list.find();
       case A -> ofFocus(universe.adding(Set.of(workspace.focus().get())), "Added ");
       case X -> ofFocus(universe.excluding(Set.of(workspace.focus().get())), "Excluded ");
       case U -> workspace.undo();
