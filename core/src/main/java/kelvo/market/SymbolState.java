@@ -687,7 +687,7 @@ public final class SymbolState {
   public int newsItems(long span, long now) {
     int count = 0;
     for (int event : seldom.news) {
-      count += isWithin(event, span, now) ? 1 : 0;
+      count += isWithin(publishedAt(event), span, now) ? 1 : 0;
     }
     return count;
   }
@@ -696,7 +696,7 @@ public final class SymbolState {
   public boolean hasNews(CatalystRule rule, long span, long now) {
     Security security = market.session().security(id).security();
     for (int event : seldom.news) {
-      if (isWithin(event, span, now)
+      if (isWithin(publishedAt(event), span, now)
           && rule.fits(market.session().catalystOf(event), security.symbol(), security.name())) {
         return true;
       }
@@ -704,8 +704,7 @@ public final class SymbolState {
     return false;
   }
 
-  private boolean isWithin(int event, long span, long now) {
-    long at = publishedAt(event);
+  private static boolean isWithin(long at, long span, long now) {
     return at > now - span && at <= now;
   }
 
@@ -726,7 +725,7 @@ public final class SymbolState {
   public long mentions(long span, long now) {
     long count = 0;
     for (int event : seldom.mentions) {
-      count += isWithin(event, span, now) ? market.tape().shares(event) : 0;
+      count += isWithin(market.tape().time(event), span, now) ? market.tape().shares(event) : 0;
     }
     return count;
   }

@@ -264,6 +264,18 @@ class HistoryFieldsTest {
   }
 
   @Test
+  void mentionsCountFromTheirOwnMomentWhateverTheNewsSays() {
+    TapedSymbol taped = after(flat(20));
+    Catalyst old = new Catalyst(NOW - DayTime.HOUR * 5, "Harbour Wire", "Old", "", List.of());
+    taped.state().market().session().arrived(old);
+    taped.tape().mention(NOW, 0, 12);
+    taped.state().apply(taped.state().market(), taped.tape().size() - 1);
+
+    assertThat(value(taped, "mentions 1h", NOW + DayTime.MINUTE)).isEqualTo(12);
+    assertThat(value(taped, "mentions 1h", NOW + 2 * DayTime.HOUR)).isZero();
+  }
+
+  @Test
   void newsIsMeasuredFromItsMoment() {
     TapedSymbol taped = after(flat(20));
     taped.trade(NOW, 100_000, 100, REGULAR);

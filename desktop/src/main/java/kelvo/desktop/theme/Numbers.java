@@ -8,9 +8,13 @@ import java.util.Locale;
 public final class Numbers {
   private Numbers() {}
 
-  /** A percentage with its sign, one decimal; empty when unknown. */
+  /** A percentage with its sign, one decimal, none when that is zero; empty when unknown. */
   public static String percent(double value) {
-    return Double.isNaN(value) ? "" : String.format(Locale.ROOT, "%+.1f%%", value);
+    if (Double.isNaN(value)) {
+      return "";
+    }
+    String text = String.format(Locale.ROOT, "%+.1f%%", value);
+    return text.substring(1).equals("0.0%") ? "0.0%" : text;
   }
 
   /** Dollars with their sign; empty when unknown. */
