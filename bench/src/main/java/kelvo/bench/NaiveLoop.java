@@ -30,8 +30,8 @@ final class NaiveLoop {
     for (int event = 0; event < tape.size(); event++) {
       long now = tape.time(event);
       SymbolState state = market.states().get(tape.symbol(event));
-      state.apply(market, event);
-      Objects.requireNonNull(market.gauge()).priced(state.id(), state.lastPrice());
+      state.apply(event);
+      Objects.requireNonNull(market.gauge()).priced(state);
       int phase = session.phases().indexAt(now);
       long mask = 0;
       for (int k = 0; k < checks.length; k++) {

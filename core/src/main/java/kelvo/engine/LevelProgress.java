@@ -22,7 +22,7 @@ final class LevelProgress {
   private static final long AWAY_PART = 100;
   private static final long BACK_PART = 500;
 
-  private final Crossing crossing = new Crossing();
+  private long crossing = Crossing.UNKNOWN;
   private long before;
   private long touchedAt = Long.MIN_VALUE;
   private boolean touched;
@@ -32,7 +32,7 @@ final class LevelProgress {
 
   /** Learns the price before the first that it is told. */
   void prime(long priceBefore, long level) {
-    crossing.prime(priceBefore, level);
+    crossing = Crossing.primed(crossing, priceBefore, level);
     before = before == 0 ? priceBefore : before;
   }
 
@@ -43,7 +43,8 @@ final class LevelProgress {
    */
   int next(long price, long level, long now, long lastMinute) {
     int did = touch(price, level, now);
-    int way = crossing.next(price, level, now);
+    crossing = Crossing.next(crossing, price, level, now);
+    int way = Crossing.way(crossing);
     if (way != Crossing.NONE) {
       did |= way == Crossing.ROSE ? ROSE : FELL;
     }
@@ -92,7 +93,7 @@ final class LevelProgress {
   }
 
   void copyFrom(LevelProgress other) {
-    crossing.copyFrom(other.crossing);
+    crossing = other.crossing;
     before = other.before;
     touchedAt = other.touchedAt;
     touched = other.touched;

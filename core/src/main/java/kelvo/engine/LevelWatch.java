@@ -17,6 +17,7 @@ final class LevelWatch {
   private final LevelProgress[] progresses;
   private final int[][] ofSecurity;
   private final boolean[] watched;
+  private long priceBefore;
 
   LevelWatch(List<Level> levels, Session session) {
     this.levels = levels;
@@ -44,15 +45,21 @@ final class LevelWatch {
     return longer;
   }
 
-  /** Whether a security has a level at some time of the day. */
-  boolean watches(int security) {
-    return progresses.length > 0 && watched[security];
+  /** Notes the price of a security before its next event, if it has a level. */
+  void before(SymbolState state) {
+    if (watched[state.id()]) {
+      priceBefore = state.price();
+    }
   }
 
   /**
-   * Takes a changed price and reports each level with what was done to it, {@link LevelProgress}.
+   * Takes a changed price of a security of which the one before was noted, and reports each of its
+   * levels with what was done to it, {@link LevelProgress}.
    */
-  void next(SymbolState state, long priceBefore, long now, ObjIntConsumer<Level> done) {
+  void next(SymbolState state, long now, ObjIntConsumer<Level> done) {
+    if (!watched[state.id()]) {
+      return;
+    }
     long lastMinute = state.shares(SlidingSpan.ONE_MINUTE, now);
     for (int place : ofSecurity[state.id()]) {
       Level level = levels.get(place);

@@ -29,6 +29,7 @@ public final class MarketEngine {
 
   private final Session session;
   private final EventTape tape;
+  private final EventTape.Cursor cursor;
   private final Phases phases;
   private final SymbolState[] states;
   private final Market market;
@@ -62,6 +63,7 @@ public final class MarketEngine {
     this.session = session;
     this.hitSink = hitSink;
     tape = session.tape();
+    cursor = tape.cursor();
     phases = session.phases();
     market = Market.of(session);
     gauge = Objects.requireNonNull(market.gauge());
@@ -83,8 +85,9 @@ public final class MarketEngine {
    * Applies every event up to and including a moment, and all that time alone changes until then.
    */
   public void runTo(long moment) {
-    while (events < tape.size() && tape.time(events) <= moment) {
-      step();
+    int end = tape.size();
+    while (events < end && timeOfNext() <= moment) {
+      apply();
     }
     passTime(moment);
     clock = Math.max(clock, moment);
@@ -92,19 +95,31 @@ public final class MarketEngine {
 
   /** Applies the next event of the tape. */
   void step() {
+    cursor.moveTo(events);
+    apply();
+  }
+
+  private long timeOfNext() {
+    cursor.moveTo(events);
+    return cursor.time();
+  }
+
+  /** Applies the event at which the cursor stands, the next one. */
+  private void apply() {
     int event = events++;
-    long now = Math.max(clock, tape.time(event));
+    long now = Math.max(clock, cursor.time());
     if (now >= nextSecond) {
       passTime(now);
     }
     clock = now;
-    int security = tape.symbol(event);
+    int security = cursor.symbol();
     SymbolState state = states[security];
-    boolean levelled = anyLevel && levels.watches(security);
-    long priceBefore = levelled ? state.price() : 0;
-    int effect = state.apply(market, event);
-    if (effect != Effect.QUOTE) {
-      gauge.priced(security, state.lastPrice());
+    if (anyLevel) {
+      levels.before(state);
+    }
+    int effect = state.apply(market, cursor);
+    if ((effect & Effect.PRICE) != 0) {
+      gauge.priced(state);
     }
     if (now < DayTime.FIRST) {
       scheduleMinute(state);
@@ -123,8 +138,8 @@ public final class MarketEngine {
     if ((effect & triggerEffects) != 0) {
       triggers.after(state, effect, event, now, fired);
     }
-    if (levelled && (effect & Effect.PRICE) != 0) {
-      levels.next(state, priceBefore, now, (level, did) -> levelHits(state, did, now));
+    if (anyLevel && (effect & Effect.PRICE) != 0) {
+      levels.next(state, now, (level, did) -> levelHits(state, did, now));
     }
     if (tops.isAsked()) {
       tops.changed(state, now);
@@ -178,6 +193,7 @@ public final class MarketEngine {
           board.wake(state.id());
           edges(state, board.edges(), moment);
           awaitTime(state, moment);
+          scheduleMinute(state);
         }
       }
     }
@@ -195,9 +211,12 @@ public final class MarketEngine {
     }
   }
 
-  /** The next whole second at which the minutes since a security's news are one more. */
+  /**
+   * The next whole second at which the minutes since a security's news are one more, while a scan
+   * that is awake asks for them.
+   */
   private void scheduleMinute(SymbolState state) {
-    if (board.timed() != 0 && state.newsItems() > 0) {
+    if (board.isAwake(state.id(), board.timed()) && state.newsItems() > 0) {
       long sinceMinute = Math.floorMod(second * DayTime.SECOND - state.newsAt(), DayTime.MINUTE);
       long due = second * DayTime.SECOND - sinceMinute + DayTime.MINUTE;
       newsWheel.schedule(state.id(), (int) ((due + DayTime.SECOND - 1) / DayTime.SECOND));

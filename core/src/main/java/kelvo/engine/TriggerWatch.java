@@ -18,6 +18,7 @@ import kelvo.trigger.Trigger;
 final class TriggerWatch {
   private final ScanBoard board;
   private final Trigger[] plain;
+  private final int[] plainEffects;
   private final Trigger[] watched;
   private final Detector[] detectors;
   private final long[] plainScans;
@@ -36,11 +37,13 @@ final class TriggerWatch {
     watched = distinct.stream().filter(t -> t.detector() != null).toArray(Trigger[]::new);
     detectors = new Detector[watched.length];
     plainScans = new long[plain.length];
+    plainEffects = new int[plain.length];
     watchedScans = new long[watched.length];
     int all = 0;
     for (int i = 0; i < plain.length; i++) {
       plainScans[i] = board.listening(plain[i]);
-      all |= plain[i].effect();
+      plainEffects[i] = plain[i].effect();
+      all |= plainEffects[i];
     }
     for (int i = 0; i < watched.length; i++) {
       detectors[i] = Objects.requireNonNull(watched[i].detector()).watch(session);
@@ -62,7 +65,7 @@ final class TriggerWatch {
       return;
     }
     for (int i = 0; i < plain.length; i++) {
-      if ((plain[i].effect() & effect) != 0) {
+      if ((plainEffects[i] & effect) != 0) {
         fired.fired(state, plain[i], plainScans[i], now);
       }
     }

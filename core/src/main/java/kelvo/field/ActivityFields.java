@@ -4,11 +4,13 @@ import static kelvo.field.Formulas.ratio;
 
 import java.util.List;
 import java.util.function.ToDoubleFunction;
+import kelvo.market.LargestPrints;
 import kelvo.market.Price;
 import kelvo.market.SecurityFacts;
 import kelvo.market.Session;
 import kelvo.market.SlidingSpan;
 import kelvo.market.SymbolState;
+import kelvo.market.TapeMoment;
 import kelvo.time.DayTime;
 
 /** Volume, prints and money traded. */
@@ -52,16 +54,28 @@ final class ActivityFields {
             Unit.SHARES,
             "Shares traded after the close.",
             SymbolState::afterHoursVolume),
-        live(
+        new Field.Number(
             "largest print",
             Unit.SHARES,
+            Field.Pace.EVENTS,
             "Shares of the largest print since 04:00.",
-            SymbolState::largestPrint),
-        live(
+            NEVER,
+            session -> {
+              LargestPrints largest = new LargestPrints(session);
+              return (s, now) -> largest.shares(s);
+            },
+            TapeMoment::largestPrint),
+        new Field.Number(
             "largest print $",
             Unit.MONEY,
+            Field.Pace.EVENTS,
             "Money of the most expensive print since 04:00.",
-            s -> s.largestMoney() / (double) Price.DOLLAR),
+            NEVER,
+            session -> {
+              LargestPrints largest = new LargestPrints(session);
+              return (s, now) -> largest.money(s) / (double) Price.DOLLAR;
+            },
+            moment -> moment.largestMoney() / (double) Price.DOLLAR),
         shares(SlidingSpan.ONE_MINUTE, Field.Pace.LAST_MINUTE, "minute"),
         trades(SlidingSpan.ONE_MINUTE, Field.Pace.LAST_MINUTE, "minute"),
         shares(SlidingSpan.FIVE_MINUTES, Field.Pace.LAST_FIVE_MINUTES, "five minutes"),
@@ -92,11 +106,7 @@ final class ActivityFields {
             Unit.TIMES,
             "Shares of the last five minutes over their mean in the same five minutes of the day in the last 20 full sessions.",
             "fewer than 10 sessions have minute bars, or nothing was traded then",
-            session ->
-                (s, now) ->
-                    ratio(
-                        s.shares(SlidingSpan.FIVE_MINUTES, now),
-                        session.usualVolume().meanOf(FIVE_MINUTES, s.id(), now))),
+            session -> (s, now) -> burst(session, s, now)),
         live(
             "imbalance",
             Unit.SHARES,
@@ -178,8 +188,14 @@ final class ActivityFields {
     return new Field.Number(words, unit, Field.Pace.CLOCK, meaning, unknown, binder);
   }
 
+  private static double burst(Session session, SymbolState state, long now) {
+    double usual = session.usualVolume().meanOf(FIVE_MINUTES, state.id(), now);
+    return usual > 0 ? ratio(state.shares(SlidingSpan.FIVE_MINUTES, now), usual) : Double.NaN;
+  }
+
   private static Field.Reading floatTurnover(Session session) {
-    PerSecurity<Double> floats = new PerSecurity<>(session, SecurityFacts::floatShares);
+    PerSecurity<Double> floats =
+        PerSecurity.of(session, "float shares", SecurityFacts::floatShares);
     return (state, now) -> ratio(state.volume(), floats.of(state));
   }
 
@@ -208,7 +224,8 @@ final class ActivityFields {
         meaning,
         unknown,
         session -> {
-          PerSecurity<Double> values = new PerSecurity<>(session, value::applyAsDouble);
+          PerSecurity<Double> values =
+              PerSecurity.of(session, "field " + words, value::applyAsDouble);
           return (state, now) -> values.of(state);
         });
   }

@@ -4,6 +4,7 @@ import java.util.List;
 import kelvo.market.DailyCoil;
 import kelvo.market.FiveMinuteCoil;
 import kelvo.market.Price;
+import kelvo.market.TapeMoment;
 
 /** Whether a security has gone quiet, by daily and by 5-minute bars. */
 final class CoilFields {
@@ -28,7 +29,8 @@ final class CoilFields {
             session -> {
               FiveMinuteCoil coil = new FiveMinuteCoil(session);
               return (s, now) -> coil.at(s);
-            }),
+            },
+            TapeMoment::fiveMinuteCoil),
         fiveMinutes(
             "coil 5m bars",
             Unit.COUNT,
@@ -36,17 +38,20 @@ final class CoilFields {
             session -> {
               FiveMinuteCoil coil = new FiveMinuteCoil(session);
               return (s, now) -> coil.barsSince(s);
-            }));
+            },
+            TapeMoment::fiveMinuteCoilBars));
   }
 
-  private static Field fiveMinutes(String words, Unit unit, String meaning, Field.Binder binder) {
+  private static Field fiveMinutes(
+      String words, Unit unit, String meaning, Field.Binder binder, Field.TapeReading fromTape) {
     return new Field.Number(
         words,
         unit,
         Field.Pace.EVENTS,
         meaning,
         "fewer than 21 bars of five minutes are complete",
-        binder);
+        binder,
+        fromTape);
   }
 
   private static Field daily(String words, Unit unit, String meaning, CoilValue value) {
@@ -58,7 +63,7 @@ final class CoilFields {
         "there are fewer than 21 sessions, or no price",
         session -> {
           PerSecurity<DailyCoil> coils =
-              new PerSecurity<>(session, facts -> new DailyCoil(facts.history()));
+              PerSecurity.of(session, "daily coil", facts -> new DailyCoil(facts.history()));
           return (s, now) ->
               s.price() == Price.NONE
                   ? Double.NaN

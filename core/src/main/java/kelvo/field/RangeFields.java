@@ -52,7 +52,8 @@ final class RangeFields {
             "Today's day range over the mean daily range of the last 20 sessions.",
             "regular hours have no print yet, or there are fewer than 20 sessions",
             session -> {
-              PerSecurity<Double> means = new PerSecurity<>(session, f -> meanRange(f.history()));
+              PerSecurity<Double> means =
+                  PerSecurity.of(session, "mean range", f -> meanRange(f.history()));
               return (s, now) -> ratio(dayRange(s), means.of(s));
             }),
         ActivityFields.fixed(
@@ -139,8 +140,10 @@ final class RangeFields {
         "Where price stands between " + n + "d low (0) and " + n + "d high (1).",
         fewer(n),
         session -> {
-          PerSecurity<Long> highs = new PerSecurity<>(session, f -> f.history().highest(n));
-          PerSecurity<Long> lows = new PerSecurity<>(session, f -> f.history().lowest(n));
+          PerSecurity<Long> highs =
+              PerSecurity.of(session, "highest of " + n, f -> f.history().highest(n));
+          PerSecurity<Long> lows =
+              PerSecurity.of(session, "lowest of " + n, f -> f.history().lowest(n));
           return (s, now) ->
               s.price() == Price.NONE
                   ? Double.NaN
@@ -156,7 +159,7 @@ final class RangeFields {
         fewer(n),
         session -> {
           PerSecurity<Long> levels =
-              new PerSecurity<>(session, f -> level.applyAsLong(f.history()));
+              PerSecurity.of(session, "level " + line, f -> level.applyAsLong(f.history()));
           return (s, now) -> percentOf(s.price(), levels.of(s));
         });
   }
@@ -179,7 +182,7 @@ final class RangeFields {
         "there are fewer than 5 sessions",
         session -> {
           PerSecurity<Swings> swings =
-              new PerSecurity<>(session, f -> Swings.of(f.history().lastOnes(YEAR)));
+              PerSecurity.of(session, "swings", f -> Swings.of(f.history().lastOnes(YEAR)));
           return (s, now) ->
               direction > 0 ? swings.of(s).overhead(s.price()) : swings.of(s).roomBelow(s.price());
         });
@@ -192,7 +195,7 @@ final class RangeFields {
         meaning,
         "there are fewer than 15 sessions, or no print yet",
         session -> {
-          PerSecurity<Double> atrs = new PerSecurity<>(session, RangeFields::atr);
+          PerSecurity<Double> atrs = PerSecurity.of(session, "atr 14", RangeFields::atr);
           return (s, now) -> dollars.at(s, now) / atrs.of(s);
         });
   }

@@ -3,11 +3,15 @@ package kelvo.market;
 import kelvo.time.DayTime;
 
 /**
- * Watches a price against a line and tells when it passes to the other side. After it has fired it
- * is disarmed until the price was 0.1% away from the line or a minute has passed, so that the
- * bounce between bid and ask does not count as passing again and again.
+ * How a price has stood to a line so far, as one number, so that it can lie beside whatever else is
+ * kept about a security. After it has fired it is disarmed until the price was 0.1% away from the
+ * line or a minute has passed, so that the bounce between bid and ask does not count as passing
+ * again and again.
  */
 public final class Crossing {
+  /** Nothing is known of the price yet. */
+  public static final long UNKNOWN = 0;
+
   /** Nothing passed. */
   public static final int NONE = 0;
 
@@ -20,60 +24,60 @@ public final class Crossing {
   private static final long REARM_AFTER = DayTime.MINUTE;
   private static final long REARM_PART = 1000;
 
-  private int side;
-  private boolean disarmed;
-  private long firedAt;
+  // Two bits each for the side and for what the last price did, 1 up and 2 down; one bit while
+  // disarmed; then when it fired.
+  private static final int WAY_BITS = 2;
+  private static final long WAY = (1 << WAY_BITS) - 1;
+  private static final long DISARMED = 1L << 2 * WAY_BITS;
+  private static final int FIRED_AT_SHIFT = 2 * WAY_BITS + 1;
+
+  private Crossing() {}
 
   /**
-   * Takes the next price.
+   * The crossing after the next price; {@link #way} tells what that price did.
    *
    * @param price dollars times any scale
    * @param line the line at the same scale
-   * @return {@link #ROSE}, {@link #FELL} or {@link #NONE}
    */
-  public int next(long price, long line, long now) {
+  public static long next(long crossing, long price, long line, long now) {
     int newSide = Long.compare(price, line);
     if (newSide == 0) {
-      return NONE;
+      return crossing & ~WAY;
     }
-    if (disarmed && now - firedAt >= REARM_AFTER) {
-      disarmed = false;
+    int side = direction(crossing >>> WAY_BITS);
+    long firedAt = crossing >> FIRED_AT_SHIFT;
+    boolean disarmed = (crossing & DISARMED) != 0 && now - firedAt < REARM_AFTER;
+    if (side != 0 && newSide != side && !disarmed) {
+      return now << FIRED_AT_SHIFT | DISARMED | code(newSide) << WAY_BITS | code(newSide);
     }
-    int passed = side != 0 && newSide != side && !disarmed ? newSide : NONE;
-    if (passed != NONE) {
-      disarmed = true;
-      firedAt = now;
-    } else if (disarmed && Math.abs(price - line) >= line / REARM_PART) {
-      disarmed = false;
-    }
-    side = newSide;
-    return passed;
+    disarmed &= Math.abs(price - line) < line / REARM_PART;
+    return firedAt << FIRED_AT_SHIFT | (disarmed ? DISARMED : 0) | code(newSide) << WAY_BITS;
   }
 
-  /**
-   * The side on which nothing can fire as long as the price stays there; 0 when it must be asked.
-   */
-  int steadySide() {
-    return disarmed ? 0 : side;
+  /** What the last price did: {@link #ROSE}, {@link #FELL} or {@link #NONE}. */
+  public static int way(long crossing) {
+    return direction(crossing);
+  }
+
+  /** Whether a price can neither fire nor change anything but what the last price did. */
+  static boolean staysAt(long crossing, long price, long line) {
+    return (crossing & DISARMED) == 0
+        && direction(crossing >>> WAY_BITS) == Long.compare(price, line);
   }
 
   /** Learns the side from the price before, when no side is known yet. */
-  public void prime(long priceBefore, long line) {
-    if (side == 0) {
-      side = Long.compare(priceBefore, line);
-    }
+  public static long primed(long crossing, long priceBefore, long line) {
+    return direction(crossing >>> WAY_BITS) == 0
+        ? crossing | code(Long.compare(priceBefore, line)) << WAY_BITS
+        : crossing;
   }
 
-  /** Forgets the side, for a line that begins anew. */
-  public void reset() {
-    side = 0;
-    disarmed = false;
+  private static int direction(long bits) {
+    int way = (int) (bits & WAY);
+    return (way & 1) - (way >>> 1);
   }
 
-  /** Makes this the same as another. */
-  public void copyFrom(Crossing other) {
-    side = other.side;
-    disarmed = other.disarmed;
-    firedAt = other.firedAt;
+  private static long code(int direction) {
+    return direction < 0 ? 2 : direction;
   }
 }

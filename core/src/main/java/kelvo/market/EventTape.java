@@ -393,6 +393,65 @@ public final class EventTape {
     return low;
   }
 
+  /**
+   * Reads a tape event by event, at the cost of one look at where the event's row lies. Owned by
+   * one thread.
+   */
+  public final class Cursor {
+    private long[] rows = {};
+    private int row;
+    private int event = NONE;
+
+    private Cursor() {}
+
+    /** Goes to an event that is on the tape. */
+    public void moveTo(int newEvent) {
+      event = newEvent;
+      rows = blocks[newEvent >>> BLOCK_BITS];
+      row = (newEvent & IN_BLOCK) * ROW;
+    }
+
+    /** The event's number. */
+    public int event() {
+      return event;
+    }
+
+    /** As {@link EventTape#time}. */
+    public long time() {
+      return rows[row + TIME];
+    }
+
+    /** As {@link EventTape#symbol}. */
+    public int symbol() {
+      return (int) (rows[row + WHAT] >>> KIND_BITS) & (1 << SYMBOL_BITS) - 1;
+    }
+
+    boolean isTrade() {
+      return ((int) rows[row + WHAT] & (1 << KIND_BITS) - 1) == TRADE;
+    }
+
+    boolean isQuote() {
+      return ((int) rows[row + WHAT] & (1 << KIND_BITS) - 1) == QUOTE;
+    }
+
+    long price() {
+      return rows[row + WHAT] >>> PRICE_SHIFT;
+    }
+
+    long shares() {
+      return rows[row + HOW_MUCH] >>> CONDITION_BITS;
+    }
+
+    int conditions() {
+      return (int) rows[row + HOW_MUCH] & (1 << CONDITION_BITS) - 1;
+    }
+  }
+
+  /** A cursor that stands nowhere yet. */
+  public Cursor cursor() {
+    return new Cursor();
+  }
+
   /** The numbers of one security's events among the first {@code count}, oldest first. */
   public int[] eventsOf(int symbol, int count) {
     int length = 0;

@@ -1,5 +1,7 @@
 package kelvo.market;
 
+import java.util.Arrays;
+
 /**
  * What fields say of the whole market, kept up to date price by price: how many common stocks are
  * up and how many have moved far. One gauge an engine, owned by its thread.
@@ -9,15 +11,9 @@ public final class MarketGauge {
   private static final int KNOWN = 1;
   private static final int UP = 2;
   private static final int FAR = 4;
-  private static final int BOUNDS = 2;
 
   private final Session session;
   private final byte[] standings;
-  private final long[] closes;
-
-  /** By security, the lowest and the highest price at which nothing changes. */
-  private final long[] bounds;
-
   private int known;
   private int up;
   private int movers;
@@ -26,36 +22,24 @@ public final class MarketGauge {
   public MarketGauge(Session session) {
     this.session = session;
     standings = new byte[session.securities().size()];
-    bounds = new long[standings.length * BOUNDS];
-    closes = session.securities().stream().mapToLong(SecurityFacts::previousClose).toArray();
-    clear();
   }
 
-  private void clear() {
-    known = 0;
-    up = 0;
-    movers = 0;
-    for (int i = 0; i < standings.length; i++) {
-      SecurityFacts facts = session.security(i);
-      boolean counts =
-          facts.security().kind() == SecurityKind.COMMON_STOCK
-              && facts.previousClose() != Price.NONE;
-      standings[i] = 0;
-      bounds[i * BOUNDS] = counts ? Long.MAX_VALUE : Long.MIN_VALUE;
-      bounds[i * BOUNDS + 1] = Long.MAX_VALUE;
+  /** Takes the last price of a security, if it has one. */
+  public void priced(SymbolState state) {
+    long price = state.lastPrice();
+    if (!state.isGaugedAt(price) && price != Price.NONE) {
+      stand(state, price);
     }
   }
 
-  /** Takes the price of a security; {@link Price#NONE} while it has none. */
-  public void priced(int security, long price) {
-    int place = security * BOUNDS;
-    if ((price < bounds[place] || price > bounds[place + 1]) && price != Price.NONE) {
-      stand(security, price);
+  private void stand(SymbolState state, long price) {
+    int security = state.id();
+    long close = state.previousClose();
+    if (close == Price.NONE
+        || session.security(security).security().kind() != SecurityKind.COMMON_STOCK) {
+      state.gaugedWithin(Long.MIN_VALUE, Long.MAX_VALUE);
+      return;
     }
-  }
-
-  private void stand(int security, long price) {
-    long close = closes[security];
     long farBelow = close - close / MOVER;
     long farAbove = close + close / MOVER;
     boolean far = price < farBelow || price > farAbove;
@@ -65,23 +49,22 @@ public final class MarketGauge {
     up += ((now & UP) - (before & UP)) / UP;
     movers += ((now & FAR) - (before & FAR)) / FAR;
     standings[security] = (byte) now;
-    int place = security * BOUNDS;
     if (price > close) {
-      bounds[place] = far ? farAbove + 1 : close + 1;
-      bounds[place + 1] = far ? Long.MAX_VALUE : farAbove;
+      state.gaugedWithin(far ? farAbove + 1 : close + 1, far ? Long.MAX_VALUE : farAbove);
     } else {
-      bounds[place] = far ? Long.MIN_VALUE : farBelow;
-      bounds[place + 1] = far ? farBelow - 1 : close;
+      state.gaugedWithin(far ? Long.MIN_VALUE : farBelow, far ? farBelow - 1 : close);
     }
   }
 
   /** Begins anew with the states of a moment. */
   public void restore(SymbolState[] states) {
-    clear();
+    known = 0;
+    up = 0;
+    movers = 0;
+    Arrays.fill(standings, (byte) 0);
     for (SymbolState state : states) {
-      if (state.lastPrice() != Price.NONE) {
-        priced(state.id(), state.lastPrice());
-      }
+      state.gaugedWithin(Long.MAX_VALUE, Long.MAX_VALUE);
+      priced(state);
     }
   }
 

@@ -58,7 +58,7 @@ public final class MinuteBars {
       open = Price.NONE;
       state = state.replayed(event, this::after);
     } else {
-      after(state, state.apply(state.market(), event), event);
+      after(state, state.apply(event), event);
     }
   }
 

@@ -5,7 +5,9 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalInt;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.CopyOnWriteArrayList;
+import java.util.function.Supplier;
 import kelvo.news.Catalyst;
 import kelvo.time.Phases;
 import kelvo.time.SessionHours;
@@ -25,6 +27,7 @@ public final class Session {
   private final UsualDay usualVolume;
   private final UsualDay usualMentions;
   private final Map<String, Integer> numbers = new HashMap<>();
+  private final Map<String, Object> workedOut = new ConcurrentHashMap<>();
 
   /** A session; the tape must number securities as the list does. */
   public Session(
@@ -128,6 +131,16 @@ public final class Session {
   /** This session with what is known of earlier sessions' minutes. */
   public Session with(UsualDay volume, UsualDay mentions) {
     return new Session(hours, phases, securities, catalysts, knownEvents, tape, volume, mentions);
+  }
+
+  /**
+   * Something that is worked out from what is known beforehand, the first time that it is asked
+   * for.
+   *
+   * @param what its name
+   */
+  public Object workedOut(String what, Supplier<Object> make) {
+    return workedOut.computeIfAbsent(what, w -> make.get());
   }
 
   /** The recorded events. */

@@ -13,13 +13,11 @@ import org.jspecify.annotations.Nullable;
  * Prices are {@link Price} units, sizes shares, times {@link DayTime}. Owned by one thread.
  */
 public final class SymbolState {
-  private static final int NO_MINUTE = -1;
+  private static final short NO_MINUTE = RecentMinutes.NONE;
 
   private final int id;
   private final Market market;
   private final SeldomState seldom;
-  private final Crossing vwapCrossing;
-  private final MinuteState minutes;
 
   // What nearly every print touches stands here, in as few lines of memory as it needs; whatever
   // can be found from it or on the tape is not kept at all.
@@ -29,14 +27,17 @@ public final class SymbolState {
   private long anchoredShares;
   private long dayHigh;
   private long dayLow;
-  private long largestPrint;
-  private long largestMoney;
+  private long gaugedFrom = Long.MAX_VALUE;
+  private long gaugedTo = Long.MAX_VALUE;
+  private long vwapCrossing = Crossing.UNKNOWN;
+  private double minuteEma;
+  private long printMinutes;
   private int trades;
-  private int minute = NO_MINUTE;
-  private int printMinute = NO_MINUTE;
   private int lastEvent = EventTape.NONE;
   private int lastQuote = EventTape.NONE;
-  private byte vwapSide;
+  private short minuteBars;
+  private short minute = NO_MINUTE;
+  private short printMinute = NO_MINUTE;
   private boolean opened;
   private boolean regularBegan;
 
@@ -48,16 +49,13 @@ public final class SymbolState {
    *     unknown
    */
   SymbolState(int id, long previousClose, Market market) {
-    this(id, market, new SeldomState(previousClose), new MinuteState(), new Crossing());
+    this(id, market, new SeldomState(previousClose));
   }
 
-  private SymbolState(
-      int id, Market market, SeldomState seldom, MinuteState minutes, Crossing vwapCrossing) {
+  private SymbolState(int id, Market market, SeldomState seldom) {
     this.id = id;
     this.market = market;
     this.seldom = seldom;
-    this.minutes = minutes;
-    this.vwapCrossing = vwapCrossing;
   }
 
   /**
@@ -65,44 +63,40 @@ public final class SymbolState {
    * it lies together in memory.
    */
   static List<SymbolState> all(Market market) {
-    int count = market.session().securities().size();
-    SeldomState[] seldom = new SeldomState[count];
-    MinuteState[] minutes = new MinuteState[count];
-    Crossing[] crossings = new Crossing[count];
-    SymbolState[] states = new SymbolState[count];
-    for (int i = 0; i < count; i++) {
-      seldom[i] = new SeldomState(market.session().security(i).previousClose());
-    }
-    Arrays.setAll(minutes, i -> new MinuteState());
-    Arrays.setAll(crossings, i -> new Crossing());
-    Arrays.setAll(states, i -> new SymbolState(i, market, seldom[i], minutes[i], crossings[i]));
+    List<SecurityFacts> securities = market.session().securities();
+    SeldomState[] seldom =
+        securities.stream()
+            .map(facts -> new SeldomState(facts.previousClose()))
+            .toArray(SeldomState[]::new);
+    SymbolState[] states = new SymbolState[seldom.length];
+    Arrays.setAll(states, i -> new SymbolState(i, market, seldom[i]));
     return List.of(states);
   }
 
+  /** Applies an event of this state's market: {@link #apply(Market, EventTape.Cursor)}. */
+  public int apply(int event) {
+    EventTape.Cursor at = market.tape().cursor();
+    at.moveTo(event);
+    return apply(market, at);
+  }
+
   /**
-   * Applies an event of this state's market and returns the {@link Effect} bits of what changed.
-   * The caller names the market so that reading the event need not wait for this state to come
-   * near.
+   * Applies the event at which a cursor of this state's market stands, and returns the {@link
+   * Effect} bits of what changed. The caller names the market so that reading the event need not
+   * wait for this state to come near.
    */
-  public int apply(Market in, int event) {
-    EventTape from = in.tape();
-    if (from.isTrade(event)) {
-      int effect =
-          trade(
-              in.hours(),
-              from.time(event),
-              from.price(event),
-              from.shares(event),
-              from.conditions(event));
-      lastEvent = event;
+  public int apply(Market in, EventTape.Cursor at) {
+    if (at.isTrade()) {
+      int effect = trade(in.hours(), at.time(), at.price(), at.shares(), at.conditions());
+      lastEvent = at.event();
       return effect;
     }
-    lastEvent = event;
-    if (from.isQuote(event)) {
-      lastQuote = event;
+    lastEvent = at.event();
+    if (at.isQuote()) {
+      lastQuote = at.event();
       return hasTraded() ? Effect.QUOTE : 0;
     }
-    return rare(event);
+    return rare(at.event());
   }
 
   private int rare(int event) {
@@ -153,7 +147,7 @@ public final class SymbolState {
     Corrections corrections = seldom.corrections;
     if (!from.isTrade(event)) {
       if (from.kind(event) != EventKind.CORRECTION) {
-        return apply(market, event);
+        return apply(event);
       }
       lastEvent = event;
       return 0;
@@ -207,15 +201,10 @@ public final class SymbolState {
 
   private void count(long at, long money, long size, boolean regular, boolean inVwap) {
     trades++;
-    if (size > largestPrint) {
-      largestPrint = size;
-    }
-    if (money > largestMoney) {
-      largestMoney = money;
-    }
     int ofMinute = (int) (at / DayTime.MINUTE);
     if (ofMinute != printMinute) {
-      printMinute = minutes.printIn(ofMinute);
+      printMinutes = RecentMinutes.with(printMinutes, printMinute, ofMinute);
+      printMinute = (short) Math.max(printMinute, ofMinute);
     }
     if (!regular) {
       seldom.countOutside(size, at < SessionHours.OPEN);
@@ -237,8 +226,7 @@ public final class SymbolState {
     seldom.unanchoredShares = anchoredShares;
     anchoredMoney = 0;
     anchoredShares = 0;
-    vwapCrossing.reset();
-    vwapSide = 0;
+    vwapCrossing = Crossing.UNKNOWN;
   }
 
   /**
@@ -283,9 +271,9 @@ public final class SymbolState {
 
   private void beginMinute(int next) {
     if (hasTraded()) {
-      minutes.close(Price.dollars(lastPrice));
+      minuteEma = MinuteEma.closed(minuteEma, minuteBars++, Price.dollars(lastPrice));
     }
-    minute = next;
+    minute = (short) next;
   }
 
   private int crossVwap(long at, long tradePrice) {
@@ -296,14 +284,15 @@ public final class SymbolState {
     }
     long price = tradePrice * shares;
     long line = early ? moneyFromFour() : moneyFromOpen();
-    if (Long.compare(price, line) == vwapSide) {
+    if (Crossing.staysAt(vwapCrossing, price, line)) {
       return 0;
     }
-    int passed = vwapCrossing.next(price, line, at);
-    vwapSide = (byte) vwapCrossing.steadySide();
-    return passed == Crossing.NONE
-        ? 0
-        : passed == Crossing.ROSE ? Effect.ROSE_THROUGH_VWAP : Effect.FELL_THROUGH_VWAP;
+    vwapCrossing = Crossing.next(vwapCrossing, price, line, at);
+    return switch (Crossing.way(vwapCrossing)) {
+      case Crossing.ROSE -> Effect.ROSE_THROUGH_VWAP;
+      case Crossing.FELL -> Effect.FELL_THROUGH_VWAP;
+      default -> 0;
+    };
   }
 
   private long sharesFromFour() {
@@ -356,18 +345,17 @@ public final class SymbolState {
     anchoredShares = other.anchoredShares;
     dayHigh = other.dayHigh;
     dayLow = other.dayLow;
-    largestPrint = other.largestPrint;
-    largestMoney = other.largestMoney;
     trades = other.trades;
     minute = other.minute;
     printMinute = other.printMinute;
     lastEvent = other.lastEvent;
     lastQuote = other.lastQuote;
-    vwapSide = other.vwapSide;
     opened = other.opened;
     regularBegan = other.regularBegan;
-    vwapCrossing.copyFrom(other.vwapCrossing);
-    minutes.copyFrom(other.minutes);
+    vwapCrossing = other.vwapCrossing;
+    minuteEma = other.minuteEma;
+    minuteBars = other.minuteBars;
+    printMinutes = other.printMinutes;
     seldom.copyFrom(other.seldom);
   }
 
@@ -569,19 +557,20 @@ public final class SymbolState {
     return seldom.outsideVolume - seldom.premarketVolume;
   }
 
-  /** Shares of the largest print so far. */
-  public long largestPrint() {
-    return largestPrint;
+  /** Whether the {@link MarketGauge} stays the same at a price. */
+  boolean isGaugedAt(long price) {
+    return price >= gaugedFrom && price <= gaugedTo;
   }
 
-  /** Money of the most expensive print so far, {@link Price} units. */
-  public long largestMoney() {
-    return largestMoney;
+  /** Notes between which prices the {@link MarketGauge} stays the same. */
+  void gaugedWithin(long low, long high) {
+    gaugedFrom = low;
+    gaugedTo = high;
   }
 
   /** How many of the last 30 minutes, the running one included, carry no print. */
   public int idleMinutes(long now) {
-    return minutes.idleAt((int) (now / DayTime.MINUTE));
+    return RecentMinutes.idleAt(printMinutes, printMinute, (int) (now / DayTime.MINUTE));
   }
 
   /** Shares in (now - span, now]. Moments must not go back. */
@@ -601,7 +590,7 @@ public final class SymbolState {
 
   /** This moment of the tape, to be read later. */
   public TapeMoment moment(long now) {
-    return new TapeMoment(market.tape(), seldom.corrections, lastEvent, now);
+    return new TapeMoment(market.tape(), market.hours(), seldom.corrections, lastEvent, now);
   }
 
   /**
@@ -629,7 +618,9 @@ public final class SymbolState {
    * The 9-bar exponential average of minute closes, the running minute included; NaN before 9 bars.
    */
   public double ema9() {
-    return !hasTraded() ? Double.NaN : minutes.ema9With(Price.dollars(lastPrice));
+    return !hasTraded()
+        ? Double.NaN
+        : MinuteEma.with(minuteEma, minuteBars, Price.dollars(lastPrice));
   }
 
   /** Whether the security trades. */

@@ -1,6 +1,8 @@
 package kelvo.market;
 
 import kelvo.time.DayTime;
+import kelvo.time.SessionHours;
+import org.jspecify.annotations.Nullable;
 
 /**
  * One security at a moment of its tape: enough to read there, at any later time and on any thread,
@@ -8,12 +10,18 @@ import kelvo.time.DayTime;
  */
 public final class TapeMoment {
   private final EventTape tape;
+  private final SessionHours hours;
   private final Corrections corrections;
   private final int lastEvent;
   private final long now;
+  private volatile @Nullable SoFar soFar;
 
-  TapeMoment(EventTape tape, Corrections corrections, int lastEvent, long now) {
+  /** What takes all events of the security to tell. */
+  private record SoFar(double coil, double coilBars, long largestPrint, long largestMoney) {}
+
+  TapeMoment(EventTape tape, SessionHours hours, Corrections corrections, int lastEvent, long now) {
     this.tape = tape;
+    this.hours = hours;
     this.corrections = corrections;
     this.lastEvent = lastEvent;
     this.now = now;
@@ -61,6 +69,53 @@ public final class TapeMoment {
       }
     }
     return quoted ? bought / volume : Double.NaN;
+  }
+
+  /** {@link FiveMinuteCoil#at}. */
+  public double fiveMinuteCoil() {
+    return soFar().coil;
+  }
+
+  /** {@link FiveMinuteCoil#barsSince}. */
+  public double fiveMinuteCoilBars() {
+    return soFar().coilBars;
+  }
+
+  /** {@link LargestPrints#shares}. */
+  public long largestPrint() {
+    return soFar().largestPrint;
+  }
+
+  /** {@link LargestPrints#money}. */
+  public long largestMoney() {
+    return soFar().largestMoney;
+  }
+
+  private SoFar soFar() {
+    SoFar known = soFar;
+    if (known == null) {
+      FiveMinuteBars bars = new FiveMinuteBars(tape, hours);
+      LargestPrint largest = new LargestPrint(tape);
+      for (int i = first(); i != EventTape.NONE; i = after(i)) {
+        bars.take(i, corrections);
+        largest.take(i, corrections);
+      }
+      known = new SoFar(bars.now(), bars.since(), largest.shares(), largest.money());
+      soFar = known;
+    }
+    return known;
+  }
+
+  private int first() {
+    int first = lastEvent;
+    for (int i = lastEvent; i != EventTape.NONE; i = tape.earlierOfSymbol(i)) {
+      first = i;
+    }
+    return first;
+  }
+
+  private int after(int event) {
+    return event == lastEvent ? EventTape.NONE : tape.laterOfSymbol(event);
   }
 
   /** Whether going on backward from an event can still meet one of the span. */

@@ -27,6 +27,10 @@ final class BoundCells {
   private final double[] cuts;
 
   private final long[] keptIn;
+
+  /** By cell, the scans that keep some value of it or of a cell above. */
+  private final long[] keptFrom;
+
   private final long keptUnknown;
 
   BoundCells(List<Interval> intervals) {
@@ -46,6 +50,10 @@ final class BoundCells {
       keptIn[cell] = kept(intervals, bound);
     }
     keptUnknown = kept(intervals, Double.NaN);
+    keptFrom = keptIn.clone();
+    for (int i = keptFrom.length - 2; i >= 0; i--) {
+      keptFrom[i] |= keptFrom[i + 1];
+    }
   }
 
   private static long kept(List<Interval> intervals, double value) {
@@ -61,10 +69,19 @@ final class BoundCells {
     if (Double.isNaN(value)) {
       return keptUnknown;
     }
+    return keptIn[cellOf(value)];
+  }
+
+  /** The scans that do not shut out a value and all that are greater; none when it is unknown. */
+  long keepingFrom(double value) {
+    return Double.isNaN(value) ? 0 : keptFrom[cellOf(value)];
+  }
+
+  private int cellOf(double value) {
     int cell = 0;
     for (int step = cuts.length >> 1; step > 0; step >>= 1) {
       cell += cuts[cell + step - 1] <= value ? step : 0;
     }
-    return keptIn[cell];
+    return cell;
   }
 }

@@ -137,7 +137,11 @@ public final class RuleTable {
     long kept = scans & cells[column].keeping(shared.value(places[column], state, now));
     long shut = scans ^ kept;
     mayOpenWithTime |= shut & openedByTime[column];
-    waitingForNews |= shut & openedByNews[column];
+    long byNews = shut & openedByNews[column];
+    if (byNews != 0) {
+      waitingForNews |=
+          byNews & ~cells[column].keepingFrom(shared.value(places[column], state, now));
+    }
     return kept;
   }
 
@@ -147,7 +151,6 @@ public final class RuleTable {
       return scans;
     }
     mayOpenWithTime |= other.rule.rule().mayPassWithTime() ? bit : 0;
-    waitingForNews |= other.rule.rule().isTimed() ? bit : 0;
     return scans & ~bit;
   }
 
@@ -156,7 +159,10 @@ public final class RuleTable {
     return mayOpenWithTime;
   }
 
-  /** The scans that the last call found shut by a rule on the minutes since news. */
+  /**
+   * The scans that the last call found shut by a rule on the minutes since news until there is more
+   * news, since the minutes only grow.
+   */
   public long waitingForNews() {
     return waitingForNews;
   }

@@ -204,8 +204,9 @@ public final class ScanBoard {
     inside[id] = before & ~todo | passed;
     awaiting[id] =
         (awaiting[id] & ~todo | passed | table.mayOpenWithTime() | groupsMayOpen) & passing;
-    if (state.newsItems() == 0) {
-      awake[id] &= ~table.waitingForNews();
+    long waitingForNews = table.waitingForNews();
+    if (waitingForNews != 0) {
+      awake[id] &= ~waitingForNews;
     }
     return before ^ inside[id];
   }
@@ -229,10 +230,15 @@ public final class ScanBoard {
 
   /**
    * Asks all scans about a security again at its next event. A scan that a rule on the minutes
-   * since news keeps shut sleeps while there is no news, since nothing else can open it.
+   * since news keeps shut for good sleeps until there is news, since nothing else can open it.
    */
   public void wake(int security) {
     awake[security] = eligible[security];
+  }
+
+  /** Whether some of the given scans are awake for a security. */
+  public boolean isAwake(int security, long scans) {
+    return (scans & awake[security]) != 0;
   }
 
   /**
@@ -251,7 +257,8 @@ public final class ScanBoard {
 
   /** Those of the given scans whose rules a security fits now, in an open window. */
   public long fitting(SymbolState state, long scans, long now, int phase) {
-    return ask(scans & open & eligible[state.id()], state, now, phase);
+    long todo = scans & open & eligible[state.id()];
+    return todo == 0 ? 0 : ask(todo, state, now, phase);
   }
 
   /** Whether a security was inside a scan after the last update. */

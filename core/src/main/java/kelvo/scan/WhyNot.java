@@ -76,8 +76,8 @@ public final class WhyNot {
         ask(second);
       }
       SymbolState changed = market.states().get(tape.symbol(event));
-      changed.apply(market, event);
-      gauge.priced(changed.id(), changed.lastPrice());
+      changed.apply(event);
+      gauge.priced(changed);
       if (changed == state) {
         ask(now);
       }

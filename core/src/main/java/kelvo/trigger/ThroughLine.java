@@ -8,19 +8,19 @@ import kelvo.market.Session;
 import kelvo.market.SymbolState;
 
 /** Price passes a line that a field draws, such as a daily average. */
-final class ThroughLine implements Detector {
+final class ThroughLine extends RememberingDetector {
+  private static final int CROSSING = 0;
+
   /** Lines lie between prices: a hundredth of a price unit decides. */
   private static final int FINER = 100;
 
   private final Field.Reading line;
   private final int way;
-  private final Crossing[] crossings;
 
   ThroughLine(Session session, Field.Number field, int way) {
+    super(session, Effect.PRICE, 1);
     this.way = way;
     line = field.bind(session);
-    crossings = new Crossing[session.securities().size()];
-    java.util.Arrays.setAll(crossings, i -> new Crossing());
   }
 
   @Override
@@ -30,34 +30,9 @@ final class ThroughLine implements Detector {
       return false;
     }
     long height = Math.round(dollars * Price.DOLLAR * FINER);
-    return crossings[state.id()].next(state.lastPrice() * FINER, height, now) == way;
-  }
-
-  @Override
-  public int listensTo() {
-    return Effect.PRICE;
-  }
-
-  @Override
-  public void forget(int security) {
-    crossings[security].reset();
-  }
-
-  @Override
-  public Object memory() {
-    Crossing[] copies = new Crossing[crossings.length];
-    for (int i = 0; i < copies.length; i++) {
-      copies[i] = new Crossing();
-      copies[i].copyFrom(crossings[i]);
-    }
-    return copies;
-  }
-
-  @Override
-  public void restore(Object memory) {
-    Crossing[] then = (Crossing[]) memory;
-    for (int i = 0; i < crossings.length; i++) {
-      crossings[i].copyFrom(then[i]);
-    }
+    long before = memory.get(state.id(), CROSSING);
+    long crossing = Crossing.next(before, state.lastPrice() * FINER, height, now);
+    memory.set(state.id(), CROSSING, crossing);
+    return Crossing.way(crossing) == way;
   }
 }

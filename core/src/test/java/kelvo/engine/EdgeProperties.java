@@ -87,8 +87,8 @@ class EdgeProperties {
         }
         for (; event < tape.size() && tape.time(event) < second + DayTime.SECOND; event++) {
           SymbolState state = states.get(tape.symbol(event));
-          state.apply(market, event);
-          Objects.requireNonNull(market.gauge()).priced(state.id(), state.lastPrice());
+          state.apply(event);
+          Objects.requireNonNull(market.gauge()).priced(state);
           ask(tape.symbol(event), tape.time(event));
         }
       }

@@ -81,8 +81,8 @@ class TopProperties {
       arrive(session, scan, check, states, second, top, arrivals);
       for (; event < tape.size() && tape.time(event) < second + DayTime.SECOND; event++) {
         SymbolState state = states.get(tape.symbol(event));
-        state.apply(market, event);
-        Objects.requireNonNull(market.gauge()).priced(state.id(), state.lastPrice());
+        state.apply(event);
+        Objects.requireNonNull(market.gauge()).priced(state);
         arrive(session, scan, check, states, tape.time(event), top, arrivals);
       }
     }

@@ -269,7 +269,7 @@ class HistoryFieldsTest {
     Catalyst old = new Catalyst(NOW - DayTime.HOUR * 5, "Harbour Wire", "Old", "", List.of());
     taped.state().market().session().arrived(old);
     taped.tape().mention(NOW, 0, 12);
-    taped.state().apply(taped.state().market(), taped.tape().size() - 1);
+    taped.state().apply(taped.tape().size() - 1);
 
     assertThat(value(taped, "mentions 1h", NOW + DayTime.MINUTE)).isEqualTo(12);
     assertThat(value(taped, "mentions 1h", NOW + 2 * DayTime.HOUR)).isZero();
@@ -281,7 +281,7 @@ class HistoryFieldsTest {
     taped.trade(NOW, 100_000, 100, REGULAR);
     Catalyst item = new Catalyst(NOW + 1, "Harbour Wire", "A contract", "", List.of());
     taped.tape().news(NOW + 1, 0, taped.state().market().session().arrived(item));
-    taped.state().apply(taped.state().market(), taped.tape().size() - 1);
+    taped.state().apply(taped.tape().size() - 1);
     taped.trade(NOW + 2, 104_000, 100, REGULAR);
 
     assertThat(value(taped, "change since news")).isCloseTo(4, within(1e-9));

@@ -94,7 +94,7 @@ public final class TapedSymbol {
   }
 
   private int applied() {
-    return state.apply(state.market(), tape.size() - 1);
+    return state.apply(tape.size() - 1);
   }
 
   /** The state. */
