@@ -18,7 +18,9 @@ import org.openjdk.jmh.util.Statistics;
  */
 public final class Ratios {
   private static final List<String> SUBJECTS =
-      List.of("replay", "scans", "peers", "growth", "latency");
+      List.of("replay", "seek", "scans", "peers", "growth", "latency");
+
+  private static final List<String> SIZES = List.of("3000", "11000");
 
   private Ratios() {}
 
@@ -29,8 +31,12 @@ public final class Ratios {
   public static void main(String[] args) throws RunnerException, IOException, InterruptedException {
     List<String> named = List.of(args).stream().filter(SUBJECTS::contains).toList();
     List<String> subjects = named.isEmpty() ? SUBJECTS : named;
+    String folder = args.length > 0 && !SUBJECTS.contains(args[0]) ? args[0] : "";
     if (subjects.contains("replay")) {
-      replay(args.length > 0 && !SUBJECTS.contains(args[0]) ? args[0] : "");
+      replay(folder);
+    }
+    if (subjects.contains("seek")) {
+      seek(folder);
     }
     if (subjects.contains("scans")) {
       scans();
@@ -47,18 +53,31 @@ public final class Ratios {
   }
 
   private static void replay(String folder) throws RunnerException {
-    OptionsBuilder options = of(ReplayBenchmark.class);
+    Collection<RunResult> all = onDemo(ReplayBenchmark.class, folder);
+    for (String securities : SIZES) {
+      List<RunResult> results = with(all, "securities", securities);
+      say("the demo session, %s securities", securities);
+      middle("bare pass, ms", results, "bareMs");
+      middle("ten scans, ms", results, "tenScansMs");
+      middle("rate with ten scans over bare", results, "rate");
+    }
+  }
+
+  private static void seek(String folder) throws RunnerException {
+    Collection<RunResult> all = onDemo(SeekBenchmark.class, folder);
+    for (String securities : SIZES) {
+      say("drags, %s securities", securities);
+      line("seek", with(all, "securities", securities), "seek");
+    }
+  }
+
+  private static Collection<RunResult> onDemo(Class<?> benchmark, String folder)
+      throws RunnerException {
+    OptionsBuilder options = of(benchmark);
     if (!folder.isEmpty()) {
       options.jvmArgsAppend("-Dkelvo.bench.folder=" + folder);
     }
-    Collection<RunResult> all = new Runner(options.build()).run();
-    for (String securities : List.of("3000", "11000")) {
-      List<RunResult> results = with(all, "securities", securities);
-      double bare = line("bare pass", results, "bare");
-      double scans = line("ten scans", results, "tenScans");
-      say("  rate with ten scans over bare, %s securities: %.2f", securities, bare / scans);
-      line("seek", results, "seek");
-    }
+    return new Runner(options.build()).run();
   }
 
   private static void scans() throws RunnerException {
@@ -138,6 +157,20 @@ public final class Ratios {
     double median = times.getPercentile(50);
     say("  %s: median %.1f ms (%.1f to %.1f)", what, median, times.getMin(), times.getMax());
     return median;
+  }
+
+  /** Prints the middle, the least and the greatest of what each round counted. */
+  private static void middle(String what, List<RunResult> results, String counter) {
+    double[] rounds =
+        results.stream()
+            .flatMap(run -> run.getBenchmarkResults().stream())
+            .flatMap(fork -> fork.getIterationResults().stream())
+            .mapToDouble(round -> round.getSecondaryResults().get(counter).getScore())
+            .sorted()
+            .toArray();
+    say(
+        "  %s: median %.2f (%.2f to %.2f) of %d rounds",
+        what, rounds[rounds.length / 2], rounds[0], rounds[rounds.length - 1], rounds.length);
   }
 
   private static double bytes(List<RunResult> results, String benchmark) {

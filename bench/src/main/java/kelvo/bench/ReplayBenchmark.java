@@ -1,30 +1,16 @@
 package kelvo.bench;
 
 import java.io.IOException;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.util.List;
-import java.util.concurrent.BlockingQueue;
-import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.TimeUnit;
-import kelvo.data.calendar.ExchangeCalendar;
-import kelvo.data.folder.DataFolder;
 import kelvo.data.scanfile.ScanFile;
 import kelvo.engine.MarketEngine;
-import kelvo.engine.MarketSnapshot;
 import kelvo.engine.Program;
-import kelvo.engine.Progress;
-import kelvo.engine.SessionPlayer;
-import kelvo.engine.SessionRun;
-import kelvo.engine.SnapshotRequest;
 import kelvo.market.Session;
 import kelvo.rule.Vocabulary;
 import kelvo.scan.Scan;
-import kelvo.sim.DemoFolder;
-import kelvo.sim.DemoSize;
-import kelvo.sim.PlantedStories;
-import kelvo.sim.Story;
 import kelvo.time.DayTime;
+import org.openjdk.jmh.annotations.AuxCounters;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
 import org.openjdk.jmh.annotations.Fork;
@@ -36,11 +22,11 @@ import org.openjdk.jmh.annotations.Param;
 import org.openjdk.jmh.annotations.Scope;
 import org.openjdk.jmh.annotations.Setup;
 import org.openjdk.jmh.annotations.State;
-import org.openjdk.jmh.annotations.TearDown;
 import org.openjdk.jmh.annotations.Warmup;
 
 /**
- * The demo session through the engine with its ten scans, beside a bare pass over the same events.
+ * The demo session through the engine with its ten scans, between two bare passes over the same
+ * events, so that all three meet the machine in the same mood.
  */
 @State(Scope.Benchmark)
 @BenchmarkMode(Mode.SingleShotTime)
@@ -53,84 +39,66 @@ import org.openjdk.jmh.annotations.Warmup;
       "-XX:+UseCompactObjectHeaders",
       "-XX:+UseTransparentHugePages"
     })
-@Warmup(iterations = 4)
-@Measurement(iterations = 9)
+@Warmup(iterations = 8)
+@Measurement(iterations = 21)
 public class ReplayBenchmark {
+  private static final double NANOS_IN_MS = 1e6;
+
   /** How many securities: the demo's, and as many as the whole market has. */
   @Param({"3000", "11000"})
   public int securities;
 
   private Session session;
   private List<Scan> scans;
-  private SessionRun run;
-  private SessionPlayer player;
-  private final BlockingQueue<MarketSnapshot> shots = new LinkedBlockingQueue<>();
-  private BarePass barePass;
+  private BarePass before;
+  private BarePass after;
   private MarketEngine replay;
   private int hits;
-  private int seeks;
+  private long sum;
 
-  /** Writes the market under {@code kelvo.bench.folder}, unless it is there, and reads it. */
-  @Setup
-  public void read() throws IOException {
-    String named = System.getProperty("kelvo.bench.folder");
-    Path root = named == null ? Files.createTempDirectory("kelvo-bench") : Path.of(named);
-    Path folder = root.resolve(Integer.toString(securities));
-    if (!Files.exists(folder.resolve("scans"))) {
-      DemoSize size =
-          new DemoSize(
-              securities, 260, securities == 3_000 ? 2_950_000 : 6_000_000, DemoSize.SESSION);
-      DemoFolder.write(folder, size, DemoFolder.SEED, Progress.NONE);
-    }
-    session =
-        new DataFolder(folder, new ExchangeCalendar()).session(DemoSize.SESSION, Progress.NONE);
-    scans = ScanFile.shipped(Vocabulary.USUAL);
-    run = SessionRun.of(session, new Program(scans, List.of()), Progress.NONE);
-    List<String> followed = PlantedStories.all().stream().map(Story::symbol).limit(10).toList();
-    SnapshotRequest request = new SnapshotRequest(scans.getFirst(), "TIDARC", followed);
-    player =
-        new SessionPlayer(run, DayTime.FIRST, request, shots::add, hit -> {}, System::nanoTime);
+  /** What one round took. */
+  @State(Scope.Thread)
+  @AuxCounters(AuxCounters.Type.EVENTS)
+  public static class Round {
+    /** The mean of the two bare passes, 14 fields and nothing else, ms. */
+    public double bareMs;
+
+    /** Every field, edge and trigger of the ten shipped scans, hits with all their fields, ms. */
+    public double tenScansMs;
+
+    /** The rate with ten scans over that of the bare passes around it. */
+    public double rate;
   }
 
-  /** Makes what a session needs before its first event; that is not part of the pass. */
+  /** Reads the market. */
+  @Setup
+  public void read() throws IOException {
+    session = DemoSession.of(securities);
+    scans = ScanFile.shipped(Vocabulary.USUAL);
+  }
+
+  /** Makes what a session needs before its first event; that is not part of a pass. */
   @Setup(Level.Invocation)
   public void prepare() {
-    barePass = new BarePass(session.securities().size());
+    before = new BarePass(session.securities().size());
+    after = new BarePass(session.securities().size());
     replay = new MarketEngine(session, new Program(scans, List.of()), hit -> hits++);
   }
 
-  /** 14 fields and nothing else. */
+  /** Bare, ten scans, bare. */
   @Benchmark
-  public long bare() {
-    return barePass.run(session);
+  public long round(Round round) {
+    double bareBefore = timed(() -> sum += before.run(session));
+    round.tenScansMs = timed(() -> replay.runTo(DayTime.LAST));
+    double bareAfter = timed(() -> sum += after.run(session));
+    round.bareMs = (bareBefore + bareAfter) / 2;
+    round.rate = round.bareMs / round.tenScansMs;
+    return sum + hits;
   }
 
-  /** Every field, edge and trigger of the ten shipped scans, hits with all their fields. */
-  @Benchmark
-  public int tenScans() {
-    replay.runTo(DayTime.LAST);
-    return hits;
-  }
-
-  /**
-   * One drag of the day rail, back and forth between moments spread over the day: from the command
-   * to the snapshot of that moment, with a busy symbol in focus and the Ten followed.
-   */
-  @Benchmark
-  public MarketSnapshot seek() throws InterruptedException {
-    seeks++;
-    long moment = DayTime.FIRST + seeks * 7_919L * DayTime.SECOND % (DayTime.LAST - DayTime.FIRST);
-    player.seek(moment);
-    MarketSnapshot shown = shots.take();
-    while (shown.moment() != moment) {
-      shown = shots.take();
-    }
-    return shown;
-  }
-
-  /** Stops the player's thread. */
-  @TearDown
-  public void close() {
-    player.close();
+  private static double timed(Runnable pass) {
+    long start = System.nanoTime();
+    pass.run();
+    return (System.nanoTime() - start) / NANOS_IN_MS;
   }
 }

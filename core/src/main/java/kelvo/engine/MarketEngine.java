@@ -130,7 +130,7 @@ public final class MarketEngine {
       scheduleMinute(state);
     }
     long due =
-        effect == Effect.QUOTE ? board.dueAfterQuote(security) : board.dueAfterEvent(security);
+        effect == Effect.QUOTE ? board.dueAfterQuote(security, now) : board.dueAfterEvent(security);
     if (due != 0) {
       edges(state, due, now);
       awaitTime(state, now);
@@ -203,6 +203,7 @@ public final class MarketEngine {
     }
     for (int id = newsWheel.poll(second); id >= 0; id = newsWheel.poll(second)) {
       edges(states[id], board.timed(), moment);
+      awaitTime(states[id], moment);
       scheduleMinute(states[id]);
     }
     if (tops.isAsked()) {
@@ -212,37 +213,51 @@ public final class MarketEngine {
   }
 
   /**
-   * The next whole second at which the minutes since a security's news are one more, while a scan
-   * that is awake asks for them.
+   * Puts a security at the whole second at which the minutes since its news are one more, while a
+   * scan that is awake asks for them.
    */
   private void scheduleMinute(SymbolState state) {
-    if (board.isAwake(state.id(), board.timed()) && state.newsItems() > 0) {
-      long sinceMinute = Math.floorMod(second * DayTime.SECOND - state.newsAt(), DayTime.MINUTE);
-      long due = second * DayTime.SECOND - sinceMinute + DayTime.MINUTE;
-      newsWheel.schedule(state.id(), (int) ((due + DayTime.SECOND - 1) / DayTime.SECOND));
+    long next = nextMinuteOfNews(state, second * DayTime.SECOND);
+    if (next != Long.MAX_VALUE) {
+      newsWheel.schedule(state.id(), wholeSecondFrom(next));
     }
   }
 
-  /** Puts a security at the second at which time alone may change an answer about it. */
+  /** When the minutes since a security's news are next one more; never when no scan asks. */
+  private long nextMinuteOfNews(SymbolState state, long now) {
+    return board.isAwake(state.id(), board.timed()) && state.newsItems() > 0
+        ? now - Math.floorMod(now - state.newsAt(), DayTime.MINUTE) + DayTime.MINUTE
+        : Long.MAX_VALUE;
+  }
+
+  /** Notes when time alone may change an answer about a security that has just been asked about. */
   private void awaitTime(SymbolState state, long now) {
-    long waiting = board.awaiting(state.id());
-    if (waiting == 0) {
-      return;
-    }
+    int id = state.id();
+    long waiting = board.awaiting(id);
     if ((waiting & board.clocked()) != 0) {
-      wheel.schedule(state.id(), second + 1);
+      board.awaitUntil(id, now);
+      wheel.schedule(id, second + 1);
       return;
     }
+    long leaves = waiting == 0 ? Long.MAX_VALUE : nextPrintToLeave(state, waiting, now);
+    if (leaves != Long.MAX_VALUE) {
+      wheel.schedule(id, Math.max(wholeSecondFrom(leaves), second + 1));
+    }
+    board.awaitUntil(id, Math.min(leaves, nextMinuteOfNews(state, now)));
+  }
+
+  private long nextPrintToLeave(SymbolState state, long waiting, long now) {
     long change = Long.MAX_VALUE;
     for (SlidingSpan span : SPANS) {
       if ((waiting & board.windowed(span)) != 0) {
         change = Math.min(change, state.nextChange(span, now));
       }
     }
-    if (change != Long.MAX_VALUE) {
-      int due = (int) ((change + DayTime.SECOND - 1) / DayTime.SECOND);
-      wheel.schedule(state.id(), Math.max(due, second + 1));
-    }
+    return change;
+  }
+
+  private static int wholeSecondFrom(long moment) {
+    return (int) ((moment + DayTime.SECOND - 1) / DayTime.SECOND);
   }
 
   private void edges(SymbolState state, long scans, long now) {

@@ -398,17 +398,21 @@ public final class EventTape {
    * one thread.
    */
   public final class Cursor {
-    private long[] rows = {};
-    private int row;
     private int event = NONE;
+    private long time;
+    private long what;
+    private long howMuch;
 
     private Cursor() {}
 
     /** Goes to an event that is on the tape. */
     public void moveTo(int newEvent) {
+      long[] rows = blocks[newEvent >>> BLOCK_BITS];
+      int row = (newEvent & IN_BLOCK) * ROW;
       event = newEvent;
-      rows = blocks[newEvent >>> BLOCK_BITS];
-      row = (newEvent & IN_BLOCK) * ROW;
+      time = rows[row + TIME];
+      what = rows[row + WHAT];
+      howMuch = rows[row + HOW_MUCH];
     }
 
     /** The event's number. */
@@ -418,32 +422,32 @@ public final class EventTape {
 
     /** As {@link EventTape#time}. */
     public long time() {
-      return rows[row + TIME];
+      return time;
     }
 
     /** As {@link EventTape#symbol}. */
     public int symbol() {
-      return (int) (rows[row + WHAT] >>> KIND_BITS) & (1 << SYMBOL_BITS) - 1;
+      return (int) (what >>> KIND_BITS) & (1 << SYMBOL_BITS) - 1;
     }
 
     boolean isTrade() {
-      return ((int) rows[row + WHAT] & (1 << KIND_BITS) - 1) == TRADE;
+      return ((int) what & (1 << KIND_BITS) - 1) == TRADE;
     }
 
     boolean isQuote() {
-      return ((int) rows[row + WHAT] & (1 << KIND_BITS) - 1) == QUOTE;
+      return ((int) what & (1 << KIND_BITS) - 1) == QUOTE;
     }
 
     long price() {
-      return rows[row + WHAT] >>> PRICE_SHIFT;
+      return what >>> PRICE_SHIFT;
     }
 
     long shares() {
-      return rows[row + HOW_MUCH] >>> CONDITION_BITS;
+      return howMuch >>> CONDITION_BITS;
     }
 
     int conditions() {
-      return (int) rows[row + HOW_MUCH] & (1 << CONDITION_BITS) - 1;
+      return (int) howMuch & (1 << CONDITION_BITS) - 1;
     }
   }
 

@@ -40,6 +40,9 @@ public final class ScanBoard {
   private final long[] inside;
   private final long[] awaiting;
 
+  /** When time alone may change an answer about a security. */
+  private final long[] changesAt;
+
   private final Map<Trigger, Long> byTrigger = new HashMap<>();
   private final long edges;
   private final long lastMinute;
@@ -79,6 +82,7 @@ public final class ScanBoard {
     eligible = new long[securities];
     inside = new long[securities];
     awaiting = new long[securities];
+    changesAt = new long[securities];
     for (int k = 0; k < checks.length; k++) {
       for (int i = 0; i < securities; i++) {
         eligible[i] |= checks[k].eligible(i) ? 1L << k : 0;
@@ -155,12 +159,21 @@ public final class ScanBoard {
   }
 
   /**
-   * The scans to ask after a quote of a security that has traded: those that look at the quote, and
-   * those whose answer may have changed because time has passed since its last event.
+   * The scans to ask after a quote of a security that has traded: those that look at the quote,
+   * and, once {@link #awaitUntil} has come, those whose answer may have changed because time has
+   * passed.
    */
-  public long dueAfterQuote(int security) {
+  public long dueAfterQuote(int security, long now) {
     long due = asking & awake[security];
-    return due == 0 ? 0 : due & (quoted | timed | awaiting[security]);
+    if (due == 0 || now < changesAt[security]) {
+      return due & quoted;
+    }
+    return due & (quoted | timed | awaiting[security]);
+  }
+
+  /** Notes when time alone may next change an answer about a security. */
+  public void awaitUntil(int security, long moment) {
+    changesAt[security] = moment;
   }
 
   /** The scans that listen to a trigger. */
