@@ -18,6 +18,7 @@ final class LevelWatch {
   private final int[][] ofSecurity;
   private final boolean[] watched;
   private long priceBefore;
+  private long priceBeforeAt;
 
   LevelWatch(List<Level> levels, Session session) {
     this.levels = levels;
@@ -49,6 +50,7 @@ final class LevelWatch {
   void before(SymbolState state) {
     if (watched[state.id()]) {
       priceBefore = state.price();
+      priceBeforeAt = state.priceAt();
     }
   }
 
@@ -65,10 +67,11 @@ final class LevelWatch {
       Level level = levels.get(place);
       if (level.standsAt(now)) {
         LevelProgress progress = progresses[place];
+        long price = level.priceAt(now);
         if (priceBefore > 0) {
-          progress.prime(priceBefore, level.price());
+          progress.prime(priceBefore, level.priceAt(Math.max(level.setAt(), priceBeforeAt)));
         }
-        int did = progress.next(state.price(), level.price(), now, lastMinute);
+        int did = progress.next(state.price(), price, now, lastMinute);
         if (did != 0) {
           done.accept(level, did);
         }

@@ -80,7 +80,7 @@ final class TradeReview {
 
   private boolean atPlannedLevel() {
     return book.levelsOn(trade.symbol(), trade.entryAt()).stream()
-        .mapToDouble(l -> Price.dollars(l.price()))
+        .mapToDouble(l -> Price.dollars(l.priceAt(trade.entryAt())))
         .anyMatch(
             level ->
                 Math.abs(trade.entryPrice() - level) <= level * settings.atLevelPercent() / 100);

@@ -82,8 +82,7 @@ public record DayBook(
   /** This book with a level that stops counting at a moment. */
   public DayBook without(Level level, long moment) {
     List<Level> changed = new ArrayList<>(levels);
-    changed.replaceAll(
-        l -> l.equals(level) ? new Level(l.symbol(), l.price(), l.kind(), l.setAt(), moment) : l);
+    changed.replaceAll(l -> l.equals(level) ? l.until(moment) : l);
     return new DayBook(decisions, changed, notes, focus, fills);
   }
 

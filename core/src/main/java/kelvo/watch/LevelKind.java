@@ -8,7 +8,8 @@ public enum LevelKind {
   STOP,
   TARGET,
   PREMARKET_HIGH,
-  PRIOR_DAY_HIGH;
+  PRIOR_DAY_HIGH,
+  TREND_LINE;
 
   /** The kind in words. */
   public String words() {

@@ -180,6 +180,33 @@ class MarketEngineTest {
   }
 
   @Test
+  void aFallingTrendLineIsPassedByAPriceThatHardlyMoves() {
+    Session session =
+        TestSessions.of(
+            1,
+            tape -> {
+              print(tape, "10:00:00", 0, 10.40, 100);
+              print(tape, "10:01:00", 0, 10.40, 100);
+              print(tape, "10:31:00", 0, 10.41, 100);
+              print(tape, "10:32:00", 0, 10.42, 100);
+            });
+    List<Hit> hits = new ArrayList<>();
+    Level line =
+        Level.trendLine(
+            "AAAAAA",
+            DayTime.of(10, 0),
+            105_000,
+            DayTime.of(11, 0),
+            103_000,
+            DayTime.parse("10:00:30"));
+    new MarketEngine(session, new Program(List.of(), List.of(line)), hits::add).runTo(DayTime.LAST);
+
+    assertThat(hits)
+        .extracting(MarketEngineTest::time, Hit::trigger)
+        .containsExactly(tuple("10:31:00.000", Trigger.RISES_THROUGH_LEVEL));
+  }
+
+  @Test
   void aStopMeasuresRiskAndNeverAlerts() {
     Session session =
         TestSessions.of(

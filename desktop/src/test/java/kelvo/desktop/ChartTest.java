@@ -3,10 +3,13 @@ package kelvo.desktop;
 import static kelvo.desktop.OpenedWindow.until;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.List;
 import javafx.scene.input.MouseButton;
 import javafx.stage.Stage;
 import kelvo.desktop.chart.IntradayChart;
 import kelvo.time.DayTime;
+import kelvo.watch.Level;
+import kelvo.watch.LevelKind;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -60,6 +63,29 @@ class ChartTest {
     until(() -> chart.barsDrawn() < all);
     robot.doubleClickOn(chart);
     until(() -> chart.barsDrawn() == all);
+  }
+
+  @Test
+  void drawingSetsLevelsAndTrendLinesThatCanBeTakenBack(FxRobot robot) {
+    robot.clickOn("Draw").moveTo(chart).clickOn(MouseButton.PRIMARY);
+    until(() -> levels().size() == 1);
+    robot.press(MouseButton.PRIMARY).moveBy(60, -20).release(MouseButton.PRIMARY);
+
+    until(() -> levels().size() == 2);
+    assertThat(levels().getFirst().kind()).isEqualTo(LevelKind.BY_HAND);
+    Level line = levels().getLast();
+    assertThat(line.kind()).isEqualTo(LevelKind.TREND_LINE);
+    assertThat(line.rise()).isPositive();
+    assertThat(line.priceAt(DayTime.of(10, 0))).isLessThan(line.priceAt(DayTime.of(10, 30)));
+
+    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.undo());
+    until(() -> levels().size() == 1);
+  }
+
+  private List<Level> levels() {
+    return opened.workspace.book().get().levelsOn("TIDARC", opened.workspace.now()).stream()
+        .filter(level -> level.setAt() == opened.workspace.now())
+        .toList();
   }
 
   @Test

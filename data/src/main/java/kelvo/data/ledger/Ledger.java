@@ -170,13 +170,14 @@ public final class Ledger implements AutoCloseable {
     add(
         handle ->
             handle.execute(
-                "insert into level(day, symbol, price, kind, set_at, removed_at) values (?, ?, ?, ?, ?, ?)",
+                "insert into level(day, symbol, price, kind, set_at, removed_at, rise) values (?, ?, ?, ?, ?, ?, ?)",
                 day.toString(),
                 l.symbol(),
                 l.price(),
                 l.kind().name(),
                 l.setAt(),
-                l.removedAt()));
+                l.removedAt(),
+                l.rise()));
   }
 
   /** Ends a level at a moment. */
@@ -184,13 +185,14 @@ public final class Ledger implements AutoCloseable {
     add(
         handle ->
             handle.execute(
-                "update level set removed_at = ? where day = ? and symbol = ? and price = ? and kind = ? and set_at = ?",
+                "update level set removed_at = ? where day = ? and symbol = ? and price = ? and kind = ? and set_at = ? and rise = ?",
                 moment,
                 day.toString(),
                 l.symbol(),
                 l.price(),
                 l.kind().name(),
-                l.setAt()));
+                l.setAt(),
+                l.rise()));
   }
 
   /** Keeps a note. */

@@ -33,7 +33,8 @@ final class LedgerRows {
               row.getLong("price"),
               LevelKind.valueOf(row.getString("kind")),
               row.getLong("set_at"),
-              row.getLong("removed_at"));
+              row.getLong("removed_at"),
+              row.getDouble("rise"));
   private static final RowMapper<Note> NOTE =
       (row, context) -> new Note(row.getString("symbol"), row.getLong("at"), row.getString("text"));
   private static final RowMapper<FocusSpan> FOCUS =

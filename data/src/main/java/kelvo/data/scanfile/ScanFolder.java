@@ -48,6 +48,11 @@ public final class ScanFolder {
     this.vocabulary = vocabulary;
   }
 
+  /** The data folder. */
+  public Path root() {
+    return root;
+  }
+
   /** The universes, by file name. */
   public List<Universe> universes() {
     return all(universes, (name, text) -> UniverseFile.parse(name, text, vocabulary));

@@ -51,12 +51,16 @@ class LedgerTest {
             "later",
             "over the high");
     Level level = Level.standing("TIDARC", 82_000, LevelKind.BY_HAND, DayTime.of(8, 1));
+    Level line =
+        Level.trendLine(
+            "TIDARC", DayTime.of(7, 0), 80_000, DayTime.of(8, 0), 81_234, DayTime.of(8, 1));
     Note note = new Note("TIDARC", DayTime.of(8, 2), "quiet so far");
     FocusSpan span = new FocusSpan("TIDARC", DayTime.of(8, 0), DayTime.of(8, 5));
     Fill fill = new Fill(DayTime.of(9, 31), "TIDARC", FillSide.BUY, 100, 83_000, 500, "main", "K1");
     try (Ledger ledger = open()) {
       ledger.add(DAY, decision);
       ledger.add(DAY, level);
+      ledger.add(DAY, line);
       ledger.remove(DAY, level, DayTime.of(9, 0));
       ledger.add(DAY, note);
       ledger.add(DAY, span);
@@ -67,9 +71,7 @@ class LedgerTest {
     try (Ledger again = open()) {
       DayBook book = again.day(DAY);
       assertThat(book.decisions()).containsExactly(decision);
-      assertThat(book.levels())
-          .containsExactly(
-              new Level("TIDARC", 82_000, LevelKind.BY_HAND, DayTime.of(8, 1), DayTime.of(9, 0)));
+      assertThat(book.levels()).containsExactly(level.until(DayTime.of(9, 0)), line);
       assertThat(book.notes()).containsExactly(note);
       assertThat(book.focus()).containsExactly(span);
       assertThat(book.fills()).containsExactly(fill);

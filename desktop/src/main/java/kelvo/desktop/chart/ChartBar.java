@@ -10,6 +10,8 @@ import javafx.scene.layout.Priority;
 /** Chooses the bars' length and the hours of the intraday chart. */
 public final class ChartBar extends HBox {
   private static final int[] MINUTES = {1, 5, 15};
+  private static final String HELP =
+      "wheel zooms, drag moves, Shift-drag measures, double click resets";
 
   /** The choices of a focus side. */
   public ChartBar(ChartChoice choice) {
@@ -30,13 +32,19 @@ public final class ChartBar extends HBox {
     ToggleButton extended =
         button("Extended hours", "Draws what was traded before and after the regular session too");
     extended.selectedProperty().bindBidirectional(choice.extended());
-    Label help = new Label("wheel zooms, drag moves, Shift-drag measures, double click resets");
+    ToggleButton draw =
+        button(
+            "Draw",
+            "A click sets a level, a drag draws a trend line; both alert. The same with Ctrl held");
+    draw.selectedProperty().bindBidirectional(choice.drawing());
+    Label help = new Label(HELP);
+    help.setTooltip(new Tooltip(HELP));
     help.getStyleClass().addAll("small", "faded");
     help.setMinWidth(0);
     help.setPrefWidth(60);
     help.setMaxWidth(Double.MAX_VALUE);
     HBox.setHgrow(help, Priority.ALWAYS);
-    getChildren().addAll(extended, help);
+    getChildren().addAll(extended, draw, help);
   }
 
   private static ToggleButton button(String words, String help) {

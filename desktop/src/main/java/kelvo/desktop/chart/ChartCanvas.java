@@ -199,6 +199,27 @@ abstract class ChartCanvas extends Region {
     g.fillText(name, left, at);
   }
 
+  /** A level that rises or falls across the chart, with its name where it stands now. */
+  final void slanted(
+      GraphicsContext g, Axis axis, double left, double right, double nowX, String name) {
+    g.save();
+    g.beginPath();
+    g.rect(0, axis.top(), plotWidth(), axis.height());
+    g.clip();
+    g.setStroke(theme.colour(Tone.INK));
+    g.strokeLine(0, left, plotWidth(), right);
+    g.restore();
+    double x = Math.clamp(nowX, 0, plotWidth());
+    double y = left + (right - left) * x / plotWidth();
+    if (y > axis.top() + LABEL_HEIGHT && y < axis.top() + axis.height()) {
+      g.setFill(theme.colour(Tone.INK));
+      g.setFont(Theme.font(10));
+      g.setTextAlign(TextAlignment.RIGHT);
+      g.setTextBaseline(VPos.BOTTOM);
+      g.fillText(name, x - 4, y - 3);
+    }
+  }
+
   /** The pointer's place with the price under it and a text for its x. */
   final void crosshair(
       GraphicsContext g, Axis axis, java.util.function.DoubleFunction<String> atX) {

@@ -13,6 +13,7 @@ import javafx.beans.property.SimpleIntegerProperty;
 public final class ChartChoice {
   private final IntegerProperty minutes = new SimpleIntegerProperty(1);
   private final BooleanProperty extended = new SimpleBooleanProperty(true);
+  private final BooleanProperty drawing = new SimpleBooleanProperty(false);
   private final DoubleProperty pointedPrice = new SimpleDoubleProperty(Double.NaN);
 
   /** Minutes a bar of the intraday chart: 1, 5 or 15. */
@@ -23,6 +24,11 @@ public final class ChartChoice {
   /** Whether hours outside the regular session are drawn. */
   public BooleanProperty extended() {
     return extended;
+  }
+
+  /** Whether a press on the intraday chart begins a level or a trend line. */
+  public BooleanProperty drawing() {
+    return drawing;
   }
 
   /** The price under the pointer on any of the charts, dollars; NaN when it is on none. */

@@ -26,7 +26,8 @@ import org.jspecify.annotations.Nullable;
  * The chart of the day: bars of 1, 5 or 15 minutes, VWAP, EMA 9, the levels that everybody looks at
  * and the trader's own, halts, and the hits and fills of the symbol in their places. The wheel
  * zooms, dragging moves, a double click shows the whole day again; dragging with Shift or the other
- * button measures.
+ * button measures; with Ctrl, or while drawing is chosen, a click sets a level and dragging draws a
+ * trend line.
  */
 public final class IntradayChart extends ChartCanvas {
   private static final double VOLUME_SHARE = 0.17;
@@ -49,19 +50,23 @@ public final class IntradayChart extends ChartCanvas {
   private @Nullable View view;
 
   private @Nullable Ruler ruler;
+  private @Nullable DrawnLine drawing;
+  private final DrawnLevels drawnLevels;
   private double draggedFrom;
 
   /** A stretch of the day. */
   private record View(long from, long to) {}
 
   /** An empty chart. */
-  public IntradayChart(ChartChoice choice) {
+  public IntradayChart(ChartChoice choice, DrawnLevels drawnLevels) {
     super("Intraday chart", choice);
+    this.drawnLevels = drawnLevels;
     choice.minutes().addListener((o, was, is) -> group());
     choice.extended().addListener((o, was, is) -> group());
     setOnScroll(e -> zoom(e.getX(), e.getDeltaY() > 0 ? ZOOM : 1 / ZOOM));
     setOnMousePressed(this::press);
     setOnMouseDragged(this::drag);
+    setOnMouseReleased(e -> keepDrawn());
     setOnMouseClicked(this::click);
   }
 
@@ -80,7 +85,7 @@ public final class IntradayChart extends ChartCanvas {
 
   private void zoom(double x, double factor) {
     if (pixelsPerNano > 0) {
-      long fixed = (long) (start + x / pixelsPerNano);
+      long fixed = timeAt(x);
       long span = (long) (plotWidth() / pixelsPerNano / factor);
       if (span >= LEAST_ZOOMED && span <= DayTime.LAST - DayTime.FIRST) {
         long from = fixed - (long) (x / plotWidth() * span);
@@ -93,13 +98,22 @@ public final class IntradayChart extends ChartCanvas {
   private void press(MouseEvent e) {
     draggedFrom = e.getX();
     boolean measures = e.isShiftDown() || e.getButton() == MouseButton.SECONDARY;
-    ruler = measures ? new Ruler(e.getX(), e.getY(), e.getX(), e.getY()) : null;
+    boolean draws = drawn != null && draws(e);
+    drawing = draws ? new DrawnLine(e.getX(), e.getY(), e.getX(), e.getY()) : null;
+    ruler = measures && !draws ? new Ruler(e.getX(), e.getY(), e.getX(), e.getY()) : null;
     paint();
+  }
+
+  private boolean draws(MouseEvent e) {
+    return e.isShortcutDown() || choice().drawing().get();
   }
 
   private void drag(MouseEvent e) {
     Ruler measuring = ruler;
-    if (measuring != null) {
+    DrawnLine line = drawing;
+    if (line != null) {
+      drawing = line.to(e.getX(), e.getY());
+    } else if (measuring != null) {
       ruler = new Ruler(measuring.x0(), measuring.y0(), e.getX(), e.getY());
     } else if (pixelsPerNano > 0) {
       long moved = (long) ((draggedFrom - e.getX()) / pixelsPerNano);
@@ -110,8 +124,30 @@ public final class IntradayChart extends ChartCanvas {
     paint();
   }
 
+  /** Hands what has been drawn to whoever keeps levels. */
+  private void keepDrawn() {
+    DrawnLine line = drawing;
+    Axis axis = drawn;
+    drawing = null;
+    if (line == null || axis == null || focus == null) {
+      return;
+    }
+    long first = Price.of(axis.value(line.y0()));
+    if (line.isPoint()) {
+      drawnLevels.level(first);
+    } else {
+      drawnLevels.trendLine(
+          timeAt(line.x0()), first, timeAt(line.x1()), Price.of(axis.value(line.y1())));
+    }
+    paint();
+  }
+
+  private long timeAt(double x) {
+    return (long) (start + x / pixelsPerNano);
+  }
+
   private void click(MouseEvent e) {
-    if (e.getClickCount() == 2) {
+    if (e.getClickCount() == 2 && !draws(e)) {
       view = null;
       paint();
     }
@@ -198,6 +234,10 @@ public final class IntradayChart extends ChartCanvas {
     tag(g, axis, Price.dollars(shown.price()), Tone.ofChange(shown.change()));
     crosshair(g, axis, this::describe);
     measure(g, axis);
+    DrawnLine line = drawing;
+    if (line != null) {
+      line.paint(g, theme());
+    }
     legend(g);
   }
 
@@ -219,8 +259,8 @@ public final class IntradayChart extends ChartCanvas {
     Measurement measurement =
         Measurement.of(
             shown.minutes(),
-            (long) (start + measured.x0() / pixelsPerNano),
-            (long) (start + measured.x1() / pixelsPerNano),
+            timeAt(measured.x0()),
+            timeAt(measured.x1()),
             axis.value(measured.y0()),
             axis.value(measured.y1()));
     measured.paint(g, theme(), measurement, plotWidth());
@@ -302,13 +342,16 @@ public final class IntradayChart extends ChartCanvas {
           reference.name() + " " + Price.text(reference.price()),
           Tone.FADED);
     }
+    long end = timeAt(plotWidth());
     for (Level level : levels) {
-      level(
-          g,
-          axis,
-          Price.dollars(level.price()),
-          level.kind().words() + " " + Price.text(level.price()),
-          Tone.INK);
+      long price = level.priceAt(now);
+      String name = level.kind().words() + " " + Price.text(price);
+      if (level.rise() == 0) {
+        level(g, axis, Price.dollars(price), name, Tone.INK);
+      } else {
+        double from = axis.y(Price.dollars(level.priceAt(start)));
+        slanted(g, axis, from, axis.y(Price.dollars(level.priceAt(end))), x(now), name);
+      }
     }
   }
 
@@ -347,7 +390,7 @@ public final class IntradayChart extends ChartCanvas {
   private String describe(double pointer) {
     MarketSnapshot.Focus shown = focus;
     long span = choice().minutes().get() * DayTime.MINUTE;
-    long minute = (long) (start + pointer / pixelsPerNano) / span * span;
+    long minute = timeAt(pointer) / span * span;
     MinuteBar found =
         shown == null
             ? null

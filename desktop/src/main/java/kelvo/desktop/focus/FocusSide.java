@@ -14,11 +14,13 @@ import javafx.scene.layout.VBox;
 import kelvo.desktop.chart.ChartBar;
 import kelvo.desktop.chart.ChartChoice;
 import kelvo.desktop.chart.DailyPriceChart;
+import kelvo.desktop.chart.DrawnLevels;
 import kelvo.desktop.chart.IntradayChart;
 import kelvo.desktop.shell.StageKind;
 import kelvo.desktop.shell.Workspace;
 import kelvo.engine.MarketSnapshot;
 import kelvo.trade.Fill;
+import kelvo.watch.LevelKind;
 
 /**
  * The one symbol in focus: header, charts, and below them facts with checks, prints, news or the
@@ -28,31 +30,46 @@ public final class FocusSide extends BorderPane {
   private final Workspace workspace;
   private final FocusHeader header = new FocusHeader();
   private final ChartChoice choice = new ChartChoice();
-  private final IntradayChart minutes = new IntradayChart(choice);
+  private final IntradayChart minutes;
   private final DailyPriceChart days = new DailyPriceChart(choice);
   private final FactsPart facts = new FactsPart();
   private final PrintsPart prints = new PrintsPart();
   private final NewsPart news = new NewsPart();
   private final PlanPart plan;
   private final BorderPane lower = new BorderPane();
+  private final SplitPane charts;
   private final Map<Node, ToggleButton> buttons = new HashMap<>();
 
   /** The focus side of a window. */
   public FocusSide(Workspace workspace) {
     this.workspace = workspace;
     plan = new PlanPart(workspace);
+    minutes = new IntradayChart(choice, levelsOf(workspace));
     setTop(header);
     BorderPane intraday = new BorderPane(minutes);
     intraday.setTop(new ChartBar(choice));
-    SplitPane charts = new SplitPane(intraday, days, lower());
+    charts = new SplitPane(intraday, days, lower());
     charts.setOrientation(Orientation.VERTICAL);
-    charts.setDividerPositions(0.42, 0.64);
     setCenter(charts);
     workspace.snapshot().addListener((o, was, is) -> show());
     workspace.book().addListener((o, was, is) -> show());
     workspace.theme().addListener((o, was, is) -> theme());
     workspace.stage().addListener((o, was, is) -> stage(was, is));
     theme();
+  }
+
+  private static DrawnLevels levelsOf(Workspace workspace) {
+    return new DrawnLevels() {
+      @Override
+      public void level(long price) {
+        workspace.addLevel(price, LevelKind.BY_HAND);
+      }
+
+      @Override
+      public void trendLine(long firstAt, long firstPrice, long secondAt, long secondPrice) {
+        workspace.addTrendLine(firstAt, firstPrice, secondAt, secondPrice);
+      }
+    };
   }
 
   private Node lower() {
@@ -118,6 +135,16 @@ public final class FocusSide extends BorderPane {
     prints.show(focus);
     news.show(focus);
     plan.show(symbol);
+  }
+
+  /** How far down the two charts reach, 0 to 1 each. */
+  public double[] splits() {
+    return charts.getDividerPositions();
+  }
+
+  /** Puts the lower ends of the two charts somewhere. */
+  public void splitAt(double intraday, double daily) {
+    charts.setDividerPositions(intraday, daily);
   }
 
   /** How many minute bars are drawn. */

@@ -1,6 +1,7 @@
 package kelvo.desktop.focus;
 
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import javafx.collections.FXCollections;
 import javafx.geometry.Pos;
@@ -94,6 +95,12 @@ final class PlanPart extends ScrollPane {
     }
   }
 
+  private static String slope(Level level) {
+    return level.rise() == 0
+        ? ""
+        : String.format(Locale.ROOT, ", %+.2f an hour", level.rise() / Price.DOLLAR);
+  }
+
   private void keepNote() {
     if (!note.getText().isBlank()) {
       workspace.addNote(note.getText().strip());
@@ -142,6 +149,7 @@ final class PlanPart extends ScrollPane {
               level.kind().words()
                   + " "
                   + Price.text(level.price())
+                  + slope(level)
                   + ", since "
                   + DayTime.minutes(level.setAt()));
       standing.getChildren().add(line(words, button("Remove", () -> workspace.removeLevel(level))));

@@ -90,7 +90,9 @@ final class TenCards extends VBox {
     String text =
         standing.isEmpty()
             ? "no levels"
-            : standing.stream().map(l -> words(l, card.price())).collect(Collectors.joining("\n"));
+            : standing.stream()
+                .map(l -> words(l, card.price(), moment))
+                .collect(Collectors.joining("\n"));
     Label label = new Label(text);
     label.getStyleClass().addAll("small", "faded");
     return label;
@@ -100,8 +102,11 @@ final class TenCards extends VBox {
    * A level's distance; an armed one, which alerts when it is passed, carries a bell's place as a
    * dot.
    */
-  private static String words(Level level, long price) {
+  private static String words(Level level, long price, long moment) {
     String armed = level.kind() == LevelKind.STOP ? "stop " : "● ";
-    return armed + Price.text(level.price()) + " " + Numbers.percent(level.distancePercent(price));
+    return armed
+        + Price.text(level.priceAt(moment))
+        + " "
+        + Numbers.percent(level.distancePercent(price, moment));
   }
 }

@@ -18,8 +18,6 @@ public final class KelvoWindow extends Application {
   private static final Logger LOG = LoggerFactory.getLogger(KelvoWindow.class);
   private static final AtomicReference<@Nullable OpenRequest> REQUEST = new AtomicReference<>();
   private static final AtomicInteger EXIT_CODE = new AtomicInteger();
-  private static final double WIDTH = 1280;
-  private static final double HEIGHT = 800;
 
   private @Nullable Workspace workspace;
 
@@ -47,8 +45,8 @@ public final class KelvoWindow extends Application {
     Scene scene =
         new Scene(
             new BorderPane(loading),
-            request.smoke() ? 1600 : WIDTH,
-            request.smoke() ? 1200 : HEIGHT);
+            request.smoke() ? 1600 : WindowLayout.USUAL.width(),
+            request.smoke() ? 1200 : WindowLayout.USUAL.height());
     scene.getStylesheets().setAll(request.theme().styles());
     stage.setTitle("Kelvo");
     stage.setScene(scene);
@@ -61,7 +59,9 @@ public final class KelvoWindow extends Application {
   private void load(Stage stage, OpenRequest request, LoadingPane loading) {
     try {
       OpenedDay day = request.load().day(loading);
-      Platform.runLater(() -> opened(stage, request, day));
+      WindowLayout layout =
+          request.isShowOnly() ? WindowLayout.USUAL : WindowLayout.in(day.scanFolder().root());
+      Platform.runLater(() -> opened(stage, request, day, layout));
     } catch (CancellationException e) {
       Platform.runLater(() -> exit(0));
     } catch (RuntimeException e) {
@@ -72,19 +72,28 @@ public final class KelvoWindow extends Application {
 
   private static void failed(OpenRequest request, LoadingPane loading, String message) {
     loading.fail(message);
-    if (request.smoke() || request.pictures() != null) {
+    if (request.isShowOnly()) {
       exit(1);
     }
   }
 
-  private void opened(Stage stage, OpenRequest request, OpenedDay day) {
+  private void opened(Stage stage, OpenRequest request, OpenedDay day, WindowLayout layout) {
     long left = day.ledger().leftAt(day.session().hours().date()).orElse(request.otherwiseAt());
     long moment = request.at() >= 0 ? request.at() : left;
     Workspace opened = new Workspace(day, moment, request.theme());
     workspace = opened;
     MainWindow window = new MainWindow(opened, day.faults());
-    Scene scene = window.scene(stage.getScene().getWidth(), stage.getScene().getHeight());
+    boolean showOnly = request.isShowOnly();
+    Scene scene =
+        window.scene(
+            showOnly ? stage.getScene().getWidth() : layout.width(),
+            showOnly ? stage.getScene().getHeight() : layout.height());
     stage.setScene(scene);
+    window.arrange(layout);
+    if (!showOnly) {
+      stage.sizeToScene();
+      opened.onClose(() -> window.layoutNow().keepIn(day.scanFolder().root()));
+    }
     if (request.pictures() != null) {
       new Pictures(opened, scene, request.pictures()).start();
     } else if (request.smoke()) {

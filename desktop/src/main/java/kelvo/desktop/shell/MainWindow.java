@@ -54,7 +54,7 @@ public final class MainWindow extends BorderPane {
     focus = new FocusSide(workspace);
     top = new TopBar(workspace);
     middle = new SplitPane(morning, focus);
-    middle.setDividerPositions(0.57);
+    arrange(WindowLayout.USUAL);
     setTop(top);
     setLeft(stageButtons());
     setCenter(middle);
@@ -237,6 +237,23 @@ public final class MainWindow extends BorderPane {
   /** Starts playing at so many times the speed of the day. */
   public void play(double times) {
     top.startAt(times);
+  }
+
+  /** Puts the splitters where a layout has them. */
+  public void arrange(WindowLayout layout) {
+    middle.setDividerPositions(layout.listShare());
+    focus.splitAt(layout.intradayShare(), layout.dailyShare());
+  }
+
+  /** The window's size and where the splitters are now. */
+  public WindowLayout layoutNow() {
+    double[] charts = focus.splits();
+    return new WindowLayout(
+        getScene().getWidth(),
+        getScene().getHeight(),
+        middle.getDividerPositions()[0],
+        charts[0],
+        charts[1]);
   }
 
   /** How many triage rows can be seen. */

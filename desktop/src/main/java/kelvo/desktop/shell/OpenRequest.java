@@ -23,6 +23,11 @@ public record OpenRequest(
     Theme theme,
     @Nullable Path pictures,
     boolean smoke) {
+  /** Whether it only shows something and exits, and so leaves no traces of how it was shown. */
+  boolean isShowOnly() {
+    return smoke || pictures != null;
+  }
+
   /** Reads a day. */
   public interface Load {
     OpenedDay day(Progress progress);

@@ -469,12 +469,29 @@ public final class Workspace implements AutoCloseable {
 
   /** Sets a level on the symbol in focus from now on. */
   public void addLevel(long price, LevelKind kind) {
-    Level level = Level.standing(focus.get(), price, kind, now());
+    add(Level.standing(focus.get(), price, kind, now()));
+  }
+
+  /** Sets a line through two points on the symbol in focus, which alerts from now on. */
+  public void addTrendLine(long firstAt, long firstPrice, long secondAt, long secondPrice) {
+    try {
+      add(Level.trendLine(focus.get(), firstAt, firstPrice, secondAt, secondPrice, now()));
+    } catch (IllegalArgumentException e) {
+      action.set("No trend line was set: " + e.getMessage());
+    }
+  }
+
+  private void add(Level level) {
     ledger.add(day(), level);
     book.set(book.get().with(level));
     replay(now());
     undo.push(() -> removeLevel(level));
-    action.set("Level " + Price.text(price) + " on " + level.symbol());
+    action.set(named(level) + " on " + level.symbol());
+  }
+
+  private String named(Level level) {
+    String kind = level.kind() == LevelKind.BY_HAND ? "Level" : capital(level.kind().words());
+    return kind + " " + Price.text(level.priceAt(now()));
   }
 
   /** Takes a level away from now on. */
@@ -482,7 +499,7 @@ public final class Workspace implements AutoCloseable {
     ledger.remove(day(), level, now());
     book.set(book.get().without(level, now()));
     replay(now());
-    action.set("Level " + Price.text(level.price()) + " removed");
+    action.set(named(level) + " removed");
   }
 
   /** Plays what comes after a moment again with the levels as they are now. */

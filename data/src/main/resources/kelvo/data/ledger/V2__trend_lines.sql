@@ -1,0 +1,1 @@
+alter table level add column rise real not null default 0;

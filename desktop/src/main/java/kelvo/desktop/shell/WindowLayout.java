@@ -1,0 +1,75 @@
+package kelvo.desktop.shell;
+
+import java.io.IOException;
+import java.io.Reader;
+import java.io.Writer;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Properties;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+
+/**
+ * The window's size and where its splitters were put, kept in the data folder.
+ *
+ * @param width pixels
+ * @param height pixels
+ * @param listShare the list side's share of the width, 0 to 1
+ * @param intradayShare how far down the focus side the intraday chart reaches, 0 to 1
+ * @param dailyShare how far down the daily chart reaches, 0 to 1
+ */
+public record WindowLayout(
+    double width, double height, double listShare, double intradayShare, double dailyShare) {
+  /** As it is at first. */
+  public static final WindowLayout USUAL = new WindowLayout(1280, 800, 0.57, 0.42, 0.64);
+
+  private static final Logger LOG = LoggerFactory.getLogger(WindowLayout.class);
+  private static final String FILE = "window.properties";
+  private static final double LEAST_SIZE = 400;
+  private static final double MOST_SIZE = 20_000;
+
+  /** What a data folder keeps; {@link #USUAL} for whatever is missing or no sensible number. */
+  public static WindowLayout in(Path folder) {
+    Properties kept = new Properties();
+    Path file = folder.resolve(FILE);
+    if (Files.exists(file)) {
+      try (Reader reader = Files.newBufferedReader(file)) {
+        kept.load(reader);
+      } catch (IOException | IllegalArgumentException e) {
+        LOG.warn("{} cannot be read, so the window opens as usual: {}", file, e.getMessage());
+      }
+    }
+    return new WindowLayout(
+        number(kept, "width", USUAL.width, LEAST_SIZE, MOST_SIZE),
+        number(kept, "height", USUAL.height, LEAST_SIZE, MOST_SIZE),
+        number(kept, "listShare", USUAL.listShare, 0, 1),
+        number(kept, "intradayShare", USUAL.intradayShare, 0, 1),
+        number(kept, "dailyShare", USUAL.dailyShare, 0, 1));
+  }
+
+  private static double number(
+      Properties kept, String name, double usual, double least, double most) {
+    try {
+      double value = Double.parseDouble(kept.getProperty(name, Double.toString(usual)));
+      return value >= least && value <= most ? value : usual;
+    } catch (NumberFormatException e) {
+      return usual;
+    }
+  }
+
+  /** Keeps this in a data folder. */
+  public void keepIn(Path folder) {
+    Properties kept = new Properties();
+    kept.setProperty("width", Double.toString(width));
+    kept.setProperty("height", Double.toString(height));
+    kept.setProperty("listShare", Double.toString(listShare));
+    kept.setProperty("intradayShare", Double.toString(intradayShare));
+    kept.setProperty("dailyShare", Double.toString(dailyShare));
+    Path file = folder.resolve(FILE);
+    try (Writer writer = Files.newBufferedWriter(file)) {
+      kept.store(writer, "Kelvo: the window's size and splitters");
+    } catch (IOException e) {
+      LOG.warn("{} cannot be written, so the window's size is not kept: {}", file, e.getMessage());
+    }
+  }
+}
