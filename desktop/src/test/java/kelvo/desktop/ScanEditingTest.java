@@ -3,16 +3,21 @@ package kelvo.desktop;
 import static kelvo.desktop.OpenedWindow.until;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.List;
+import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
 import kelvo.desktop.rules.CutCurveView;
 import kelvo.desktop.shell.Workspace;
 import kelvo.engine.MarketSnapshot;
+import kelvo.market.Session;
 import kelvo.rule.Rule;
+import kelvo.rule.RuleSentence;
 import kelvo.scan.Hit;
 import kelvo.scan.Scan;
 import kelvo.scan.ScanWorkings;
+import kelvo.scan.WhyNot;
 import kelvo.time.DayTime;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
@@ -83,6 +88,33 @@ class ScanEditingTest {
     until(() -> workings().counts().size() > first.rules().size());
     WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.undo());
     until(() -> scan().equals(first) && shown().matching() == before);
+  }
+
+  @Test
+  void aRuleThatKeepsTheSymbolInFocusOutSaysWhenItLastHeld(FxRobot robot) {
+    String symbol = opened.workspace.focus().get();
+    Session session = opened.workspace.session();
+    WaitForAsyncUtils.waitForAsyncFx(
+        5_000,
+        () ->
+            opened
+                .workspace
+                .desk()
+                .change(scan(), scan().withRules(List.of(rule("premarket trades at most 20")))));
+    long last =
+        WhyNot.explain(session, scan(), session.numberOf(symbol).orElseThrow(), MORNING)
+            .getFirst()
+            .lastPassed();
+
+    assertThat(last).isPositive();
+    until(
+        () ->
+            robot.lookup(".label").queryAllAs(Label.class).stream()
+                .anyMatch(l -> l.getText().endsWith(", " + DayTime.minutes(last))));
+  }
+
+  private Rule rule(String sentence) {
+    return RuleSentence.parse(sentence, opened.workspace.desk().vocabulary());
   }
 
   @Test

@@ -52,6 +52,7 @@ final class ScanEditor extends BorderPane {
   private final Vocabulary vocabulary;
   private final RulesEditor rules;
   private final RuleCurve curve;
+  private final LastHeld lastHeld;
   private final TextField name = new TextField();
   private final TextField purpose = new TextField();
   private final ComboBox<String> universes = new ComboBox<>();
@@ -74,6 +75,7 @@ final class ScanEditor extends BorderPane {
             completion,
             changed -> change(scan().withRules(changed)),
             workspace.workedRule()::set);
+    lastHeld = new LastHeld(workspace, rules::forgetLastHeld, rules::lastHeld);
     curve = new RuleCurve(workspace.session().phases(), this::replaceRule);
     getStyleClass().addAll("card", "part");
     ScrollPane scroll = new ScrollPane(rules);
@@ -300,6 +302,7 @@ final class ScanEditor extends BorderPane {
       for (int i = 0; i < workings.focus().size(); i++) {
         rules.answer(i, workings.focus().get(i).value(), workings.focus().get(i).passes());
       }
+      lastHeld.ask(scan);
       curve.show(scan, workspace.workedRule().get(), workings.curve());
       contradictions.setText(String.join(" ", workings.contradictions()));
     }

@@ -13,13 +13,15 @@ import kelvo.rule.Rule;
 import kelvo.rule.RuleCompletion;
 import kelvo.rule.RuleSentence;
 import kelvo.rule.Vocabulary;
+import kelvo.time.DayTime;
 
 /**
  * One rule as a sentence, applied as it is typed: while it is no rule the last one that was one
  * holds, and what was expected stands in its tooltip and beside it.
  */
 final class RuleLine extends HBox {
-  private static final double FOCUS_WIDTH = 56;
+  private static final double FOCUS_WIDTH = 84;
+  private static final String OF_FOCUS = "What it says of the symbol in focus";
   private static final double COUNT_WIDTH = 30;
 
   private final TextField sentence = new TextField();
@@ -28,6 +30,8 @@ final class RuleLine extends HBox {
   private final Label ofFocus = new Label();
   private final Vocabulary vocabulary;
   private boolean setting;
+  private String answer = "";
+  private boolean answerPasses;
 
   /**
    * A line.
@@ -65,7 +69,7 @@ final class RuleLine extends HBox {
     ofFocus.setMinWidth(FOCUS_WIDTH);
     ofFocus.setMaxWidth(FOCUS_WIDTH);
     ofFocus.getStyleClass().add("small");
-    ofFocus.setTooltip(new Tooltip("What it says of the symbol in focus"));
+    ofFocus.setTooltip(new Tooltip(OF_FOCUS));
     alone.setTooltip(new Tooltip("How many pass this rule alone"));
     left.setTooltip(new Tooltip("How many are left after it"));
     Button remove = SmallButton.of("×", "", removed);
@@ -108,9 +112,34 @@ final class RuleLine extends HBox {
 
   /** Shows what the rule says of the symbol in focus. */
   void answer(String value, boolean passes) {
-    ofFocus.setText((passes ? "✓ " : "✗ ") + (value.isEmpty() ? "unknown" : value));
+    String text = (passes ? "✓ " : "✗ ") + (value.isEmpty() ? "unknown" : value);
+    if (text.equals(answer) && passes == answerPasses) {
+      return;
+    }
+    answer = text;
+    answerPasses = passes;
+    forgetLastHeld();
     ofFocus.getStyleClass().removeAll("tone-up", "tone-down");
     ofFocus.getStyleClass().add(passes ? "tone-up" : "tone-down");
+  }
+
+  /** Shows no more when the rule last held. */
+  void forgetLastHeld() {
+    ofFocus.setText(answer);
+    ofFocus.setTooltip(new Tooltip(OF_FOCUS));
+  }
+
+  /** Shows when the rule last held for the symbol in focus, while it does not; -1 for never. */
+  void lastHeld(long moment) {
+    if (!answerPasses) {
+      String when = moment < 0 ? "never" : DayTime.minutes(moment);
+      ofFocus.setText(answer + ", " + when);
+      ofFocus.setTooltip(
+          new Tooltip(
+              moment < 0
+                  ? "It has not held for the symbol in focus today"
+                  : "It last held for the symbol in focus at " + DayTime.seconds(moment)));
+    }
   }
 
   void counts(int passing, int remaining) {

@@ -52,7 +52,7 @@ public final class RulesEditor extends VBox {
     add.setId("add-rule");
     wrong.getStyleClass().addAll("small", "tone-down");
     wrong.setWrapText(true);
-    Label heads = new Label("alone   left");
+    Label heads = new Label("in focus, last held      alone   left");
     heads.getStyleClass().addAll("small", "faded");
     heads.setMinWidth(Region.USE_PREF_SIZE);
     Region gap = new Region();
@@ -89,6 +89,18 @@ public final class RulesEditor extends VBox {
     if (rule < lines.getChildren().size()) {
       line(rule).answer(value, passes);
     }
+  }
+
+  /** Shows when the rule at a place last held for the symbol in focus; -1 for never. */
+  public void lastHeld(int rule, long moment) {
+    if (rule < lines.getChildren().size()) {
+      line(rule).lastHeld(moment);
+    }
+  }
+
+  /** Shows no more when rules last held. */
+  public void forgetLastHeld() {
+    lines.getChildren().forEach(line -> ((RuleLine) line).forgetLastHeld());
   }
 
   private RuleLine line(int place) {

@@ -515,8 +515,13 @@ public final class Workspace implements AutoCloseable {
     action.set("Noted on " + note.symbol());
   }
 
-  /** Works something out behind the window and hands the answer to it. */
+  /**
+   * Works something out behind the window and hands the answer to it; nothing once it is closed.
+   */
   public <T> void workOut(Supplier<T> question, Consumer<T> answer) {
+    if (background.isShutdown()) {
+      return;
+    }
     background.execute(
         () -> {
           T found = question.get();

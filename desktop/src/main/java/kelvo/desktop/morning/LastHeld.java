@@ -1,0 +1,71 @@
+package kelvo.desktop.morning;
+
+import java.util.List;
+import java.util.OptionalInt;
+import java.util.function.BiConsumer;
+import kelvo.desktop.shell.Workspace;
+import kelvo.market.Session;
+import kelvo.scan.RuleAnswer;
+import kelvo.scan.Scan;
+import kelvo.scan.WhyNot;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Finds when each rule of a scan last held for the symbol in focus. That takes a play of the
+ * session behind the window, so it is asked once a scan, symbol and standing moment, one question
+ * at a time. Only for the window's thread.
+ */
+final class LastHeld {
+  private final Workspace workspace;
+  private final Runnable begun;
+  private final BiConsumer<Integer, Long> found;
+  private @Nullable Question asked;
+  private boolean asking;
+
+  private record Question(Scan scan, String symbol, long moment) {}
+
+  /**
+   * Nothing is asked yet.
+   *
+   * @param begun hears that whatever was found before no longer counts
+   * @param found hears of the place of each rule and when it last held; -1 for never
+   */
+  LastHeld(Workspace workspace, Runnable begun, BiConsumer<Integer, Long> found) {
+    this.workspace = workspace;
+    this.begun = begun;
+    this.found = found;
+  }
+
+  /** Asks about a scan, unless the session is playing or this has been asked before. */
+  void ask(Scan scan) {
+    Session session = workspace.session();
+    OptionalInt security = session.numberOf(workspace.focus().get());
+    Question question = new Question(scan, workspace.focus().get(), workspace.now());
+    boolean playing = workspace.speed().get() != 0;
+    if (asking || playing || security.isEmpty() || question.equals(asked)) {
+      return;
+    }
+    asking = true;
+    asked = question;
+    begun.run();
+    workspace.workOut(
+        () -> WhyNot.explain(session, scan, security.getAsInt(), question.moment),
+        answers -> answered(question, answers));
+  }
+
+  private void answered(Question question, List<RuleAnswer> answers) {
+    asking = false;
+    boolean still =
+        question.scan.equals(workspace.shownScan().get())
+            && question.symbol.equals(workspace.focus().get())
+            && question.moment == workspace.now();
+    if (!still) {
+      asked = null;
+      return;
+    }
+    int first = question.scan.universe().name().isEmpty() ? 0 : 1;
+    for (int i = 0; i < question.scan.rules().size(); i++) {
+      found.accept(i, answers.get(first + i).lastPassed());
+    }
+  }
+}
