@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * A price that everybody looks at: a high, a low or a close of earlier.
+ * A price that everybody looks at: a high, a low, a close or a VWAP of earlier.
  *
  * @param price {@link Price} units
  * @param name what it is
@@ -26,6 +26,11 @@ public record ReferenceLevel(long price, String name) {
       add(levels, swings.above(state.price()), "swing high");
       add(levels, swings.below(state.price()), "swing low");
     }
+    state
+        .market()
+        .session()
+        .earlierVwaps(state.id())
+        .forEach(vwap -> add(levels, vwap.price, vwap.name));
     return List.copyOf(levels);
   }
 

@@ -26,6 +26,7 @@ public final class Session {
   private final EventTape tape;
   private final UsualDay usualVolume;
   private final UsualDay usualMentions;
+  private final Map<Integer, List<ReferenceLevel>> earlierVwaps;
   private final Map<String, Integer> numbers = new HashMap<>();
   private final Map<String, Object> workedOut = new ConcurrentHashMap<>();
 
@@ -37,7 +38,16 @@ public final class Session {
       List<Catalyst> catalysts,
       List<KnownEvent> knownEvents,
       EventTape tape) {
-    this(hours, phases, securities, catalysts, knownEvents, tape, UsualDay.NONE, UsualDay.NONE);
+    this(
+        hours,
+        phases,
+        securities,
+        catalysts,
+        knownEvents,
+        tape,
+        UsualDay.NONE,
+        UsualDay.NONE,
+        Map.of());
   }
 
   private Session(
@@ -48,7 +58,8 @@ public final class Session {
       List<KnownEvent> knownEvents,
       EventTape tape,
       UsualDay usualVolume,
-      UsualDay usualMentions) {
+      UsualDay usualMentions,
+      Map<Integer, List<ReferenceLevel>> earlierVwaps) {
     if (tape.symbolCount() != securities.size()) {
       throw new IllegalArgumentException(
           "the tape has " + tape.symbolCount() + " securities, the list " + securities.size());
@@ -61,6 +72,7 @@ public final class Session {
     this.tape = tape;
     this.usualVolume = usualVolume;
     this.usualMentions = usualMentions;
+    this.earlierVwaps = Map.copyOf(earlierVwaps);
     for (int i = 0; i < securities.size(); i++) {
       numbers.put(securities.get(i).symbol(), i);
     }
@@ -130,7 +142,19 @@ public final class Session {
 
   /** This session with what is known of earlier sessions' minutes. */
   public Session with(UsualDay volume, UsualDay mentions) {
-    return new Session(hours, phases, securities, catalysts, knownEvents, tape, volume, mentions);
+    return new Session(
+        hours, phases, securities, catalysts, knownEvents, tape, volume, mentions, earlierVwaps);
+  }
+
+  /** The VWAP of earlier days as levels of a security, the newest day first. */
+  public List<ReferenceLevel> earlierVwaps(int security) {
+    return earlierVwaps.getOrDefault(security, List.of());
+  }
+
+  /** This session with the VWAP of earlier days, by the number of the security. */
+  public Session withEarlierVwaps(Map<Integer, List<ReferenceLevel>> vwaps) {
+    return new Session(
+        hours, phases, securities, catalysts, knownEvents, tape, usualVolume, usualMentions, vwaps);
   }
 
   /**

@@ -116,7 +116,14 @@ public final class DataFolder {
     progress.done(1);
     return new Session(
             calendar.hours(date), Phases.USUAL, facts, catalysts, knownEvents(date), tape)
-        .with(volume, mentions);
+        .with(volume, mentions)
+        .withEarlierVwaps(
+            new EarlierVwapFiles(root, calendar, numbers, faults)
+                .before(
+                    date,
+                    (symbol, day) ->
+                        DailyHistory.ratioBetween(
+                            day, date, actions.getOrDefault(symbol, List.of()))));
   }
 
   private SecurityFacts facts(

@@ -1,5 +1,6 @@
 package kelvo.data.folder;
 
+import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.SQLException;
@@ -17,6 +18,14 @@ final class DuckDb {
     settings.setProperty("memory_limit", "1GB");
     settings.setProperty("autoinstall_known_extensions", "false");
     return DriverManager.getConnection("jdbc:duckdb:", settings);
+  }
+
+  /** A CSV or Parquet file as a table of SQL; what a CSV file holds are texts. */
+  static String table(Path file) {
+    String quoted = quoted(file.toString());
+    return file.toString().endsWith(".parquet")
+        ? "read_parquet(" + quoted + ")"
+        : "read_csv(" + quoted + ", header = true, all_varchar = true, null_padding = true)";
   }
 
   /** A text as a literal of SQL. */

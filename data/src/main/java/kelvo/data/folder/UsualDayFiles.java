@@ -1,19 +1,16 @@
 package kelvo.data.folder;
 
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
 import kelvo.market.UsualDay;
 import kelvo.time.DayTime;
-import kelvo.time.SessionHours;
 import kelvo.time.TradingCalendar;
 
 /**
@@ -23,7 +20,6 @@ import kelvo.time.TradingCalendar;
  */
 final class UsualDayFiles {
   private static final int MINUTES = (int) ((DayTime.LAST - DayTime.FIRST) / DayTime.MINUTE);
-  private static final int MOST_DAYS_BACK = 60;
 
   private final Path root;
   private final TradingCalendar calendar;
@@ -51,7 +47,8 @@ final class UsualDayFiles {
   }
 
   private UsualDay before(LocalDate session, Function<LocalDate, Path> place, String column) {
-    List<Path> files = files(session, place);
+    List<Path> files =
+        List.copyOf(EarlierFiles.before(session, calendar, place, UsualDay.SESSIONS).values());
     if (files.size() < UsualDay.LEAST_SESSIONS) {
       return UsualDay.NONE;
     }
@@ -69,29 +66,10 @@ final class UsualDayFiles {
     return UsualDay.of(sums.length, files.size(), i -> sums[i]);
   }
 
-  private List<Path> files(LocalDate session, Function<LocalDate, Path> place) {
-    List<Path> files = new ArrayList<>();
-    LocalDate date = session.minusDays(1);
-    for (int day = 0; day < MOST_DAYS_BACK && files.size() < UsualDay.SESSIONS; day++) {
-      if (calendar.hours(date).kind() == SessionHours.Kind.FULL) {
-        Path stem = place.apply(date);
-        for (String ending : TableFile.ENDINGS) {
-          Path file = stem.resolveSibling(stem.getFileName() + ending);
-          if (Files.isRegularFile(file)) {
-            files.add(file);
-            break;
-          }
-        }
-      }
-      date = date.minusDays(1);
-    }
-    return files;
-  }
-
   private void add(Connection duck, Path file, String column, long[][] sums) {
     String name = root.relativize(file).toString();
     try (Statement statement = duck.createStatement()) {
-      String table = source(file);
+      String table = DuckDb.table(file);
       String rows =
           "select symbol, try_cast(substr(cast(time as varchar), 1, 2) as int) * 60"
               + " + try_cast(substr(cast(time as varchar), 4, 2) as int) as minute,"
@@ -118,13 +96,6 @@ final class UsualDayFiles {
               "a table with symbol, time and " + column,
               String.valueOf(e.getMessage()).lines().findFirst().orElse("")));
     }
-  }
-
-  private static String source(Path file) {
-    String quoted = DuckDb.quoted(file.toString());
-    return file.toString().endsWith(".parquet")
-        ? "read_parquet(" + quoted + ")"
-        : "read_csv(" + quoted + ", header = true, all_varchar = true, null_padding = true)";
   }
 
   private void reportWrong(Statement statement, String rows, String name, String column)

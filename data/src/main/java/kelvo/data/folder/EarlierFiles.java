@@ -1,0 +1,43 @@
+package kelvo.data.folder;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.LocalDate;
+import java.util.SequencedMap;
+import java.util.TreeMap;
+import java.util.function.Function;
+import kelvo.time.SessionHours;
+import kelvo.time.TradingCalendar;
+
+/** The files of a kind that full sessions before a date have. */
+final class EarlierFiles {
+  private static final int MOST_DAYS_BACK = 60;
+
+  private EarlierFiles() {}
+
+  /**
+   * The newest of them by date, the newest first.
+   *
+   * @param stem the file of a date without its ending
+   * @param most how many at the most
+   */
+  static SequencedMap<LocalDate, Path> before(
+      LocalDate session, TradingCalendar calendar, Function<LocalDate, Path> stem, int most) {
+    SequencedMap<LocalDate, Path> files = new TreeMap<LocalDate, Path>().descendingMap();
+    LocalDate date = session.minusDays(1);
+    for (int day = 0; day < MOST_DAYS_BACK && files.size() < most; day++) {
+      if (calendar.hours(date).kind() == SessionHours.Kind.FULL) {
+        Path place = stem.apply(date);
+        for (String ending : TableFile.ENDINGS) {
+          Path file = place.resolveSibling(place.getFileName() + ending);
+          if (Files.isRegularFile(file)) {
+            files.put(date, file);
+            break;
+          }
+        }
+      }
+      date = date.minusDays(1);
+    }
+    return files;
+  }
+}
