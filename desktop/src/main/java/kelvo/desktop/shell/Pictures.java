@@ -85,21 +85,21 @@ final class Pictures {
     if (there) {
       long moment = awaited;
       awaited = -1;
-      settle(moment, shot);
+      settle(moment, shot, false);
     }
   }
 
-  /** Waits until everything has been drawn; the review comes from a thread of its own. */
-  private void settle(long moment, Shot shot) {
+  /** Waits until everything has been drawn that is worked out behind the window. */
+  private void settle(long moment, Shot shot, boolean wasReviewed) {
     PauseTransition settle = new PauseTransition(SETTLE);
     settle.setOnFinished(
         e -> {
           DayReview review = workspace.review().get();
           boolean reviewed = review != null && review.until() == moment;
-          if (shot.stage() != StageKind.REVIEW || reviewed) {
-            take();
+          if (shot.stage() != StageKind.REVIEW || reviewed && wasReviewed) {
+            workspace.workOut(() -> true, whateverWasAskedIsThere -> take());
           } else {
-            settle(moment, shot);
+            settle(moment, shot, reviewed);
           }
         });
     settle.play();
