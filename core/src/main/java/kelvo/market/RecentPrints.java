@@ -55,8 +55,7 @@ public record RecentPrints(List<Print> prints, double buyingShare) {
         new ArrayList<>(
             prints.subList(Math.max(0, prints.size() - most), prints.size()).reversed());
     int last = events.length == 0 ? EventTape.NONE : events[events.length - 1];
-    double buyingShare =
-        new TapeMoment(tape, session.hours(), corrections, last, moment).buyingShare();
+    double buyingShare = new TapeMoment(session, corrections, last, moment).buyingShare();
     return new RecentPrints(List.copyOf(newest), buyingShare);
   }
 

@@ -590,7 +590,7 @@ public final class SymbolState {
 
   /** This moment of the tape, to be read later. */
   public TapeMoment moment(long now) {
-    return new TapeMoment(market.tape(), market.hours(), seldom.corrections, lastEvent, now);
+    return new TapeMoment(market.session(), seldom.corrections, lastEvent, now);
   }
 
   /**

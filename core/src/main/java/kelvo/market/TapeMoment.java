@@ -1,7 +1,6 @@
 package kelvo.market;
 
 import kelvo.time.DayTime;
-import kelvo.time.SessionHours;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -10,18 +9,15 @@ import org.jspecify.annotations.Nullable;
  */
 public final class TapeMoment {
   private final EventTape tape;
-  private final SessionHours hours;
+  private final Session session;
   private final Corrections corrections;
   private final int lastEvent;
   private final long now;
-  private volatile @Nullable SoFar soFar;
+  private volatile DaySoFar.@Nullable Answer soFar;
 
-  /** What takes all events of the security to tell. */
-  private record SoFar(double coil, double coilBars, long largestPrint, long largestMoney) {}
-
-  TapeMoment(EventTape tape, SessionHours hours, Corrections corrections, int lastEvent, long now) {
-    this.tape = tape;
-    this.hours = hours;
+  TapeMoment(Session session, Corrections corrections, int lastEvent, long now) {
+    this.session = session;
+    tape = session.tape();
     this.corrections = corrections;
     this.lastEvent = lastEvent;
     this.now = now;
@@ -73,49 +69,34 @@ public final class TapeMoment {
 
   /** {@link FiveMinuteCoil#at}. */
   public double fiveMinuteCoil() {
-    return soFar().coil;
+    return soFar().coil();
   }
 
   /** {@link FiveMinuteCoil#barsSince}. */
   public double fiveMinuteCoilBars() {
-    return soFar().coilBars;
+    return soFar().coilBars();
   }
 
   /** {@link LargestPrints#shares}. */
   public long largestPrint() {
-    return soFar().largestPrint;
+    return soFar().largestPrint();
   }
 
   /** {@link LargestPrints#money}. */
   public long largestMoney() {
-    return soFar().largestMoney;
+    return soFar().largestMoney();
   }
 
-  private SoFar soFar() {
-    SoFar known = soFar;
+  private DaySoFar.Answer soFar() {
+    DaySoFar.Answer known = soFar;
     if (known == null) {
-      FiveMinuteBars bars = new FiveMinuteBars(tape, hours);
-      LargestPrint largest = new LargestPrint(tape);
-      for (int i = first(); i != EventTape.NONE; i = after(i)) {
-        bars.take(i, corrections);
-        largest.take(i, corrections);
-      }
-      known = new SoFar(bars.now(), bars.since(), largest.shares(), largest.money());
+      known =
+          lastEvent == EventTape.NONE
+              ? new DaySoFar.Answer(Double.NaN, Double.NaN, 0, 0)
+              : DaySoFar.of(session, tape.symbol(lastEvent)).at(lastEvent, corrections);
       soFar = known;
     }
     return known;
-  }
-
-  private int first() {
-    int first = lastEvent;
-    for (int i = lastEvent; i != EventTape.NONE; i = tape.earlierOfSymbol(i)) {
-      first = i;
-    }
-    return first;
-  }
-
-  private int after(int event) {
-    return event == lastEvent ? EventTape.NONE : tape.laterOfSymbol(event);
   }
 
   /** Whether going on backward from an event can still meet one of the span. */
