@@ -72,18 +72,23 @@ final class EarlierVwapFiles {
       Map<Integer, List<ReferenceLevel>> levels) {
     String prices =
         "try_cast(high as double) + try_cast(low as double) + try_cast(close as double)";
-    String sql =
-        "select symbol, sum(prices / 3 * volume) / sum(volume) from (select symbol, "
+    String rows =
+        "(select row_number() over () as number, symbol, substr(cast(time as varchar), 1, 5) as clock, "
             + prices
             + " as prices, try_cast(volume as double) as volume from "
             + DuckDb.table(file)
-            + " where substr(cast(time as varchar), 1, 5) >= '"
+            + ")";
+    String sql =
+        "select symbol, sum(prices / 3 * volume) / sum(volume) from "
+            + rows
+            + " where clock >= '"
             + OPEN
-            + "' and substr(cast(time as varchar), 1, 5) < '"
+            + "' and clock < '"
             + CLOSE
-            + "') where prices > 0 and volume > 0 group by symbol";
-    try (Statement statement = duck.createStatement();
-        ResultSet vwaps = statement.executeQuery(sql)) {
+            + "' and prices > 0 and volume > 0 group by symbol";
+    try (Statement statement = duck.createStatement()) {
+      reportWrong(statement, rows, root.relativize(file).toString());
+      ResultSet vwaps = statement.executeQuery(sql);
       while (vwaps.next()) {
         String symbol = vwaps.getString(1);
         Integer number = numbers.get(symbol);
@@ -102,6 +107,24 @@ final class EarlierVwapFiles {
               "",
               "a table with symbol, time, high, low, close and volume",
               String.valueOf(e.getMessage()).lines().findFirst().orElse("")));
+    }
+  }
+
+  private void reportWrong(Statement statement, String rows, String name) throws SQLException {
+    try (ResultSet wrong =
+        statement.executeQuery(
+            "select number + 1, symbol from "
+                + rows
+                + " where prices is null or prices <= 0 or volume is null")) {
+      while (wrong.next()) {
+        faults.add(
+            new Fault(
+                name,
+                wrong.getLong(1),
+                "",
+                "a high, a low and a close above 0 and a volume",
+                String.valueOf(wrong.getString(2))));
+      }
     }
   }
 }

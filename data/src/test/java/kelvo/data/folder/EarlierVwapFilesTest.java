@@ -62,6 +62,14 @@ class EarlierVwapFilesTest {
   }
 
   @Test
+  void aWrongRowIsReportedByItsLineAndTheRestCounts() throws IOException {
+    day("2031-03-11", "TIDARC,10:00:00,8,8,8,8,100,1\nTIDARC,10:01:00,8,high,8,8,900,1\n");
+
+    assertThat(levels(folder, 1)).containsExactly(new ReferenceLevel(80_000, "VWAP of 03-11"));
+    assertThat(faults.all()).extracting(Fault::line).containsExactly(3L);
+  }
+
+  @Test
   void aFileThatIsNoTableIsReportedAndTheOthersCount() throws IOException {
     day("2031-03-11", "TIDARC,10:00:00,8,8,8,8,100,1\n");
     Files.writeString(folder.resolve("minutes/2031-03-10.csv"), "when,what\n1,2\n");

@@ -133,9 +133,9 @@ public final class IntradayChart extends ChartCanvas {
       return;
     }
     long first = Price.of(axis.value(line.y0()));
-    if (line.isPoint()) {
+    if (line.isPoint() && first > 0) {
       drawnLevels.level(first);
-    } else {
+    } else if (!line.isPoint()) {
       drawnLevels.trendLine(
           timeAt(line.x0()), first, timeAt(line.x1()), Price.of(axis.value(line.y1())));
     }
@@ -169,6 +169,7 @@ public final class IntradayChart extends ChartCanvas {
     if (symbol == null || focus == null || symbol.security() != focus.security()) {
       view = null;
       ruler = null;
+      drawing = null;
     }
     close = closes;
     focus = symbol;

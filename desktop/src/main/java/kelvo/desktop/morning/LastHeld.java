@@ -61,6 +61,7 @@ final class LastHeld {
             && question.moment == workspace.now();
     if (!still) {
       asked = null;
+      ask(workspace.shownScan().get());
       return;
     }
     int first = question.scan.universe().name().isEmpty() ? 0 : 1;
