@@ -1,6 +1,7 @@
 package kelvo.engine;
 
 import java.util.List;
+import java.util.stream.Stream;
 import kelvo.market.DailyChart;
 import kelvo.market.Halts;
 import kelvo.market.MinuteBar;
@@ -41,6 +42,8 @@ import org.jspecify.annotations.Nullable;
  * @param wall small charts of the movers; empty unless asked for
  * @param news the items so far
  * @param focus the symbol in focus; null for none
+ * @param pinned the symbols that stay shown whatever is in focus, in the order asked for; those
+ *     that the session does not have are left out
  */
 public record MarketSnapshot(
     long moment,
@@ -59,7 +62,16 @@ public record MarketSnapshot(
     List<Card> cards,
     List<Tile> wall,
     News news,
-    @Nullable Focus focus) {
+    @Nullable Focus focus,
+    List<Focus> pinned) {
+  /** What is shown of a symbol in focus or pinned; null when it is neither. */
+  public @Nullable Focus of(String symbol) {
+    return Stream.concat(Stream.ofNullable(focus), pinned.stream())
+        .filter(shown -> shown.facts().symbol().equals(symbol))
+        .findFirst()
+        .orElse(null);
+  }
+
   /**
    * The news so far.
    *

@@ -11,6 +11,7 @@ import kelvo.watch.CheckRule;
  *
  * @param scan whose matches to list
  * @param focus the symbol in focus; empty for none
+ * @param pinned symbols that are shown beside it whatever is in focus
  * @param followed symbols with cards
  * @param news which items to list
  * @param checks what the checks of the symbol in focus ask
@@ -20,17 +21,27 @@ import kelvo.watch.CheckRule;
 public record SnapshotRequest(
     Scan scan,
     String focus,
+    List<String> pinned,
     List<String> followed,
     CatalystFilter news,
     OptionalInt worked,
     List<CheckRule> checks,
     boolean wall) {
-  /** With all news and the usual checks, and no scan worked on. */
+  /** With nothing pinned, all news and the usual checks, and no scan worked on. */
   public SnapshotRequest(Scan scan, String focus, List<String> followed) {
-    this(scan, focus, followed, CatalystFilter.ALL, OptionalInt.empty(), CheckRule.USUAL, false);
+    this(
+        scan,
+        focus,
+        List.of(),
+        followed,
+        CatalystFilter.ALL,
+        OptionalInt.empty(),
+        CheckRule.USUAL,
+        false);
   }
 
   public SnapshotRequest {
+    pinned = List.copyOf(pinned);
     followed = List.copyOf(followed);
     checks = List.copyOf(checks);
   }

@@ -183,7 +183,7 @@ class WholeDayTest {
         () -> {
           opened.workspace.focusOn("TIDARC");
           opened.workspace.decide("TIDARC", Choice.KEEP, "news");
-          opened.workspace.addLevel(90_000, LevelKind.BY_HAND);
+          opened.workspace.addLevel(opened.workspace.focus().get(), 90_000, LevelKind.BY_HAND);
           opened.workspace.play(3_600);
         });
 
@@ -211,7 +211,7 @@ class WholeDayTest {
         () -> {
           opened.workspace.focusOn("KELPOR");
           opened.workspace.decide("KELPOR", Choice.KEEP, "thin, stepping up");
-          opened.workspace.addNote("watch the third step");
+          opened.workspace.addNote(opened.workspace.focus().get(), "watch the third step");
         });
     until(() -> opened.workspace.book().get().notes().size() == 1);
     WaitForAsyncUtils.waitForAsyncFx(

@@ -18,19 +18,26 @@ abstract class ChartCanvas extends Region {
   static final double TIME_HEIGHT = 16;
 
   private static final double LEGEND_HEIGHT = 18;
-  private static final double LABEL_HEIGHT = 11;
+  private static final double LABEL_HEIGHT = 12;
 
   /** A letter of a level's name is hardly ever wider. */
   private static final double LETTER_WIDTH = 5.4;
 
-  /** The heights and right ends of the levels' names in this painting. */
-  private final List<double[]> labels = new ArrayList<>();
+  /** The levels' names in this painting. */
+  private final List<LevelName> names = new ArrayList<>();
 
   private final Canvas canvas = new Canvas();
   private Theme theme = Theme.DAYBREAK;
   private double pointerX = -1;
   private double pointerY = -1;
   private final ChartChoice choice;
+
+  /** A level's name, drawn over everything so that no line crosses it. */
+  private record LevelName(String text, double left, double top, Tone tone) {
+    double right() {
+      return left + text.length() * LETTER_WIDTH + 8;
+    }
+  }
 
   ChartCanvas(String name, ChartChoice choice) {
     this.choice = choice;
@@ -86,8 +93,9 @@ abstract class ChartCanvas extends Region {
       GraphicsContext g = canvas.getGraphicsContext2D();
       g.setFill(theme.colour(Tone.CARD));
       g.fillRect(0, 0, getWidth(), getHeight());
-      labels.clear();
+      names.clear();
       paint(g);
+      names.forEach(name -> paint(g, name));
     }
   }
 
@@ -185,18 +193,23 @@ abstract class ChartCanvas extends Region {
     g.setLineDashes(5, 3);
     g.strokeLine(0, y, plotWidth(), y);
     g.setLineDashes();
-    g.setFill(theme.colour(tone));
+    boolean underLegend = y < LEGEND_HEIGHT + LABEL_HEIGHT;
+    double top = underLegend ? Math.max(y + 1, LEGEND_HEIGHT) : y - LABEL_HEIGHT - 1;
+    double left = 4;
+    for (LevelName other : names) {
+      left = Math.abs(other.top() - top) < LABEL_HEIGHT ? Math.max(left, other.right()) : left;
+    }
+    names.add(new LevelName(name, left, top, tone));
+  }
+
+  private void paint(GraphicsContext g, LevelName name) {
+    g.setFill(theme.colour(Tone.CARD));
+    g.fillRect(name.left() - 2, name.top(), name.right() - name.left(), LABEL_HEIGHT);
+    g.setFill(theme.colour(name.tone()));
     g.setFont(Theme.font(10));
     g.setTextAlign(TextAlignment.LEFT);
-    boolean underLegend = y < LEGEND_HEIGHT + 12;
-    g.setTextBaseline(underLegend ? VPos.TOP : VPos.BOTTOM);
-    double at = underLegend ? Math.max(y + 1, LEGEND_HEIGHT) : y - 1;
-    double left = 4;
-    for (double[] other : labels) {
-      left = Math.abs(other[0] - at) < LABEL_HEIGHT ? Math.max(left, other[1]) : left;
-    }
-    labels.add(new double[] {at, left + name.length() * LETTER_WIDTH + 8});
-    g.fillText(name, left, at);
+    g.setTextBaseline(VPos.CENTER);
+    g.fillText(name.text(), name.left(), name.top() + LABEL_HEIGHT / 2);
   }
 
   /** A level that rises or falls across the chart, with its name where it stands now. */

@@ -129,15 +129,17 @@ public final class IntradayChart extends ChartCanvas {
     DrawnLine line = drawing;
     Axis axis = drawn;
     drawing = null;
-    if (line == null || axis == null || focus == null) {
+    MarketSnapshot.Focus shown = focus;
+    if (line == null || axis == null || shown == null) {
       return;
     }
+    String symbol = shown.facts().symbol();
     long first = Price.of(axis.value(line.y0()));
     if (line.isPoint() && first > 0) {
-      drawnLevels.level(first);
+      drawnLevels.level(symbol, first);
     } else if (!line.isPoint()) {
       drawnLevels.trendLine(
-          timeAt(line.x0()), first, timeAt(line.x1()), Price.of(axis.value(line.y1())));
+          symbol, timeAt(line.x0()), first, timeAt(line.x1()), Price.of(axis.value(line.y1())));
     }
     paint();
   }

@@ -4,6 +4,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.stream.Collectors;
 import javafx.geometry.HPos;
+import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.ColumnConstraints;
@@ -12,10 +13,9 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import kelvo.engine.MarketSnapshot;
 import kelvo.watch.Check;
-import org.jspecify.annotations.Nullable;
 
 /** The numbers about a symbol, and the checks of the morning beside them. */
-final class FactsPart extends HBox {
+final class FactsPart extends HBox implements FocusPart {
   private static final int FACT_ROWS = 11;
   private static final double DETAIL_WIDTH = 86;
 
@@ -24,7 +24,6 @@ final class FactsPart extends HBox {
 
   FactsPart() {
     super(8);
-    setAccessibleText("Facts and checks");
     getStyleClass().add("part");
     getChildren().addAll(facts, checks);
     HBox.setHgrow(facts, Priority.ALWAYS);
@@ -39,7 +38,14 @@ final class FactsPart extends HBox {
     checks.setMinWidth(USE_PREF_SIZE);
   }
 
-  void show(MarketSnapshot.@Nullable Focus focus) {
+  @Override
+  public Node node() {
+    return this;
+  }
+
+  @Override
+  public void show(ShownSymbol shown) {
+    MarketSnapshot.Focus focus = shown.focus();
     facts.getChildren().clear();
     checks.getChildren().clear();
     if (focus == null) {
@@ -52,18 +58,19 @@ final class FactsPart extends HBox {
         focus.checks().stream()
             .sorted(Comparator.comparing((Check c) -> c.result().ordinal()).reversed())
             .toList();
-    int shown = gravestFirst.size() > FACT_ROWS ? FACT_ROWS - 1 : gravestFirst.size();
-    for (int i = 0; i < shown; i++) {
+    int listed = gravestFirst.size() > FACT_ROWS ? FACT_ROWS - 1 : gravestFirst.size();
+    for (int i = 0; i < listed; i++) {
       check(gravestFirst.get(i), i);
     }
-    if (shown < gravestFirst.size()) {
-      Label others = label("and " + (gravestFirst.size() - shown) + " that pass", "small", "faded");
+    if (listed < gravestFirst.size()) {
+      Label others =
+          label("and " + (gravestFirst.size() - listed) + " that pass", "small", "faded");
       others.setTooltip(
           new Tooltip(
-              gravestFirst.subList(shown, gravestFirst.size()).stream()
+              gravestFirst.subList(listed, gravestFirst.size()).stream()
                   .map(c -> c.name() + ": " + c.detail())
                   .collect(Collectors.joining("\n"))));
-      checks.add(others, 0, shown, 3, 1);
+      checks.add(others, 0, listed, 3, 1);
     }
   }
 

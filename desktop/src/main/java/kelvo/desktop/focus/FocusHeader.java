@@ -19,7 +19,7 @@ import kelvo.time.DayTime;
 import org.jspecify.annotations.Nullable;
 
 /** Symbol, name, price, change, flags in words, and the newest catalyst. */
-final class FocusHeader extends VBox {
+public final class FocusHeader extends VBox {
   private final Label symbol = new Label();
   private final Label name = new Label();
   private final Label price = new Label();
@@ -27,7 +27,8 @@ final class FocusHeader extends VBox {
   private final Label flags = new Label();
   private final Label catalyst = new Label();
 
-  FocusHeader() {
+  /** A header with nothing in it. */
+  public FocusHeader() {
     super(0);
     getStyleClass().addAll("part", "card");
     symbol.getStyleClass().add("symbol");
@@ -50,7 +51,8 @@ final class FocusHeader extends VBox {
     setMinHeight(52);
   }
 
-  void show(MarketSnapshot.@Nullable Focus focus) {
+  /** Shows a symbol; null for none. */
+  public void show(MarketSnapshot.@Nullable Focus focus) {
     if (focus == null) {
       List.of(name, price, change, flags, catalyst).forEach(l -> l.setText(""));
       symbol.setText("No symbol in focus");

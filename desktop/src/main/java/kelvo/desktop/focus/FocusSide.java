@@ -1,54 +1,58 @@
 package kelvo.desktop.focus;
 
-import java.util.HashMap;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Consumer;
 import javafx.geometry.Orientation;
 import javafx.scene.Node;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
 import javafx.scene.control.SplitPane;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.VBox;
-import kelvo.desktop.chart.ChartBar;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import kelvo.desktop.chart.ChartChoice;
-import kelvo.desktop.chart.DailyPriceChart;
-import kelvo.desktop.chart.DrawnLevels;
-import kelvo.desktop.chart.IntradayChart;
 import kelvo.desktop.shell.StageKind;
 import kelvo.desktop.shell.Workspace;
 import kelvo.engine.MarketSnapshot;
-import kelvo.trade.Fill;
-import kelvo.watch.LevelKind;
 
 /**
  * The one symbol in focus: header, charts, and below them facts with checks, prints, news or the
  * plan.
  */
 public final class FocusSide extends BorderPane {
+  private static final List<PartKind> LOWER =
+      List.of(PartKind.FACTS, PartKind.PRINTS, PartKind.NEWS, PartKind.PLAN);
+
   private final Workspace workspace;
   private final FocusHeader header = new FocusHeader();
   private final ChartChoice choice = new ChartChoice();
-  private final IntradayChart minutes;
-  private final DailyPriceChart days = new DailyPriceChart(choice);
-  private final FactsPart facts = new FactsPart();
-  private final PrintsPart prints = new PrintsPart();
-  private final NewsPart news = new NewsPart();
-  private final PlanPart plan;
+  private final IntradayPart minutes;
+  private final FocusPart days;
+  private final Map<PartKind, FocusPart> lowerParts = new EnumMap<>(PartKind.class);
+  private final Map<PartKind, ToggleButton> buttons = new EnumMap<>(PartKind.class);
   private final BorderPane lower = new BorderPane();
+  private final MenuButton popOut = new MenuButton("Own window");
   private final SplitPane charts;
-  private final Map<Node, ToggleButton> buttons = new HashMap<>();
+  private PartKind chosen = PartKind.FACTS;
 
-  /** The focus side of a window. */
-  public FocusSide(Workspace workspace) {
+  /**
+   * The focus side of a window.
+   *
+   * @param ownWindow opens a window of its own with a part
+   */
+  public FocusSide(Workspace workspace, Consumer<PartKind> ownWindow) {
     this.workspace = workspace;
-    plan = new PlanPart(workspace);
-    minutes = new IntradayChart(choice, levelsOf(workspace));
+    minutes = new IntradayPart(workspace, choice);
+    days = PartKind.DAILY.make(workspace, choice);
+    LOWER.forEach(kind -> lowerParts.put(kind, kind.make(workspace, choice)));
     setTop(header);
-    BorderPane intraday = new BorderPane(minutes);
-    intraday.setTop(new ChartBar(choice));
-    charts = new SplitPane(intraday, days, lower());
+    charts = new SplitPane(minutes.node(), days.node(), lower(ownWindow));
     charts.setOrientation(Orientation.VERTICAL);
     setCenter(charts);
     workspace.snapshot().addListener((o, was, is) -> show());
@@ -58,83 +62,91 @@ public final class FocusSide extends BorderPane {
     theme();
   }
 
-  private static DrawnLevels levelsOf(Workspace workspace) {
-    return new DrawnLevels() {
-      @Override
-      public void level(long price) {
-        workspace.addLevel(price, LevelKind.BY_HAND);
-      }
-
-      @Override
-      public void trendLine(long firstAt, long firstPrice, long secondAt, long secondPrice) {
-        workspace.addTrendLine(firstAt, firstPrice, secondAt, secondPrice);
-      }
-    };
+  /** The crosshair and the choices of this side's charts. */
+  public ChartChoice choice() {
+    return choice;
   }
 
-  private Node lower() {
-    lower.setCenter(facts);
+  private Node lower(Consumer<PartKind> ownWindow) {
     lower.getStyleClass().add("card");
     HBox tabs = new HBox(4);
     tabs.getStyleClass().add("part");
     ToggleGroup group = new ToggleGroup();
-    for (Node part : List.of(facts, prints, news, plan)) {
-      ToggleButton button = new ToggleButton(part.getAccessibleText());
+    for (PartKind kind : LOWER) {
+      ToggleButton button = new ToggleButton(kind.title());
       button.getStyleClass().setAll("toggle-button", "small-button");
       button.setToggleGroup(group);
-      button.setSelected(part == facts);
-      button.setOnAction(e -> choose(part));
-      buttons.put(part, button);
+      button.setOnAction(e -> choose(kind));
+      buttons.put(kind, button);
       tabs.getChildren().add(button);
     }
-    lower.setTop(new VBox(tabs));
+    Region space = new Region();
+    HBox.setHgrow(space, Priority.ALWAYS);
+    tabs.getChildren().addAll(space, popOut(ownWindow));
+    lower.setTop(tabs);
     lower.setMinHeight(120);
+    choose(chosen);
     return lower;
   }
 
-  private void choose(Node part) {
-    buttons.forEach((of, button) -> button.setSelected(of == part));
-    lower.setCenter(part);
+  private MenuButton popOut(Consumer<PartKind> ownWindow) {
+    popOut.getStyleClass().add("small-button");
+    popOut.setMinWidth(USE_PREF_SIZE);
+    popOut.setTooltip(
+        new Tooltip(
+            "Shows a part in a window of its own (O), which follows the focus or is pinned to a symbol"));
+    for (PartKind kind : PartKind.values()) {
+      MenuItem item = new MenuItem(kind.title());
+      item.setOnAction(e -> ownWindow.accept(kind));
+      popOut.getItems().add(item);
+    }
+    return popOut;
+  }
+
+  /** Offers the parts for windows of their own. */
+  public void offerWindows() {
+    popOut.requestFocus();
+    popOut.show();
+  }
+
+  private void choose(PartKind kind) {
+    chosen = kind;
+    buttons.forEach((of, button) -> button.setSelected(of == kind));
+    FocusPart part = lowerParts.get(kind);
+    if (part != null) {
+      lower.setCenter(part.node());
+    }
+    show();
   }
 
   /** The text of news belongs beside the list of news. */
   private void stage(StageKind from, StageKind to) {
     if (to == StageKind.CATALYSTS) {
-      choose(news);
-    } else if (from == StageKind.CATALYSTS && lower.getCenter() == news) {
-      choose(facts);
+      choose(PartKind.NEWS);
+    } else if (from == StageKind.CATALYSTS && chosen == PartKind.NEWS) {
+      choose(PartKind.FACTS);
     }
   }
 
   private void theme() {
     minutes.theme(workspace.theme().get());
     days.theme(workspace.theme().get());
-    prints.theme(workspace.theme().get());
+    lowerParts.values().forEach(part -> part.theme(workspace.theme().get()));
   }
 
   private void show() {
-    MarketSnapshot shown = workspace.snapshot().get();
-    if (shown == null) {
+    MarketSnapshot snapshot = workspace.snapshot().get();
+    if (snapshot == null) {
       return;
     }
-    MarketSnapshot.Focus focus = shown.focus();
-    String symbol = focus == null ? "" : focus.facts().symbol();
-    List<Fill> fills =
-        workspace.book().get().fillsUntil(shown.moment()).stream()
-            .filter(f -> f.symbol().equals(symbol))
-            .toList();
-    header.show(focus);
-    minutes.show(
-        focus,
-        workspace.book().get().levelsOn(symbol, shown.moment()),
-        fills,
-        shown.moment(),
-        workspace.session().hours().close());
-    days.show(focus == null ? null : focus.daily());
-    facts.show(focus);
-    prints.show(focus);
-    news.show(focus);
-    plan.show(symbol);
+    ShownSymbol shown = ShownSymbol.of(workspace, snapshot.focus());
+    header.show(snapshot.focus());
+    minutes.show(shown);
+    days.show(shown);
+    FocusPart part = lowerParts.get(chosen);
+    if (part != null) {
+      part.show(shown);
+    }
   }
 
   /** How far down the two charts reach, 0 to 1 each. */

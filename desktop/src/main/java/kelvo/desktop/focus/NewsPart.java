@@ -1,5 +1,7 @@
 package kelvo.desktop.focus;
 
+import java.util.List;
+import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.VBox;
@@ -10,18 +12,36 @@ import kelvo.news.NewsReading;
 import org.jspecify.annotations.Nullable;
 
 /** The items that name the symbol, newest first, as plain text. */
-final class NewsPart extends ScrollPane {
+final class NewsPart extends ScrollPane implements FocusPart {
   private final VBox items = new VBox(8);
+  private @Nullable Listed listed;
+
+  /** What the list was made for. */
+  private record Listed(String symbol, List<Catalyst> news) {}
 
   NewsPart() {
-    setAccessibleText("News");
     items.getStyleClass().add("part");
     setContent(items);
     setFitToWidth(true);
   }
 
-  void show(MarketSnapshot.@Nullable Focus focus) {
-    items.getChildren().clear();
+  @Override
+  public Node node() {
+    return this;
+  }
+
+  @Override
+  public void show(ShownSymbol shown) {
+    List<Catalyst> news = shown.focus() == null ? List.of() : shown.focus().news();
+    Listed wanted = new Listed(shown.symbol(), news);
+    if (!wanted.equals(listed)) {
+      listed = wanted;
+      items.getChildren().clear();
+      list(shown.focus());
+    }
+  }
+
+  private void list(MarketSnapshot.@Nullable Focus focus) {
     if (focus == null || focus.news().isEmpty()) {
       items
           .getChildren()

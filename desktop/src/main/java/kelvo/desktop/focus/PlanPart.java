@@ -5,6 +5,7 @@ import java.util.Locale;
 import java.util.Optional;
 import javafx.collections.FXCollections;
 import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Label;
@@ -24,7 +25,7 @@ import kelvo.watch.LevelKind;
 import kelvo.watch.Note;
 
 /** The plan for the symbol: side, bucket, a line of plan, levels that alert, and notes. */
-final class PlanPart extends ScrollPane {
+final class PlanPart extends ScrollPane implements FocusPart {
   private final Workspace workspace;
   private final Label decision = new Label();
   private final ChoiceBox<String> side =
@@ -44,7 +45,6 @@ final class PlanPart extends ScrollPane {
 
   PlanPart(Workspace workspace) {
     this.workspace = workspace;
-    setAccessibleText("Plan, levels, notes");
     setFitToWidth(true);
     plan.setPromptText("one line of plan");
     price.setPromptText("price");
@@ -62,7 +62,7 @@ final class PlanPart extends ScrollPane {
     note.setOnAction(e -> keepNote());
   }
 
-  private static HBox line(javafx.scene.Node... nodes) {
+  private static HBox line(Node... nodes) {
     HBox line = new HBox(6, nodes);
     line.setAlignment(Pos.CENTER_LEFT);
     return line;
@@ -86,7 +86,7 @@ final class PlanPart extends ScrollPane {
               .filter(k -> k.words().equals(kind.getValue()))
               .findFirst()
               .orElse(LevelKind.BY_HAND);
-      workspace.addLevel(Price.parse(price.getText().strip()), chosen);
+      workspace.addLevel(symbol, Price.parse(price.getText().strip()), chosen);
       price.clear();
     } catch (IllegalArgumentException e) {
       workspace
@@ -103,7 +103,7 @@ final class PlanPart extends ScrollPane {
 
   private void keepNote() {
     if (!note.getText().isBlank()) {
-      workspace.addNote(note.getText().strip());
+      workspace.addNote(symbol, note.getText().strip());
       note.clear();
     }
   }
@@ -114,15 +114,19 @@ final class PlanPart extends ScrollPane {
   private record Seen(
       String symbol, Optional<Decision> decision, List<Level> levels, List<Note> notes) {}
 
-  void show(String focused) {
+  @Override
+  public Node node() {
+    return this;
+  }
+
+  @Override
+  public void show(ShownSymbol wanted) {
+    String focused = wanted.symbol();
     DayBook book = workspace.book().get();
     long now = workspace.now();
     Seen seen =
         new Seen(
-            focused,
-            book.decisionOn(focused, now),
-            book.levelsOn(focused, now),
-            book.notesOn(focused, now));
+            focused, book.decisionOn(focused, now), wanted.levels(), book.notesOn(focused, now));
     if (seen.equals(shown)) {
       return;
     }

@@ -1,6 +1,7 @@
 package kelvo.desktop.focus;
 
 import java.util.List;
+import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.layout.BorderPane;
 import kelvo.desktop.grid.Grid;
@@ -12,17 +13,15 @@ import kelvo.field.Unit;
 import kelvo.market.Price;
 import kelvo.market.RecentPrints;
 import kelvo.time.DayTime;
-import org.jspecify.annotations.Nullable;
 
 /**
  * The newest prints, each at the bid, at the ask or between, with the best bid and ask above them.
  */
-final class PrintsPart extends BorderPane {
+final class PrintsPart extends BorderPane implements FocusPart {
   private final Label quote = new Label();
   private final Grid<RecentPrints.Print> grid = new Grid<>("Prints", System::identityHashCode);
 
   PrintsPart() {
-    setAccessibleText("Prints");
     quote.getStyleClass().addAll("part", "small");
     setTop(quote);
     setCenter(grid);
@@ -49,11 +48,19 @@ final class PrintsPart extends BorderPane {
     };
   }
 
-  void theme(Theme theme) {
+  @Override
+  public void theme(Theme theme) {
     grid.theme(theme);
   }
 
-  void show(MarketSnapshot.@Nullable Focus focus) {
+  @Override
+  public Node node() {
+    return this;
+  }
+
+  @Override
+  public void show(ShownSymbol shown) {
+    MarketSnapshot.Focus focus = shown.focus();
     if (focus == null) {
       grid.rows(List.of());
       quote.setText("");

@@ -1,6 +1,7 @@
 package kelvo.desktop.morning;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -181,7 +182,7 @@ final class GapField extends Region {
       g.setFill(colour.deriveColor(0, 1, 1, 0.62));
       g.fillOval(x - radius, y - radius, radius * 2, radius * 2);
     }
-    if (gap.symbol().equals(workspace.focus().get())) {
+    if (inFocus(gap)) {
       g.setStroke(theme.colour(Tone.INK));
       g.setLineWidth(2);
       g.strokeOval(x - radius - 3, y - radius - 3, radius * 2 + 6, radius * 2 + 6);
@@ -189,28 +190,33 @@ final class GapField extends Region {
     }
   }
 
-  /** Names the dots with the most dollars, where no other name stands. */
+  /** Names the dot in focus and those with the most dollars, where no other name stands. */
   private void names(GraphicsContext g, Theme theme, LabelPlaces labels) {
     g.setFont(Theme.font(10));
     g.setFill(theme.colour(Tone.INK));
     g.setTextAlign(TextAlignment.LEFT);
     g.setTextBaseline(VPos.CENTER);
     gaps.stream()
-        .filter(
-            gap ->
-                !gap.thin()
-                    && (Math.abs(gap.percent()) >= 8
-                        || gap.symbol().equals(workspace.focus().get())))
-        .sorted((a, b) -> Double.compare(b.dollarVolume(), a.dollarVolume()))
+        .filter(gap -> inFocus(gap) || !gap.thin() && Math.abs(gap.percent()) >= 8)
+        .sorted(
+            Comparator.comparing(this::inFocus)
+                .thenComparingDouble(MarketSnapshot.Gap::dollarVolume)
+                .reversed())
         .limit(24)
         .forEach(
             gap -> {
-              double x = x(gap) + radius(gap) + 3;
               double y = y(gap.dollarVolume());
-              if (x < getWidth() - NAME_WIDTH && labels.take(x, NAME_WIDTH, y)) {
+              double apart = radius(gap) + (inFocus(gap) ? 7 : 3);
+              double right = x(gap) + apart;
+              double x = right < getWidth() - NAME_WIDTH ? right : x(gap) - apart - NAME_WIDTH;
+              if (labels.take(x, NAME_WIDTH, y)) {
                 g.fillText(gap.symbol(), x, y);
               }
             });
+  }
+
+  private boolean inFocus(MarketSnapshot.Gap gap) {
+    return gap.symbol().equals(workspace.focus().get());
   }
 
   private MarketSnapshot.@Nullable Gap nearest(MouseEvent event) {

@@ -68,24 +68,27 @@ final class PlanKeys {
       return;
     }
     bar.ask(
-        "Level on " + symbol + ", such as 8.20 or stop 7.80:", List.of(), this::setLevel, closed);
+        "Level on " + symbol + ", such as 8.20 or stop 7.80:",
+        List.of(),
+        text -> setLevel(symbol, text),
+        closed);
   }
 
-  private void setLevel(String text) {
+  private void setLevel(String symbol, String text) {
     int space = text.lastIndexOf(' ');
     String named = text.substring(0, Math.max(0, space)).strip().toLowerCase(Locale.ROOT);
     for (LevelKind kind : LevelKind.values()) {
       if (kind.words().equals(named) || named.isEmpty() && kind == LevelKind.BY_HAND) {
-        setLevel(kind, text.substring(space + 1));
+        setLevel(symbol, kind, text.substring(space + 1));
         return;
       }
     }
     workspace.action().set("No level is called \"" + named + "\"; there are stop, target, by hand");
   }
 
-  private void setLevel(LevelKind kind, String price) {
+  private void setLevel(String symbol, LevelKind kind, String price) {
     try {
-      workspace.addLevel(Price.parse(price), kind);
+      workspace.addLevel(symbol, Price.parse(price), kind);
     } catch (IllegalArgumentException e) {
       workspace.action().set("A level is a price such as 8.20, found \"" + price + "\"");
     }

@@ -1,5 +1,6 @@
 package kelvo.desktop.shell;
 
+import java.nio.file.Path;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.concurrent.atomic.AtomicReference;
@@ -9,6 +10,7 @@ import javafx.scene.Scene;
 import javafx.scene.layout.BorderPane;
 import javafx.stage.Stage;
 import kelvo.desktop.theme.Theme;
+import kelvo.desktop.windows.WindowSets;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -61,7 +63,9 @@ public final class KelvoWindow extends Application {
       OpenedDay day = request.load().day(loading);
       WindowLayout layout =
           request.isShowOnly() ? WindowLayout.USUAL : WindowLayout.in(day.scanFolder().root());
-      Platform.runLater(() -> opened(stage, request, day, layout));
+      WindowSets sets =
+          request.isShowOnly() ? WindowSets.NONE : WindowSets.in(day.scanFolder().root());
+      Platform.runLater(() -> opened(stage, request, day, layout, sets));
     } catch (CancellationException e) {
       Platform.runLater(() -> exit(0));
     } catch (RuntimeException e) {
@@ -77,7 +81,8 @@ public final class KelvoWindow extends Application {
     }
   }
 
-  private void opened(Stage stage, OpenRequest request, OpenedDay day, WindowLayout layout) {
+  private void opened(
+      Stage stage, OpenRequest request, OpenedDay day, WindowLayout layout, WindowSets sets) {
     long left = day.ledger().leftAt(day.session().hours().date()).orElse(request.otherwiseAt());
     long moment = request.at() >= 0 ? request.at() : left;
     Workspace opened = new Workspace(day, moment, request.theme());
@@ -92,7 +97,10 @@ public final class KelvoWindow extends Application {
     window.arrange(layout);
     if (!showOnly) {
       stage.sizeToScene();
-      opened.onClose(() -> window.layoutNow().keepIn(day.scanFolder().root()));
+      Path folder = day.scanFolder().root();
+      window.windows().keepIn(folder, sets);
+      stage.setOnHidden(e -> window.windows().close());
+      opened.onClose(() -> window.layoutNow().keepIn(folder));
     }
     if (request.pictures() != null) {
       new Pictures(opened, scene, request.pictures()).start();

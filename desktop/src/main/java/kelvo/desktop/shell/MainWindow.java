@@ -17,11 +17,13 @@ import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.VBox;
 import kelvo.desktop.catalysts.CatalystsStage;
 import kelvo.desktop.focus.FocusSide;
+import kelvo.desktop.focus.PartKind;
 import kelvo.desktop.live.AlertPopup;
 import kelvo.desktop.live.LiveStage;
 import kelvo.desktop.morning.MorningStage;
 import kelvo.desktop.review.ReviewStage;
 import kelvo.desktop.universe.UniverseStage;
+import kelvo.desktop.windows.PartWindows;
 import kelvo.market.KnownEvent;
 import kelvo.scan.Hit;
 import org.jspecify.annotations.Nullable;
@@ -38,6 +40,7 @@ public final class MainWindow extends BorderPane {
   private final CatalystsStage catalysts;
   private final ReviewStage review;
   private final FocusSide focus;
+  private final PartWindows windows;
   private final TopBar top;
   private final SplitPane middle;
   private final TextField search = new TextField();
@@ -51,7 +54,8 @@ public final class MainWindow extends BorderPane {
     live = new LiveStage(workspace);
     catalysts = new CatalystsStage(workspace);
     review = new ReviewStage(workspace);
-    focus = new FocusSide(workspace);
+    focus = new FocusSide(workspace, this::popOut);
+    windows = new PartWindows(workspace, focus.choice(), this::takeKeys);
     top = new TopBar(workspace);
     middle = new SplitPane(morning, focus);
     arrange(WindowLayout.USUAL);
@@ -63,13 +67,27 @@ public final class MainWindow extends BorderPane {
     workspace.theme().addListener((o, was, is) -> style());
     workspace.alerts().newest().addListener((o, was, is) -> alert(is));
     workspace.alerts().coming().addListener((o, was, is) -> warn(is));
-    addEventFilter(KeyEvent.KEY_PRESSED, this::key);
-    addEventFilter(KeyEvent.KEY_TYPED, this::typed);
+  }
+
+  /** Makes the keys work in a scene, this window's or one of a part's own. */
+  private void takeKeys(Scene scene) {
+    scene.addEventFilter(KeyEvent.KEY_PRESSED, e -> key(e, scene));
+    scene.addEventFilter(KeyEvent.KEY_TYPED, this::typed);
+  }
+
+  private void popOut(PartKind part) {
+    windows.open(part, getScene().getWindow());
+  }
+
+  /** The parts that stand in windows of their own. */
+  public PartWindows windows() {
+    return windows;
   }
 
   /** A scene of this window. */
   public Scene scene(double width, double height) {
     Scene scene = new Scene(this, width, height);
+    takeKeys(scene);
     sceneProperty().addListener((o, was, is) -> style());
     style();
     return scene;
@@ -142,14 +160,14 @@ public final class MainWindow extends BorderPane {
     workspace.action().set(kind.title());
   }
 
-  private void key(KeyEvent event) {
+  private void key(KeyEvent event, Scene scene) {
     commandKey = false;
     if (event.getCode() == KeyCode.ESCAPE && search.isVisible()) {
       closeSearch();
       event.consume();
       return;
     }
-    if (getScene().getFocusOwner() instanceof TextInputControl) {
+    if (scene.getFocusOwner() instanceof TextInputControl) {
       return;
     }
     if (event.isShortcutDown()) {
@@ -187,12 +205,18 @@ public final class MainWindow extends BorderPane {
 
   private boolean windowKey(KeyEvent event) {
     if (event.getText().equals("/")) {
+      getScene().getWindow().requestFocus();
       search.setVisible(true);
       search.requestFocus();
       return true;
     }
     if (event.getCode() == KeyCode.P) {
       top.togglePlay();
+      return true;
+    }
+    if (event.getCode() == KeyCode.O) {
+      getScene().getWindow().requestFocus();
+      focus.offerWindows();
       return true;
     }
     return false;

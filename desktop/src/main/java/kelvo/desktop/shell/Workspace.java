@@ -28,6 +28,7 @@ import javafx.beans.property.StringProperty;
 import kelvo.data.feed.LiveFeed;
 import kelvo.data.fix.DropCopy;
 import kelvo.data.ledger.Ledger;
+import kelvo.desktop.chart.DrawnLevels;
 import kelvo.desktop.theme.Theme;
 import kelvo.engine.LivePlayer;
 import kelvo.engine.MarketSnapshot;
@@ -59,7 +60,7 @@ import org.jspecify.annotations.Nullable;
  * What a window works on: one session at one moment, the symbol in focus, and the trader's day. All
  * parts read it and follow it. Only for the window's thread.
  */
-public final class Workspace implements AutoCloseable {
+public final class Workspace implements AutoCloseable, DrawnLevels {
   /** How many symbols the Ten may hold. */
   public static final int MOST_KEPT = 10;
 
@@ -89,6 +90,7 @@ public final class Workspace implements AutoCloseable {
       new SimpleObjectProperty<>(CatalystFilter.ALL);
   private final BooleanProperty wall = new SimpleBooleanProperty(false);
   private final StringProperty focus = new SimpleStringProperty("");
+  private final ObjectProperty<List<String>> pinned = new SimpleObjectProperty<>(List.of());
   private final StringProperty action = new SimpleStringProperty("");
   private final DoubleProperty speed = new SimpleDoubleProperty(0);
   private final Deque<Runnable> undo = new ArrayDeque<>();
@@ -113,6 +115,7 @@ public final class Workspace implements AutoCloseable {
     wall.addListener((o, was, is) -> player.show(request()));
     desk.checks().addListener((o, was, is) -> player.show(request()));
     newsFilter.addListener((o, was, is) -> player.show(request()));
+    pinned.addListener((o, was, is) -> player.show(request()));
   }
 
   private Player player(OpenedDay day, long moment) {
@@ -151,6 +154,7 @@ public final class Workspace implements AutoCloseable {
     return new SnapshotRequest(
         desk.shown().get(),
         focus.get(),
+        pinned.get(),
         followed,
         newsFilter.get(),
         workedRule.get() == NO_RULE ? OptionalInt.empty() : OptionalInt.of(workedRule.get()),
@@ -303,6 +307,11 @@ public final class Workspace implements AutoCloseable {
   /** The symbol in focus; empty for none. Change it with {@link #focusOn}. */
   public StringProperty focus() {
     return focus;
+  }
+
+  /** The symbols that windows of their own show whatever is in focus. */
+  public ObjectProperty<List<String>> pinned() {
+    return pinned;
   }
 
   /** What the last key or click did, in words. */
@@ -467,15 +476,21 @@ public final class Workspace implements AutoCloseable {
     player.show(request());
   }
 
-  /** Sets a level on the symbol in focus from now on. */
-  public void addLevel(long price, LevelKind kind) {
-    add(Level.standing(focus.get(), price, kind, now()));
+  /** Sets a level on a symbol, which alerts from now on. */
+  public void addLevel(String symbol, long price, LevelKind kind) {
+    add(Level.standing(symbol, price, kind, now()));
   }
 
-  /** Sets a line through two points on the symbol in focus, which alerts from now on. */
-  public void addTrendLine(long firstAt, long firstPrice, long secondAt, long secondPrice) {
+  @Override
+  public void level(String symbol, long price) {
+    addLevel(symbol, price, LevelKind.BY_HAND);
+  }
+
+  @Override
+  public void trendLine(
+      String symbol, long firstAt, long firstPrice, long secondAt, long secondPrice) {
     try {
-      add(Level.trendLine(focus.get(), firstAt, firstPrice, secondAt, secondPrice, now()));
+      add(Level.trendLine(symbol, firstAt, firstPrice, secondAt, secondPrice, now()));
     } catch (IllegalArgumentException e) {
       action.set("No trend line was set: " + e.getMessage());
     }
@@ -507,9 +522,9 @@ public final class Workspace implements AutoCloseable {
     player.play(new Program(desk.scans(), book.get().levels()), from);
   }
 
-  /** Writes a note on the symbol in focus. */
-  public void addNote(String text) {
-    Note note = new Note(focus.get(), now(), text);
+  /** Writes a note on a symbol. */
+  public void addNote(String symbol, String text) {
+    Note note = new Note(symbol, now(), text);
     ledger.add(day(), note);
     book.set(book.get().with(note));
     action.set("Noted on " + note.symbol());

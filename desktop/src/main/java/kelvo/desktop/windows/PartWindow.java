@@ -1,0 +1,197 @@
+package kelvo.desktop.windows;
+
+import java.util.List;
+import javafx.beans.value.ChangeListener;
+import javafx.geometry.Pos;
+import javafx.geometry.Rectangle2D;
+import javafx.scene.Scene;
+import javafx.scene.control.Label;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.Tooltip;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyCodeCombination;
+import javafx.scene.input.KeyCombination;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import javafx.stage.Screen;
+import javafx.stage.Stage;
+import kelvo.desktop.chart.ChartChoice;
+import kelvo.desktop.focus.FocusHeader;
+import kelvo.desktop.focus.FocusPart;
+import kelvo.desktop.focus.PartKind;
+import kelvo.desktop.focus.ShownSymbol;
+import kelvo.desktop.shell.Workspace;
+import kelvo.desktop.theme.Theme;
+import kelvo.engine.MarketSnapshot;
+
+/**
+ * A window with one part of one symbol: the one in focus, or the one that it is pinned to. Only for
+ * the window's thread.
+ */
+final class PartWindow {
+  private static final KeyCombination CLOSE =
+      new KeyCodeCombination(KeyCode.W, KeyCombination.SHORTCUT_DOWN);
+
+  private final Workspace workspace;
+  private final PartKind kind;
+  private final ChartChoice main;
+  private final ChartChoice choice = new ChartChoice();
+  private final FocusHeader header = new FocusHeader();
+  private final FocusPart part;
+  private final ToggleButton pin = new ToggleButton();
+  private final Stage stage = new Stage();
+  private final Runnable changed;
+  private final ChangeListener<Object> refresh = (o, was, is) -> show();
+  private final ChangeListener<Object> restyle = (o, was, is) -> style();
+  private String pinned;
+
+  /**
+   * A window that is not shown yet.
+   *
+   * @param main the choices of the main window's charts, whose crosshair it shares while it follows
+   * @param changed hears of being closed, pinned or let go
+   */
+  PartWindow(Workspace workspace, PlacedPart place, ChartChoice main, Runnable changed) {
+    this.workspace = workspace;
+    this.main = main;
+    this.changed = changed;
+    kind = place.part();
+    pinned = place.symbol();
+    part = kind.make(workspace, choice);
+    BorderPane content = new BorderPane(part.node());
+    content.setTop(new VBox(header, bar()));
+    content.getStyleClass().add("card");
+    Scene scene = new Scene(content, place.width(), place.height());
+    scene.getAccelerators().put(CLOSE, stage::close);
+    stage.setScene(scene);
+    stage.setOnHidden(e -> closed());
+    workspace.snapshot().addListener(refresh);
+    workspace.book().addListener(refresh);
+    workspace.theme().addListener(restyle);
+    shareCrosshair();
+    place(place);
+    style();
+    show();
+  }
+
+  private HBox bar() {
+    Label title = new Label(kind.title());
+    title.getStyleClass().add("title");
+    pin.getStyleClass().setAll("toggle-button", "small-button");
+    pin.setMinWidth(Region.USE_PREF_SIZE);
+    pin.setFocusTraversable(false);
+    pin.setTooltip(
+        new Tooltip("Stays on this symbol whatever is in focus; again to follow the focus"));
+    pin.setOnAction(e -> pinTo(pinned.isEmpty() ? workspace.focus().get() : ""));
+    Region space = new Region();
+    HBox.setHgrow(space, Priority.ALWAYS);
+    HBox bar = new HBox(8, title, space, pin);
+    bar.setAlignment(Pos.CENTER_LEFT);
+    bar.getStyleClass().add("part");
+    return bar;
+  }
+
+  private void pinTo(String symbol) {
+    pinned = symbol;
+    shareCrosshair();
+    changed.run();
+    show();
+  }
+
+  private void shareCrosshair() {
+    if (pinned.isEmpty()) {
+      choice.pointedPrice().bindBidirectional(main.pointedPrice());
+    } else {
+      choice.pointedPrice().unbindBidirectional(main.pointedPrice());
+    }
+  }
+
+  /** The symbol that it is pinned to; empty while it follows the focus. */
+  String pinned() {
+    return pinned;
+  }
+
+  /** What it shows and where it stands now. */
+  PlacedPart placed() {
+    return new PlacedPart(
+        kind,
+        pinned,
+        stage.getX(),
+        stage.getY(),
+        stage.getScene().getWidth(),
+        stage.getScene().getHeight());
+  }
+
+  Scene scene() {
+    return stage.getScene();
+  }
+
+  /** Puts it somewhere; on the screen at least, wherever it was before. */
+  void place(PlacedPart place) {
+    List<Screen> screens =
+        Screen.getScreensForRectangle(place.x(), place.y(), place.width(), place.height());
+    Rectangle2D room =
+        (screens.isEmpty() ? Screen.getPrimary() : screens.getFirst()).getVisualBounds();
+    stage.setX(within(place.x(), room.getMinX(), room.getMaxX() - place.width()));
+    stage.setY(within(place.y(), room.getMinY(), room.getMaxY() - place.height()));
+    if (stage.isShowing() && !stage.isMaximized()) {
+      stage.setWidth(place.width() + stage.getWidth() - stage.getScene().getWidth());
+      stage.setHeight(place.height() + stage.getHeight() - stage.getScene().getHeight());
+    }
+  }
+
+  private static double within(double wanted, double least, double most) {
+    return Math.max(least, Math.min(wanted, most));
+  }
+
+  void open() {
+    stage.show();
+  }
+
+  /** Closes it without telling anybody. */
+  void closeSilently() {
+    stage.setOnHidden(null);
+    stage.close();
+    forget();
+  }
+
+  private void closed() {
+    forget();
+    changed.run();
+  }
+
+  /** Whether it is still open. */
+  boolean isOpen() {
+    return stage.isShowing();
+  }
+
+  private void forget() {
+    workspace.snapshot().removeListener(refresh);
+    workspace.book().removeListener(refresh);
+    workspace.theme().removeListener(restyle);
+    choice.pointedPrice().unbindBidirectional(main.pointedPrice());
+  }
+
+  private void style() {
+    Theme theme = workspace.theme().get();
+    stage.getScene().getStylesheets().setAll(theme.styles());
+    part.theme(theme);
+  }
+
+  private void show() {
+    MarketSnapshot snapshot = workspace.snapshot().get();
+    boolean pins = !pinned.isEmpty();
+    pin.setSelected(pins);
+    pin.setDisable(!pins && workspace.focus().get().isEmpty());
+    pin.setText(pins ? "Pinned to " + pinned : "Follows the focus");
+    if (snapshot != null) {
+      ShownSymbol shown = ShownSymbol.of(workspace, pins ? snapshot.of(pinned) : snapshot.focus());
+      stage.setTitle((shown.symbol().isEmpty() ? "" : shown.symbol() + " · ") + kind.title());
+      header.show(shown.focus());
+      part.show(shown);
+    }
+  }
+}

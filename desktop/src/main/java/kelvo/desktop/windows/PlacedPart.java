@@ -1,0 +1,38 @@
+package kelvo.desktop.windows;
+
+import kelvo.desktop.focus.PartKind;
+
+/**
+ * A part in a window of its own, and where that stands.
+ *
+ * @param symbol the symbol that it is pinned to; empty while it follows the focus
+ * @param x pixels from the left of the screens
+ * @param y pixels from their top
+ * @param width pixels
+ * @param height pixels
+ */
+public record PlacedPart(
+    PartKind part, String symbol, double x, double y, double width, double height) {
+  private static final double LEAST_SIZE = 100;
+  private static final double MOST_SIZE = 20_000;
+
+  public PlacedPart {
+    size("width", width);
+    size("height", height);
+    if (!Double.isFinite(x) || !Double.isFinite(y)) {
+      throw new IllegalArgumentException("x and y must be numbers, found " + x + ", " + y);
+    }
+  }
+
+  private static void size(String name, double pixels) {
+    if (!(pixels >= LEAST_SIZE && pixels <= MOST_SIZE)) {
+      throw new IllegalArgumentException(
+          name + " must lie between " + LEAST_SIZE + " and " + MOST_SIZE + ", found " + pixels);
+    }
+  }
+
+  /** Whether another window shows the same part of the same symbol. */
+  boolean isLike(PlacedPart other) {
+    return part == other.part && symbol.equals(other.symbol);
+  }
+}

@@ -1,0 +1,50 @@
+package kelvo.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+import kelvo.desktop.focus.PartKind;
+import kelvo.desktop.windows.PlacedPart;
+import kelvo.desktop.windows.WindowSets;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+class WindowSetsTest {
+  @TempDir Path folder;
+
+  @Test
+  void whatWasKeptComesBack() {
+    WindowSets kept =
+        new WindowSets(
+            Map.of(
+                "premarket", List.of(new PlacedPart(PartKind.NEWS, "", 10, 20, 400, 300)),
+                "close", List.of(new PlacedPart(PartKind.PRINTS, "TIDARC", -900, 0, 300, 800))));
+    kept.keepIn(folder);
+
+    assertThat(WindowSets.in(folder)).isEqualTo(kept);
+  }
+
+  @Test
+  void whatCannotBeReadOpensNoWindow() throws IOException {
+    assertThat(WindowSets.in(folder)).isEqualTo(WindowSets.NONE);
+    for (String text :
+        List.of("{", "[1]", "{\"early\": [{\"part\": \"SOUP\"}]}", "null", "{\"early\": [null]}")) {
+      Files.writeString(folder.resolve("windows.json"), text);
+      assertThat(WindowSets.in(folder)).as(text).isEqualTo(WindowSets.NONE);
+    }
+  }
+
+  @Test
+  void aWindowHasASensibleSize() {
+    assertThatThrownBy(() -> new PlacedPart(PartKind.NEWS, "", 0, 0, 0, 300))
+        .isInstanceOf(IllegalArgumentException.class)
+        .hasMessageContaining("width");
+    assertThatThrownBy(() -> new PlacedPart(PartKind.NEWS, "", Double.NaN, 0, 200, 300))
+        .isInstanceOf(IllegalArgumentException.class);
+  }
+}
