@@ -2,15 +2,18 @@ package kelvo.engine;
 
 import java.util.Collection;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Predicate;
 import kelvo.field.Field;
 import kelvo.field.FieldCatalogue;
 import kelvo.market.Session;
 import kelvo.market.SymbolState;
 import kelvo.scan.FieldValues;
 import kelvo.scan.Scan;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Takes down every field's value for a hit. Fields that stay the same all session are taken once a
@@ -23,21 +26,22 @@ public final class HitFields {
   private static final int TAPE = 2;
 
   private final List<Field.Number> recorded;
-  private final List<Field.Word> words;
+  private final List<Field.Word> fixedWords;
+  private final List<Field.Word> liveWords;
   private final Field.Reading[] fixed;
   private final Field.Reading[] live;
-  private final double[][] fixedOfSecurity;
+  private final @Nullable Fixed[] fixedOfSecurity;
+
+  /** What stays the same all session about a security. */
+  private record Fixed(double[] numbers, Map<String, String> words) {}
 
   HitFields(Session session, List<Scan> scans) {
     recorded = recorded(scans);
-    words =
-        all(scans).stream()
-            .filter(Field.Word.class::isInstance)
-            .map(Field.Word.class::cast)
-            .toList();
+    fixedWords = words(scans, field -> field.pace() == Field.Pace.FIXED);
+    liveWords = words(scans, field -> field.pace() != Field.Pace.FIXED);
     fixed = readings(session, FIXED);
     live = readings(session, LIVE);
-    fixedOfSecurity = new double[session.securities().size()][];
+    fixedOfSecurity = new Fixed[session.securities().size()];
   }
 
   /**
@@ -49,6 +53,14 @@ public final class HitFields {
         .filter(Field.Number.class::isInstance)
         .map(Field.Number.class::cast)
         .sorted(Comparator.comparingInt(HitFields::group))
+        .toList();
+  }
+
+  private static List<Field.Word> words(List<Scan> scans, Predicate<Field.Word> wanted) {
+    return all(scans).stream()
+        .filter(Field.Word.class::isInstance)
+        .map(Field.Word.class::cast)
+        .filter(wanted)
         .toList();
   }
 
@@ -75,20 +87,29 @@ public final class HitFields {
   }
 
   FieldValues of(SymbolState state, long now) {
-    double[] known = fixedOfSecurity[state.id()];
+    Fixed known = fixedOfSecurity[state.id()];
     if (known == null) {
-      known = values(fixed, state, now);
+      known =
+          new Fixed(
+              values(fixed, state, now), Map.copyOf(withWords(Map.of(), fixedWords, state, now)));
       fixedOfSecurity[state.id()] = known;
     }
     return new FieldValues(
-        recorded, known, values(live, state, now), wordsOf(state, now), state.moment(now));
+        recorded,
+        known.numbers,
+        values(live, state, now),
+        withWords(known.words, liveWords, state, now),
+        state.moment(now));
   }
 
-  private Map<String, String> wordsOf(SymbolState state, long now) {
-    Map<String, String> known = new LinkedHashMap<>();
-    for (Field.Word field : words) {
+  /** Adds the words that are known; the same map when none of them is. */
+  private static Map<String, String> withWords(
+      Map<String, String> others, List<Field.Word> fields, SymbolState state, long now) {
+    Map<String, String> known = others;
+    for (Field.Word field : fields) {
       String word = field.of(state, now);
       if (!word.isEmpty()) {
+        known = known == others ? new HashMap<>(others) : known;
         known.put(field.words(), word);
       }
     }

@@ -12,7 +12,11 @@ public final class MarketGauge {
   private static final int UP = 2;
   private static final int FAR = 4;
 
-  private final Session session;
+  /**
+   * The previous closes of the common stocks; {@link Price#NONE} where there is nothing to count.
+   */
+  private final long[] closes;
+
   private final byte[] standings;
   private int known;
   private int up;
@@ -20,8 +24,15 @@ public final class MarketGauge {
 
   /** A gauge before the first price. */
   public MarketGauge(Session session) {
-    this.session = session;
-    standings = new byte[session.securities().size()];
+    closes =
+        session.securities().stream()
+            .mapToLong(
+                facts ->
+                    facts.security().kind() == SecurityKind.COMMON_STOCK
+                        ? facts.previousClose()
+                        : Price.NONE)
+            .toArray();
+    standings = new byte[closes.length];
   }
 
   /** Takes the last price of a security, if it has one. */
@@ -34,9 +45,8 @@ public final class MarketGauge {
 
   private void stand(SymbolState state, long price) {
     int security = state.id();
-    long close = state.previousClose();
-    if (close == Price.NONE
-        || session.security(security).security().kind() != SecurityKind.COMMON_STOCK) {
+    long close = closes[security];
+    if (close == Price.NONE) {
       state.gaugedWithin(Long.MIN_VALUE, Long.MAX_VALUE);
       return;
     }

@@ -34,13 +34,8 @@ public record PastSessions(double giveBack, int runs, int halfReturned, int flat
         half += returned[runs++] >= HALF ? 1 : 0;
       }
     }
-    return new PastSessions(median(Arrays.copyOf(returned, runs)), runs, half, flatDays(bars));
-  }
-
-  private static double median(double[] values) {
-    Arrays.sort(values);
-    int n = values.length;
-    return n == 0 ? Double.NaN : (values[(n - 1) / 2] + values[n / 2]) / 2;
+    return new PastSessions(
+        Median.of(Arrays.stream(returned, 0, runs)), runs, half, flatDays(bars));
   }
 
   private static int flatDays(List<DailyBar> bars) {

@@ -1,6 +1,7 @@
 package kelvo.review;
 
 import java.util.List;
+import kelvo.market.Median;
 import kelvo.market.Price;
 import kelvo.scan.Hit;
 import kelvo.scan.Scan;

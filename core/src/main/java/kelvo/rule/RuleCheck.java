@@ -1,6 +1,5 @@
 package kelvo.rule;
 
-import java.util.List;
 import java.util.function.Function;
 import kelvo.field.Field;
 import kelvo.market.Session;
@@ -8,20 +7,16 @@ import kelvo.market.SymbolState;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A rule made ready for one session: its field bound and its bounds laid out by phase as intervals
- * with both ends included. A word is asked as a number, 1 when the rule names it. Does not allocate
- * when asked.
+ * A rule made ready for one session: its {@link RuleBounds bounds}, and what reads its fields from
+ * a security's state. Does not allocate when asked of a number.
  */
 public final class RuleCheck {
   private final Rule rule;
+  private final RuleBounds bounds;
   private final Field.Reading reading;
-  private final Field.@Nullable Reading[] boundReadings;
-  private final double[] factors;
-  private final double[] lows;
-  private final double[] highs;
-  private final boolean[] asks;
-  private final String[] words;
-  private final boolean not;
+
+  /** By phase, what reads the other field that the rule is held against; null without one. */
+  private final Field.@Nullable Reading[] otherReadings;
 
   /** Prepares a rule that is asked alone. */
   public RuleCheck(Rule rule, Session session) {
@@ -35,82 +30,29 @@ public final class RuleCheck {
 
   private RuleCheck(Rule rule, Session session, Function<Field.Number, Field.Reading> readings) {
     this.rule = rule;
-    int phases = session.phases().all().size();
+    bounds = new RuleBounds(rule, session.phases());
     reading =
         switch (rule.field()) {
           case Field.Number number -> readings.apply(number);
-          case Field.Word word -> (state, now) -> isNamed(word.of(state, now));
+          case Field.Word word -> (state, now) -> bounds.numberOf(word.of(state, now));
         };
-    boundReadings = new Field.Reading[phases];
-    factors = new double[phases];
-    lows = new double[phases];
-    highs = new double[phases];
-    asks = new boolean[phases];
-    words = new String[phases];
-    not = rule.relation() == Relation.IS_NOT;
-    List<Rule.Step> steps = rule.steps();
-    for (Rule.Step step : steps) {
-      int from = step.phase().isEmpty() ? 0 : session.phases().indexOf(step.phase()).orElse(0);
-      lay(step.bound(), from, readings);
+    otherReadings = new Field.Reading[session.phases().all().size()];
+    for (int phase = 0; phase < otherReadings.length; phase++) {
+      Field.Number other = bounds.otherIn(phase);
+      otherReadings[phase] = other == null ? null : readings.apply(other);
     }
-  }
-
-  private void lay(Bound bound, int fromPhase, Function<Field.Number, Field.Reading> readings) {
-    Field.Reading other = bound instanceof Bound.Times times ? readings.apply(times.field()) : null;
-    for (int phase = fromPhase; phase < asks.length; phase++) {
-      asks[phase] = true;
-      boundReadings[phase] = other;
-      words[phase] = bound.words();
-      switch (bound) {
-        case Bound.Amount amount -> {
-          lows[phase] = rule.relation().low(amount.value());
-          highs[phase] = rule.relation().high(amount.value());
-        }
-        case Bound.Range range -> {
-          lows[phase] = range.low();
-          highs[phase] = range.high();
-        }
-        case Bound.Times times -> factors[phase] = times.factor();
-        case Bound.Words words -> {
-          lows[phase] = 1;
-          highs[phase] = 1;
-        }
-      }
-    }
-  }
-
-  /** 1 when the rule names a word, 0 when it does not, NaN when there is no word. */
-  private double isNamed(String word) {
-    if (word.isEmpty()) {
-      return Double.NaN;
-    }
-    if (rule.steps().getFirst().bound() instanceof Bound.Words bound) {
-      for (String named : bound.all()) {
-        if (named.equalsIgnoreCase(word)) {
-          return 1;
-        }
-      }
-    }
-    return 0;
   }
 
   /** Whether the rule holds for a security at a moment in a phase. */
   public boolean passes(SymbolState state, long now, int phase) {
-    if (!asks[phase]) {
+    if (!bounds.asksIn(phase)) {
       return true;
     }
     double value = reading.at(state, now);
-    Field.Reading other = boundReadings[phase];
-    if (other == null) {
-      return value >= lows[phase] && value <= highs[phase]
-          ? !not
-          : Double.isNaN(value) ? rule.orUnknown() : not;
-    }
-    double bound = factors[phase] * other.at(state, now);
-    if (Double.isNaN(value) || Double.isNaN(bound)) {
-      return rule.orUnknown();
-    }
-    return (value >= rule.relation().low(bound) && value <= rule.relation().high(bound)) != not;
+    Field.Reading other = otherReadings[phase];
+    return other == null
+        ? bounds.holds(value, phase)
+        : bounds.holds(value, other.at(state, now), phase);
   }
 
   /** The field's value as a file has it; empty when unknown. */
@@ -134,29 +76,29 @@ public final class RuleCheck {
 
   /** The bound in force at a moment, as a sentence writes it; empty while the rule asks nothing. */
   public String boundWords(SymbolState state, long now, int phase) {
-    if (!asks[phase]) {
+    if (!bounds.asksIn(phase)) {
       return "";
     }
-    Field.Reading other = boundReadings[phase];
-    String text = rule.relation().words() + " " + words[phase];
+    Field.Reading other = otherReadings[phase];
+    String text = rule.relation().words() + " " + bounds.wordsIn(phase);
     return other == null
         ? text
-        : text + " = " + rule.field().unit().text(factors[phase] * other.at(state, now));
+        : text + " = " + rule.field().unit().text(bounds.factorIn(phase) * other.at(state, now));
   }
 
   /** Whether the rule asks anything in a phase. */
   boolean asksIn(int phase) {
-    return asks[phase];
+    return bounds.asksIn(phase);
   }
 
   /** Whether the rule asks for an interval of its own field's values in a phase. */
   boolean isIntervalIn(int phase) {
-    return asks[phase] && boundReadings[phase] == null;
+    return bounds.asksIn(phase) && otherReadings[phase] == null;
   }
 
   /** The interval in a phase for which {@link #isIntervalIn}, as that of a scan's bit. */
   BoundCells.Interval intervalIn(int phase, long scan) {
-    return new BoundCells.Interval(scan, lows[phase], highs[phase], not, rule.orUnknown());
+    return bounds.intervalIn(phase, scan);
   }
 
   /** The rule that this checks. */

@@ -18,6 +18,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import kelvo.data.news.NewsFiles;
 import kelvo.data.news.NewsSource;
+import kelvo.engine.EarlierSessions;
 import kelvo.engine.Progress;
 import kelvo.market.CorporateAction;
 import kelvo.market.DailyBar;
@@ -124,6 +125,23 @@ public final class DataFolder {
                     (symbol, day) ->
                         DailyHistory.ratioBetween(
                             day, date, actions.getOrDefault(symbol, List.of()))));
+  }
+
+  /** The recorded sessions before a date. */
+  public EarlierSessions sessionsBefore(LocalDate date) {
+    List<LocalDate> dates =
+        sessionDates().stream().filter(recorded -> recorded.isBefore(date)).toList().reversed();
+    return new EarlierSessions() {
+      @Override
+      public List<LocalDate> dates() {
+        return dates;
+      }
+
+      @Override
+      public Session read(LocalDate wanted, Progress progress) {
+        return new DataFolder(root, calendar).session(wanted, progress);
+      }
+    };
   }
 
   private SecurityFacts facts(

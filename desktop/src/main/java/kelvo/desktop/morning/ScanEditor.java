@@ -53,6 +53,7 @@ final class ScanEditor extends BorderPane {
   private final RulesEditor rules;
   private final RuleCurve curve;
   private final LastHeld lastHeld;
+  private final RecordedMoves recordedMoves;
   private final TextField name = new TextField();
   private final TextField purpose = new TextField();
   private final ComboBox<String> universes = new ComboBox<>();
@@ -77,6 +78,15 @@ final class ScanEditor extends BorderPane {
             workspace.workedRule()::set);
     lastHeld = new LastHeld(workspace, rules::forgetLastHeld, rules::lastHeld);
     curve = new RuleCurve(workspace.session().phases(), this::replaceRule);
+    recordedMoves = new RecordedMoves(workspace, curve::moves);
+    workspace
+        .workedRule()
+        .addListener(
+            (o, was, is) -> {
+              if (is.intValue() == Workspace.NO_RULE) {
+                recordedMoves.stop();
+              }
+            });
     getStyleClass().addAll("card", "part");
     ScrollPane scroll = new ScrollPane(rules);
     scroll.setFitToWidth(true);
@@ -304,6 +314,9 @@ final class ScanEditor extends BorderPane {
       }
       lastHeld.ask(scan);
       curve.show(scan, workspace.workedRule().get(), workings.curve());
+      if (workings.curve() != null) {
+        recordedMoves.ask(scan, workings.curve());
+      }
       contradictions.setText(String.join(" ", workings.contradictions()));
     }
   }

@@ -7,9 +7,11 @@ import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.layout.Region;
 import javafx.scene.text.TextAlignment;
+import kelvo.desktop.theme.Numbers;
 import kelvo.desktop.theme.Theme;
 import kelvo.desktop.theme.Tone;
 import kelvo.field.Unit;
+import kelvo.research.MovesBeyond;
 import kelvo.scan.CutCurve;
 import org.jspecify.annotations.Nullable;
 
@@ -28,6 +30,7 @@ public final class CutCurveView extends Region {
   private Theme theme = Theme.DAYBREAK;
   private String why = "";
   private @Nullable CutCurve curve;
+  private @Nullable MovesBeyond moves;
   private double low;
   private double high;
   private double from;
@@ -70,6 +73,18 @@ public final class CutCurveView extends Region {
       range(shown);
     }
     paint();
+  }
+
+  /** Shows how those beyond each bound moved in recorded sessions; null while that is unknown. */
+  public void moves(@Nullable MovesBeyond shown) {
+    moves = shown;
+    paint();
+  }
+
+  /** The bound that dragging moves. */
+  double draggedBound() {
+    CutCurve shown = curve;
+    return shown != null && shown.hasLow() ? low : high;
   }
 
   private void range(CutCurve shown) {
@@ -162,6 +177,7 @@ public final class CutCurveView extends Region {
     axes(g, shown, most, floor);
     curve(g, shown, most, floor);
     bounds(g, shown, floor);
+    moves(g, floor);
     g.setFill(theme.colour(Tone.INK));
     g.setTextAlign(TextAlignment.LEFT);
     g.setTextBaseline(VPos.TOP);
@@ -211,6 +227,50 @@ public final class CutCurveView extends Region {
     }
     g.stroke();
     g.setLineWidth(1);
+  }
+
+  /** The faint second curve, on a scale of its own whose ends stand at the right. */
+  private void moves(GraphicsContext g, double floor) {
+    MovesBeyond shown = moves;
+    CutCurve along = curve;
+    if (shown == null || along == null || shown.rule() != along.rule()) {
+      return;
+    }
+    double least = 0;
+    double greatest = 0;
+    for (double median : shown.medians()) {
+      least = Double.isNaN(median) ? least : Math.min(least, median);
+      greatest = Double.isNaN(median) ? greatest : Math.max(greatest, median);
+    }
+    if (least == greatest) {
+      return;
+    }
+    double perPercent = (floor - TOP) / (greatest - least);
+    double zero = floor + least * perPercent;
+    g.setStroke(theme.colour(Tone.CATALYST));
+    g.setFill(theme.colour(Tone.CATALYST));
+    g.setLineDashes(3, 3);
+    g.beginPath();
+    boolean open = false;
+    for (int i = 0; i < shown.bounds().length; i++) {
+      double median = shown.medians()[i];
+      double y = zero - median * perPercent;
+      if (Double.isNaN(median)) {
+        open = false;
+      } else if (open) {
+        g.lineTo(x(shown.bounds()[i]), y);
+      } else {
+        g.moveTo(x(shown.bounds()[i]), y);
+        open = true;
+      }
+    }
+    g.stroke();
+    g.setLineDashes();
+    g.setFont(Theme.font(10));
+    g.setTextAlign(TextAlignment.RIGHT);
+    g.setTextBaseline(VPos.CENTER);
+    g.fillText(Numbers.percent(greatest), getWidth() - 2, TOP + 4);
+    g.fillText(Numbers.percent(least), getWidth() - 2, floor - 6);
   }
 
   private void bounds(GraphicsContext g, CutCurve shown, double floor) {

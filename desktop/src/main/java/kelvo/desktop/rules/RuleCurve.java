@@ -3,14 +3,18 @@ package kelvo.desktop.rules;
 import java.util.List;
 import java.util.Locale;
 import javafx.scene.control.Label;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.VBox;
+import kelvo.desktop.theme.Numbers;
 import kelvo.desktop.theme.Theme;
+import kelvo.research.MovesBeyond;
 import kelvo.rule.Amounts;
 import kelvo.rule.Bound;
 import kelvo.rule.Rule;
 import kelvo.scan.CutCurve;
 import kelvo.scan.Scan;
+import kelvo.time.DayTime;
 import kelvo.time.Phases;
 import org.jspecify.annotations.Nullable;
 
@@ -23,10 +27,12 @@ public final class RuleCurve extends BorderPane {
   }
 
   private static final int AS_NOW = -1;
+  private static final double MOVED_LINES = 44;
 
   private final CutCurveView view = new CutCurveView(this::drag);
   private final PhaseBounds schedule;
   private final Label title = new Label();
+  private final Label moved = new Label();
   private final Change change;
   private List<Rule> rules = List.of();
   private int place;
@@ -41,7 +47,37 @@ public final class RuleCurve extends BorderPane {
     title.setMinWidth(0);
     setTop(title);
     setCenter(view);
-    setBottom(new VBox(schedule));
+    moved.getStyleClass().addAll("small", "faded");
+    moved.setWrapText(true);
+    moved.setMinHeight(MOVED_LINES);
+    moved.setTooltip(
+        new Tooltip(
+            "The dashed curve: the median move from this time of day to the close, in recorded sessions, of those that fitted all other rules and lay beyond the bound"));
+    setBottom(new VBox(moved, schedule));
+  }
+
+  /** Shows how those beyond the bound moved in recorded sessions, or why that is not known. */
+  public void moves(@Nullable MovesBeyond moves, String otherwise) {
+    view.moves(moves);
+    moved.setText(moves == null ? otherwise : words(moves));
+  }
+
+  private String words(MovesBeyond moves) {
+    double bound = view.draggedBound();
+    int place = moves.placeOf(bound);
+    String sessions = " in " + moves.sessions() + " recorded sessions";
+    if (place < 0) {
+      return "Nobody lay beyond the bound" + sessions;
+    }
+    String who = moves.counts()[place] + " beyond the bound" + sessions;
+    return Double.isNaN(moves.medians()[place])
+        ? who + ": too few to say how they moved"
+        : "Median "
+            + Numbers.percent(moves.medians()[place])
+            + " from "
+            + DayTime.minutes(moves.moment())
+            + " to the close, "
+            + who;
   }
 
   /** Uses another theme. */

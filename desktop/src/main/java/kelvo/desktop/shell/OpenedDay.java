@@ -16,6 +16,7 @@ import kelvo.data.folder.DataFolder;
 import kelvo.data.folder.Fault;
 import kelvo.data.ledger.Ledger;
 import kelvo.data.scanfile.ScanFolder;
+import kelvo.engine.EarlierSessions;
 import kelvo.engine.Program;
 import kelvo.engine.Progress;
 import kelvo.engine.SessionRun;
@@ -35,6 +36,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param vocabulary the words that its rules may use
  * @param scanFolder where the trader's scans and universes are kept
+ * @param earlier the recorded sessions before it
  * @param feed brings what is still to come; null for a recorded session
  * @param dropCopy brings the trader's fills from the broker; null for none
  * @param faults what could not be read, a sentence each
@@ -48,6 +50,7 @@ public record OpenedDay(
     List<CheckRule> checks,
     List<Scan> scans,
     SessionRun run,
+    EarlierSessions earlier,
     @Nullable LiveFeed feed,
     @Nullable DropCopy dropCopy,
     Ledger ledger,
@@ -151,6 +154,7 @@ public record OpenedDay(
           checks,
           scans,
           run,
+          data.sessionsBefore(session.hours().date()),
           feed,
           dropCopy,
           ledger,

@@ -30,6 +30,7 @@ import kelvo.data.fix.DropCopy;
 import kelvo.data.ledger.Ledger;
 import kelvo.desktop.chart.DrawnLevels;
 import kelvo.desktop.theme.Theme;
+import kelvo.engine.EarlierSessions;
 import kelvo.engine.LivePlayer;
 import kelvo.engine.MarketSnapshot;
 import kelvo.engine.Player;
@@ -75,6 +76,7 @@ public final class Workspace implements AutoCloseable, DrawnLevels {
   private final Player player;
   private final @Nullable LiveFeed feed;
   private final @Nullable DropCopy dropCopy;
+  private final EarlierSessions earlier;
   private final Alerts alerts = new Alerts(this);
   private final ExecutorService background =
       Executors.newSingleThreadExecutor(task -> daemon(task));
@@ -105,6 +107,7 @@ public final class Workspace implements AutoCloseable, DrawnLevels {
     ledger = day.ledger();
     feed = day.feed();
     dropCopy = day.dropCopy();
+    earlier = day.earlier();
     book = new ReadOnlyObjectWrapper<>(day.book());
     this.theme = new SimpleObjectProperty<>(theme);
     desk = new ScanDesk(day, background, undo::push, action::set, () -> replay(now()));
@@ -227,6 +230,11 @@ public final class Workspace implements AutoCloseable, DrawnLevels {
   /** Where the events of a session that still goes on come from; null for a recorded one. */
   public @Nullable LiveFeed feed() {
     return feed;
+  }
+
+  /** The recorded sessions before this one. */
+  public EarlierSessions earlier() {
+    return earlier;
   }
 
   /** The broker's drop copy; null for none. */

@@ -1,13 +1,13 @@
-package kelvo.review;
+package kelvo.market;
 
 import java.util.stream.DoubleStream;
 
 /** The middle of the known values; of an even number, the mean of the two in the middle. */
-final class Median {
+public final class Median {
   private Median() {}
 
   /** NaN when no value is known. */
-  static double of(DoubleStream values) {
+  public static double of(DoubleStream values) {
     double[] sorted = values.filter(v -> !Double.isNaN(v)).sorted().toArray();
     int n = sorted.length;
     return n == 0 ? Double.NaN : (sorted[(n - 1) / 2] + sorted[n / 2]) / 2;

@@ -1,0 +1,168 @@
+package kelvo.research;
+
+import java.time.LocalDate;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.concurrent.ConcurrentHashMap;
+import kelvo.engine.MarketEngine;
+import kelvo.engine.Program;
+import kelvo.engine.Progress;
+import kelvo.field.Field;
+import kelvo.market.Price;
+import kelvo.market.Session;
+import kelvo.market.SymbolState;
+import kelvo.rule.Rule;
+import kelvo.rule.RuleBounds;
+import kelvo.scan.Scan;
+import kelvo.time.Phases;
+import kelvo.universe.Universe;
+
+/**
+ * What the fields of all securities were at a moment of a recorded session, and how their prices
+ * moved from there to the close. It needs the session no longer, so that many of them fit into
+ * memory: 8 bytes a field and security. Immutable.
+ */
+public final class RecordedMoment {
+  private static final double PLAYED_TO_MOMENT = 0.9;
+
+  private final LocalDate date;
+  private final long moment;
+  private final Phases phases;
+  private final Map<Field, double[]> numbers = new HashMap<>();
+  private final Map<Field, String[]> words = new HashMap<>();
+  private final double[] toClose;
+  private final List<String> symbols;
+  private final Map<Rule, RuleBounds> laid = new ConcurrentHashMap<>();
+
+  private RecordedMoment(Session session, long moment) {
+    date = session.hours().date();
+    this.moment = moment;
+    phases = session.phases();
+    toClose = new double[session.securities().size()];
+    symbols = session.securities().stream().map(facts -> facts.symbol()).toList();
+  }
+
+  /**
+   * Plays a session to a moment of regular or earlier hours and on to its close.
+   *
+   * @param fields what is to be known
+   * @throws IllegalArgumentException when the moment is not before the close
+   */
+  public static RecordedMoment of(
+      Session session, long moment, Collection<Field> fields, Progress progress) {
+    long close = session.hours().close();
+    if (moment >= close) {
+      throw new IllegalArgumentException(
+          "moment " + moment + " must come before the close, " + close);
+    }
+    MarketEngine engine = new MarketEngine(session, new Program(List.of(), List.of()), hit -> {});
+    engine.runTo(moment);
+    RecordedMoment recorded = new RecordedMoment(session, moment);
+    fields.forEach(field -> recorded.take(field, session, engine));
+    long[] prices = recorded.prices(engine);
+    progress.done(PLAYED_TO_MOMENT);
+    engine.runTo(close);
+    long[] closes = recorded.prices(engine);
+    for (int i = 0; i < prices.length; i++) {
+      recorded.toClose[i] =
+          prices[i] == Price.NONE ? Double.NaN : 100.0 * (closes[i] - prices[i]) / prices[i];
+    }
+    progress.done(1);
+    return recorded;
+  }
+
+  private void take(Field field, Session session, MarketEngine engine) {
+    switch (field) {
+      case Field.Number number -> {
+        Field.Reading reading = number.bind(session);
+        double[] values = new double[toClose.length];
+        for (int i = 0; i < values.length; i++) {
+          values[i] = reading.at(engine.state(i), moment);
+        }
+        numbers.put(field, values);
+      }
+      case Field.Word word -> {
+        String[] values = new String[toClose.length];
+        for (int i = 0; i < values.length; i++) {
+          values[i] = word.of(engine.state(i), moment);
+        }
+        words.put(field, values);
+      }
+    }
+  }
+
+  private long[] prices(MarketEngine engine) {
+    long[] prices = new long[toClose.length];
+    for (int i = 0; i < prices.length; i++) {
+      SymbolState state = engine.state(i);
+      prices[i] = state.officialClose() != Price.NONE ? state.officialClose() : state.lastPrice();
+    }
+    return prices;
+  }
+
+  /** The date of the session. */
+  public LocalDate date() {
+    return date;
+  }
+
+  /** The moment, {@link kelvo.time.DayTime}. */
+  public long moment() {
+    return moment;
+  }
+
+  /** Whether all these fields are known. */
+  public boolean knows(Collection<Field> fields) {
+    return fields.stream().allMatch(f -> numbers.containsKey(f) || words.containsKey(f));
+  }
+
+  /** The number of securities. */
+  int size() {
+    return toClose.length;
+  }
+
+  /** The value of a field that is known; NaN when the value is unknown. */
+  double value(Field.Number field, int security) {
+    return Objects.requireNonNull(numbers.get(field), field.words())[security];
+  }
+
+  /** How far the price went from the moment to the close, per cent; NaN without a print before. */
+  double toClose(int security) {
+    return toClose[security];
+  }
+
+  /** Whether a security fits a scan, all of whose fields are known, its universe included. */
+  boolean fits(Scan scan, int security) {
+    return isIn(scan.universe(), security)
+        && scan.rules().stream().allMatch(rule -> fits(rule, security))
+        && scan.anyOf().stream()
+            .allMatch(group -> group.stream().anyMatch(rule -> fits(rule, security)));
+  }
+
+  private boolean isIn(Universe universe, int security) {
+    String symbol = symbols.get(security);
+    return !universe.excluded().contains(symbol)
+        && (universe.added().contains(symbol)
+            || universe.rules().stream().allMatch(rule -> fits(rule, security)));
+  }
+
+  private boolean fits(Rule rule, int security) {
+    int phase = phases.indexAt(moment);
+    RuleBounds bounds = laid.computeIfAbsent(rule, r -> new RuleBounds(r, phases));
+    if (!bounds.asksIn(phase)) {
+      return true;
+    }
+    double value =
+        switch (rule.field()) {
+          case Field.Number number -> value(number, security);
+          case Field.Word word ->
+              bounds.numberOf(Objects.requireNonNull(words.get(word), word.words())[security]);
+        };
+    Field.Number other = bounds.otherIn(phase);
+    return other == null
+        ? bounds.holds(value, phase)
+        : bounds.holds(value, value(other, security), phase);
+  }
+}
