@@ -36,6 +36,9 @@ final class RecordedMoves {
   private boolean failed;
   private @Nullable Question asked;
 
+  /** Asks again what was last asked, once there is more to answer from. */
+  private Runnable again = () -> {};
+
   /** Hears of the answer, null while there is none, and what is to be said of it. */
   @FunctionalInterface
   interface Told {
@@ -52,11 +55,14 @@ final class RecordedMoves {
 
   /** Asks along the cut curve of a rule. */
   void ask(Scan scan, CutCurve curve) {
+    again = () -> ask(scan, curve);
     long now = workspace.now();
     if (workspace.earlier().dates().isEmpty()) {
       told.moves(null, "No earlier session is recorded in this folder.");
     } else if (now >= workspace.session().hours().close()) {
       told.moves(null, "How they moved on is asked before the close.");
+    } else if (failed) {
+      told.moves(null, "Recorded sessions could not be read up to this time of day.");
     } else if (!isKnown(MovesBeyond.fields(scan), now)) {
       read(MovesBeyond.fields(scan), now);
     } else {
@@ -64,9 +70,11 @@ final class RecordedMoves {
     }
   }
 
+  /** While the day runs past quickly, what is known of a moment will do. */
   private boolean isKnown(Set<Field> fields, long now) {
+    boolean running = workspace.speed().get() > 1;
     return !known.isEmpty()
-        && Math.abs(known.getFirst().moment() - now) <= STILL_THE_SAME_TIME
+        && (running || Math.abs(known.getFirst().moment() - now) <= STILL_THE_SAME_TIME)
         && known.getFirst().knows(fields);
   }
 
@@ -77,7 +85,7 @@ final class RecordedMoves {
   }
 
   private void read(Set<Field> fields, long now) {
-    if (!stopped.get() || failed) {
+    if (!stopped.get()) {
       return;
     }
     AtomicBoolean stop = new AtomicBoolean();
@@ -128,13 +136,16 @@ final class RecordedMoves {
   private void done(List<RecordedMoment> read, AtomicBoolean stop) {
     if (!stop.getAndSet(true)) {
       known = read;
+      failed = read.isEmpty();
+      again.run();
     }
   }
 
   private void failed(RuntimeException e, AtomicBoolean stop) {
     if (!stop.getAndSet(true)) {
       failed = true;
-      told.moves(null, "Recorded sessions cannot be read: " + e.getMessage());
+      workspace.action().set("Recorded sessions cannot be read: " + e.getMessage());
+      again.run();
     }
   }
 

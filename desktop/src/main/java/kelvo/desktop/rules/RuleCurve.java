@@ -65,7 +65,10 @@ public final class RuleCurve extends BorderPane {
   private String words(MovesBeyond moves) {
     double bound = view.draggedBound();
     int place = moves.placeOf(bound);
-    String sessions = " in " + moves.sessions() + " recorded sessions";
+    String sessions =
+        moves.sessions() == 1
+            ? " in one recorded session"
+            : " in " + moves.sessions() + " recorded sessions";
     if (place < 0) {
       return "Nobody lay beyond the bound" + sessions;
     }

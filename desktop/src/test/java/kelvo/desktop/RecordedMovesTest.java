@@ -1,0 +1,92 @@
+package kelvo.desktop;
+
+import static kelvo.desktop.OpenedWindow.until;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Stream;
+import javafx.scene.control.Label;
+import javafx.scene.input.KeyCode;
+import javafx.stage.Stage;
+import kelvo.desktop.rules.RuleCurve;
+import kelvo.rule.Rule;
+import kelvo.rule.RuleSentence;
+import kelvo.rule.Vocabulary;
+import kelvo.scan.Scan;
+import kelvo.sim.DemoSize;
+import kelvo.time.DayTime;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.testfx.api.FxRobot;
+import org.testfx.framework.junit5.ApplicationExtension;
+import org.testfx.framework.junit5.Start;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** What recorded sessions say beside the cut curve; the recorded one has the same prints here. */
+@ExtendWith(ApplicationExtension.class)
+class RecordedMovesTest {
+  private static final LocalDate EARLIER = DemoSize.SESSION.minusDays(1);
+
+  private OpenedWindow opened;
+
+  private static Path session(LocalDate date) {
+    return OpenedWindow.folder().resolve("sessions").resolve(date.toString());
+  }
+
+  @Start
+  void start(Stage stage) throws IOException {
+    Files.createDirectories(session(EARLIER));
+    try (Stream<Path> files = Files.list(session(DemoSize.SESSION))) {
+      for (Path file : files.toList()) {
+        Files.copy(file, session(EARLIER).resolve(file.getFileName()));
+      }
+    }
+    opened = OpenedWindow.open(stage, DayTime.of(8, 58), false);
+  }
+
+  @AfterEach
+  void close() throws IOException {
+    WaitForAsyncUtils.waitForAsyncFx(20_000, () -> opened.workspace.close());
+    try (Stream<Path> files = Files.list(session(EARLIER))) {
+      for (Path file : files.toList()) {
+        Files.delete(file);
+      }
+    }
+    Files.delete(session(EARLIER));
+  }
+
+  private static String said(FxRobot robot) {
+    RuleCurve curve = robot.lookup((javafx.scene.Node n) -> n instanceof RuleCurve).query();
+    List<String> texts =
+        curve.lookupAll(".label").stream()
+            .filter(n -> n instanceof Label)
+            .map(n -> ((Label) n).getText())
+            .toList();
+    return String.join("\n", texts);
+  }
+
+  @Test
+  void theyAreReadBehindTheWindowAndCountedAlongTheCurve(FxRobot robot) {
+    until(() -> opened.workspace.snapshot().get() != null);
+    robot.type(KeyCode.J).type(KeyCode.E);
+    until(() -> opened.workspace.snapshot().get().workings() != null);
+    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.workedRule().set(3));
+    until(() -> said(robot).contains("in one recorded session"));
+    String first = said(robot);
+
+    Scan scan = opened.workspace.shownScan().get();
+    List<Rule> changed = new ArrayList<>(scan.rules());
+    changed.set(3, RuleSentence.parse("premarket trades at least 2000", Vocabulary.USUAL));
+    WaitForAsyncUtils.waitForAsyncFx(
+        5_000, () -> opened.workspace.desk().change(scan, scan.withRules(changed)));
+    until(() -> said(robot).contains("in one recorded session") && !said(robot).equals(first));
+    assertThat(first).contains("from 08:58 to the close");
+    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.undo());
+  }
+}
