@@ -54,9 +54,13 @@ final class UsualDayFiles {
     }
     long[][] sums = new long[numbers.size()][];
     try (Connection duck = DuckDb.open()) {
-      for (Path file : files) {
-        add(duck, file, column, sums);
+      try (Statement statement = duck.createStatement()) {
+        statement.execute("create table counts (symbol varchar, minute integer, counted bigint)");
       }
+      for (Path file : files) {
+        add(duck, file, column);
+      }
+      take(duck, sums);
     } catch (SQLException e) {
       faults.add(
           new Fault(
@@ -66,7 +70,10 @@ final class UsualDayFiles {
     return UsualDay.of(sums.length, files.size(), i -> sums[i]);
   }
 
-  private void add(Connection duck, Path file, String column, long[][] sums) {
+  /**
+   * Adds a file's minutes to the counts; the database sums them up, since rows out of it are dear.
+   */
+  private void add(Connection duck, Path file, String column) {
     String name = root.relativize(file).toString();
     try (Statement statement = duck.createStatement()) {
       String table = DuckDb.table(file);
@@ -77,15 +84,10 @@ final class UsualDayFiles {
               + column
               + " as bigint) as counted from "
               + table;
-      try (ResultSet sum =
-          statement.executeQuery(
-              "select symbol, minute, sum(counted) from ("
-                  + rows
-                  + ") where counted >= 0 and minute is not null group by symbol, minute")) {
-        while (sum.next()) {
-          take(sum.getString(1), sum.getInt(2), sum.getLong(3), sums);
-        }
-      }
+      statement.execute(
+          "insert into counts select symbol, minute, sum(counted) from ("
+              + rows
+              + ") where counted >= 0 and minute is not null group by symbol, minute");
       reportWrong(statement, rows, name, column);
     } catch (SQLException e) {
       faults.add(
@@ -95,6 +97,17 @@ final class UsualDayFiles {
               "",
               "a table with symbol, time and " + column,
               String.valueOf(e.getMessage()).lines().findFirst().orElse("")));
+    }
+  }
+
+  private void take(Connection duck, long[][] sums) throws SQLException {
+    try (Statement statement = duck.createStatement();
+        ResultSet sum =
+            statement.executeQuery(
+                "select symbol, minute, sum(counted) from counts group by symbol, minute")) {
+      while (sum.next()) {
+        take(sum.getString(1), sum.getInt(2), sum.getLong(3), sums);
+      }
     }
   }
 

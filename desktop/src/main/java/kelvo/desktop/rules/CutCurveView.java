@@ -21,6 +21,7 @@ import org.jspecify.annotations.Nullable;
 public final class CutCurveView extends Region {
   private static final double LEFT = 34;
   private static final double RIGHT = 10;
+  private static final double RIGHT_WITH_SCALE = 42;
   private static final double TOP = 22;
   private static final double BOTTOM = 18;
   private static final double LOG_FROM = 50;
@@ -113,7 +114,7 @@ public final class CutCurveView extends Region {
   }
 
   private double plotWidth() {
-    return Math.max(1, getWidth() - LEFT - RIGHT);
+    return Math.max(1, getWidth() - LEFT - (moves == null ? RIGHT : RIGHT_WITH_SCALE));
   }
 
   private double x(double value) {
@@ -267,10 +268,11 @@ public final class CutCurveView extends Region {
     g.stroke();
     g.setLineDashes();
     g.setFont(Theme.font(10));
-    g.setTextAlign(TextAlignment.RIGHT);
+    g.setTextAlign(TextAlignment.LEFT);
     g.setTextBaseline(VPos.CENTER);
-    g.fillText(Numbers.percent(greatest), getWidth() - 2, TOP + 4);
-    g.fillText(Numbers.percent(least), getWidth() - 2, floor - 6);
+    double right = LEFT + plotWidth() + 3;
+    g.fillText(Numbers.percent(greatest), right, TOP + 4);
+    g.fillText(Numbers.percent(least), right, floor - 4);
   }
 
   private void bounds(GraphicsContext g, CutCurve shown, double floor) {
