@@ -17,8 +17,14 @@ final class DemoSession {
 
   private DemoSession() {}
 
-  /** Writes the market under {@code kelvo.bench.folder}, unless it is there, and reads it. */
+  /** The market of {@link #folder}, read. */
   static Session of(int securities) throws IOException {
+    return new DataFolder(folder(securities), new ExchangeCalendar())
+        .session(DemoSize.SESSION, Progress.NONE);
+  }
+
+  /** The market's folder under {@code kelvo.bench.folder}, written unless it is there. */
+  static Path folder(int securities) throws IOException {
     String named = System.getProperty("kelvo.bench.folder");
     Path root = named == null ? Files.createTempDirectory("kelvo-bench") : Path.of(named);
     Path folder = root.resolve(Integer.toString(securities));
@@ -30,6 +36,6 @@ final class DemoSession {
           DemoFolder.SEED,
           Progress.NONE);
     }
-    return new DataFolder(folder, new ExchangeCalendar()).session(DemoSize.SESSION, Progress.NONE);
+    return folder;
   }
 }

@@ -18,7 +18,7 @@ import org.openjdk.jmh.util.Statistics;
  */
 public final class Ratios {
   private static final List<String> SUBJECTS =
-      List.of("replay", "seek", "scans", "peers", "growth", "latency");
+      List.of("replay", "seek", "scans", "peers", "growth", "latency", "paint");
 
   private static final List<String> SIZES = List.of("3000", "11000");
 
@@ -32,6 +32,9 @@ public final class Ratios {
     List<String> named = List.of(args).stream().filter(SUBJECTS::contains).toList();
     List<String> subjects = named.isEmpty() ? SUBJECTS : named;
     String folder = args.length > 0 && !SUBJECTS.contains(args[0]) ? args[0] : "";
+    if (!folder.isEmpty()) {
+      System.setProperty("kelvo.bench.folder", folder);
+    }
     if (subjects.contains("replay")) {
       replay(folder);
     }
@@ -49,6 +52,9 @@ public final class Ratios {
     }
     if (subjects.contains("latency")) {
       latency();
+    }
+    if (subjects.contains("paint")) {
+      PaintTimes.print();
     }
   }
 

@@ -10,6 +10,7 @@ import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.VBox;
 import kelvo.desktop.grid.Grid;
 import kelvo.desktop.grid.GridColumn;
+import kelvo.desktop.shell.StageKind;
 import kelvo.desktop.shell.Workspace;
 import kelvo.desktop.theme.Numbers;
 import kelvo.desktop.theme.Tone;
@@ -52,7 +53,7 @@ public final class CatalystsStage extends BorderPane {
     items.onSelect(row -> workspace.focusOn(row.symbol()));
     items.theme(workspace.theme().get());
     workspace.theme().addListener((o, was, is) -> items.theme(is));
-    workspace.snapshot().addListener((o, was, is) -> show(is));
+    workspace.onSnapshot(StageKind.CATALYSTS, () -> show(workspace.snapshot().get()));
   }
 
   private static List<GridColumn<MarketSnapshot.NewsRow>> columns() {

@@ -1,12 +1,11 @@
 package kelvo.desktop.focus;
 
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.stream.Collectors;
 import javafx.geometry.HPos;
 import javafx.scene.Node;
-import javafx.scene.control.Label;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
@@ -18,9 +17,14 @@ import kelvo.watch.Check;
 final class FactsPart extends HBox implements FocusPart {
   private static final int FACT_ROWS = 11;
   private static final double DETAIL_WIDTH = 86;
+  private static final int FACT_LABELS = 2;
+  private static final int CHECK_LABELS = 3;
 
   private final GridPane facts = new GridPane(4, 1);
   private final GridPane checks = new GridPane(4, 1);
+  private final List<ToldLabel> factLabels = new ArrayList<>();
+  private final List<ToldLabel> checkLabels = new ArrayList<>();
+  private final ToldLabel others = new ToldLabel();
 
   FactsPart() {
     super(8);
@@ -36,6 +40,23 @@ final class FactsPart extends HBox implements FocusPart {
       facts.getColumnConstraints().addAll(words, value);
     }
     checks.setMinWidth(USE_PREF_SIZE);
+    for (int row = 0; row < FACT_ROWS; row++) {
+      checks.addRow(row, check(), check(), detail());
+    }
+    checks.add(others, 0, FACT_ROWS - 1, CHECK_LABELS, 1);
+  }
+
+  private ToldLabel check() {
+    ToldLabel label = new ToldLabel();
+    checkLabels.add(label);
+    return label;
+  }
+
+  private ToldLabel detail() {
+    ToldLabel label = check();
+    label.setMinWidth(0);
+    label.setMaxWidth(DETAIL_WIDTH);
+    return label;
   }
 
   @Override
@@ -46,47 +67,56 @@ final class FactsPart extends HBox implements FocusPart {
   @Override
   public void show(ShownSymbol shown) {
     MarketSnapshot.Focus focus = shown.focus();
-    facts.getChildren().clear();
-    checks.getChildren().clear();
-    if (focus == null) {
-      return;
+    facts.setVisible(focus != null);
+    checks.setVisible(focus != null);
+    if (focus != null) {
+      facts(focus.known());
+      checks(focus.checks());
     }
-    for (int i = 0; i < focus.known().size(); i++) {
-      fact(focus.known().get(i), i % FACT_ROWS, i / FACT_ROWS * 2);
+  }
+
+  private void facts(List<MarketSnapshot.Fact> known) {
+    for (int i = factLabels.size() / FACT_LABELS; i < known.size(); i++) {
+      ToldLabel words = new ToldLabel();
+      ToldLabel value = new ToldLabel();
+      factLabels.addAll(List.of(words, value));
+      facts.add(words, i / FACT_ROWS * FACT_LABELS, i % FACT_ROWS);
+      facts.add(value, i / FACT_ROWS * FACT_LABELS + 1, i % FACT_ROWS);
     }
+    for (int i = 0; i < known.size(); i++) {
+      MarketSnapshot.Fact fact = known.get(i);
+      boolean unknown = fact.value().isEmpty();
+      factLabels.get(i * FACT_LABELS).tell(fact.words(), "faded", fact.meaning());
+      factLabels
+          .get(i * FACT_LABELS + 1)
+          .tell(unknown ? "unknown" : fact.value(), unknown ? "faded" : "strong", "");
+    }
+  }
+
+  /** The gravest first; those for which there is no room are counted in the last row. */
+  private void checks(List<Check> all) {
     List<Check> gravestFirst =
-        focus.checks().stream()
+        all.stream()
             .sorted(Comparator.comparing((Check c) -> c.result().ordinal()).reversed())
             .toList();
     int listed = gravestFirst.size() > FACT_ROWS ? FACT_ROWS - 1 : gravestFirst.size();
-    for (int i = 0; i < listed; i++) {
-      check(gravestFirst.get(i), i);
+    for (int row = 0; row < FACT_ROWS; row++) {
+      if (row < listed) {
+        tell(row, gravestFirst.get(row));
+      } else {
+        checkLabels
+            .subList(row * CHECK_LABELS, (row + 1) * CHECK_LABELS)
+            .forEach(label -> label.tell("", "", ""));
+      }
     }
-    if (listed < gravestFirst.size()) {
-      Label others =
-          label("and " + (gravestFirst.size() - listed) + " that pass", "small", "faded");
-      others.setTooltip(
-          new Tooltip(
-              gravestFirst.subList(listed, gravestFirst.size()).stream()
-                  .map(c -> c.name() + ": " + c.detail())
-                  .collect(Collectors.joining("\n"))));
-      checks.add(others, 0, listed, 3, 1);
-    }
+    List<Check> rest = gravestFirst.subList(listed, gravestFirst.size());
+    others.tell(
+        rest.isEmpty() ? "" : "and " + rest.size() + " that pass",
+        "faded",
+        rest.stream().map(c -> c.name() + ": " + c.detail()).collect(Collectors.joining("\n")));
   }
 
-  private void fact(MarketSnapshot.Fact fact, int row, int column) {
-    Label words = label(fact.words(), "faded", "small");
-    words.setTooltip(new Tooltip(fact.meaning()));
-    Label value =
-        label(
-            fact.value().isEmpty() ? "unknown" : fact.value(),
-            "small",
-            fact.value().isEmpty() ? "faded" : "strong");
-    facts.add(words, column, row);
-    facts.add(value, column + 1, row);
-  }
-
-  private void check(Check check, int row) {
+  private void tell(int row, Check check) {
     String tone =
         switch (check.result()) {
           case PASS -> "tone-up";
@@ -101,19 +131,8 @@ final class FactsPart extends HBox implements FocusPart {
           case FAIL -> "✗ ";
           case UNKNOWN -> "? ";
         };
-    checks.add(label(sign + check.result().word(), "small", tone), 0, row);
-    checks.add(label(check.name(), "small", "faded"), 1, row);
-    Label detail = label(check.detail(), "small");
-    detail.setMinWidth(0);
-    detail.setMaxWidth(DETAIL_WIDTH);
-    detail.setTooltip(new Tooltip(check.detail()));
-    checks.add(detail, 2, row);
-  }
-
-  private static Label label(String text, String... styles) {
-    Label label = new Label(text);
-    label.getStyleClass().addAll(List.of(styles));
-    label.setMinWidth(USE_PREF_SIZE);
-    return label;
+    checkLabels.get(row * CHECK_LABELS).tell(sign + check.result().word(), tone, "");
+    checkLabels.get(row * CHECK_LABELS + 1).tell(check.name(), "faded", "");
+    checkLabels.get(row * CHECK_LABELS + 2).tell(check.detail(), "", check.detail());
   }
 }

@@ -13,6 +13,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import kelvo.desktop.grid.Grid;
 import kelvo.desktop.grid.GridColumn;
+import kelvo.desktop.shell.StageKind;
 import kelvo.desktop.shell.Workspace;
 import kelvo.desktop.theme.Numbers;
 import kelvo.desktop.theme.Tone;
@@ -49,7 +50,7 @@ public final class LiveStage extends BorderPane {
     stream.onSelect(row -> workspace.focusOn(row.newest().symbol()));
     stream.theme(workspace.theme().get());
     workspace.theme().addListener((o, was, is) -> stream.theme(is));
-    workspace.snapshot().addListener((o, was, is) -> show(false));
+    workspace.onSnapshot(StageKind.LIVE, () -> show(false));
     workspace
         .focus()
         .addListener((o, was, is) -> workspace.session().numberOf(is).ifPresent(stream::select));

@@ -16,6 +16,7 @@ import javafx.scene.layout.VBox;
 import kelvo.desktop.grid.Grid;
 import kelvo.desktop.grid.GridColumn;
 import kelvo.desktop.rules.ChecksEditor;
+import kelvo.desktop.shell.StageKind;
 import kelvo.desktop.shell.Workspace;
 import kelvo.desktop.theme.Tone;
 import kelvo.engine.MarketSnapshot;
@@ -74,7 +75,7 @@ public final class MorningStage extends BorderPane {
     table.onSelect(row -> workspace.focusOn(row.symbol()));
     workspace.workedRule().addListener((o, was, is) -> worked(is.intValue()));
     workspace.wall().addListener((o, was, is) -> setTop(is ? wall : field));
-    workspace.snapshot().addListener((o, was, is) -> show());
+    workspace.onSnapshot(StageKind.MORNING, this::show);
     workspace.book().addListener((o, was, is) -> show());
     workspace.focus().addListener((o, was, is) -> table.select(is));
     workspace.theme().addListener((o, was, is) -> table.theme(is));

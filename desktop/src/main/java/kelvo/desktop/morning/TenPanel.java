@@ -7,10 +7,16 @@ import kelvo.desktop.shell.Workspace;
 import kelvo.desktop.theme.Numbers;
 import kelvo.engine.MarketSnapshot;
 import kelvo.watch.Decision;
+import org.jspecify.annotations.Nullable;
 
 /** The Ten: the symbols kept for today, with side, bucket and the line of plan. */
 final class TenPanel extends VBox {
   private final Workspace workspace;
+
+  private @Nullable List<Entry> shown;
+
+  /** A symbol as it is listed. */
+  private record Entry(Decision decision, String change) {}
 
   TenPanel(Workspace workspace) {
     super(2);
@@ -24,6 +30,14 @@ final class TenPanel extends VBox {
 
   private void show() {
     List<Decision> ten = workspace.book().get().theTen(workspace.now());
+    List<Entry> entries = ten.stream().map(d -> new Entry(d, change(d.symbol()))).toList();
+    if (!entries.equals(shown)) {
+      shown = entries;
+      list(entries);
+    }
+  }
+
+  private void list(List<Entry> ten) {
     Label title = new Label("The Ten, " + ten.size() + " of " + Workspace.MOST_KEPT);
     title.getStyleClass().add("title");
     getChildren().setAll(title);
@@ -33,16 +47,17 @@ final class TenPanel extends VBox {
       none.setWrapText(true);
       getChildren().add(none);
     }
-    ten.forEach(decision -> getChildren().add(entry(decision)));
+    ten.forEach(entry -> getChildren().add(entry(entry)));
   }
 
-  private VBox entry(Decision decision) {
+  private VBox entry(Entry shownEntry) {
+    Decision decision = shownEntry.decision;
     Label symbol =
         new Label(
             (decision.side().direction() > 0 ? "▲ " : "▼ ")
                 + decision.symbol()
                 + "  "
-                + change(decision.symbol()));
+                + shownEntry.change);
     symbol
         .getStyleClass()
         .addAll("strong", decision.side().direction() > 0 ? "tone-up" : "tone-down");

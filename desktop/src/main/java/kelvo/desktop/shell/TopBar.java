@@ -87,6 +87,9 @@ final class TopBar extends HBox {
     HBox line = new HBox(6, clock, play, faster);
     line.setAlignment(Pos.CENTER_LEFT);
     weather.getStyleClass().add("small");
+    weather.setTooltip(
+        new Tooltip(
+            "Share of common stocks above yesterday's close; how many moved over 10% (and the median of 20 sessions); the benchmarks."));
     benchmarks.getStyleClass().add("small");
     next.getStyleClass().addAll("faded", "small");
     VBox box = new VBox(0, line, weather, benchmarks, next);
@@ -132,9 +135,6 @@ final class TopBar extends HBox {
     clock.setText(DayTime.seconds(shown.moment()));
     phase.setText(workspace.session().phases().at(shown.moment()).name());
     weather.setText(weatherWords(shown.weather()));
-    weather.setTooltip(
-        new Tooltip(
-            "Share of common stocks above yesterday's close; how many moved over 10% (and the median of 20 sessions); the benchmarks."));
     benchmarks.setText(
         shown.weather().benchmarks().stream()
             .map(b -> b.symbol() + " " + Numbers.percent(b.changePercent()))

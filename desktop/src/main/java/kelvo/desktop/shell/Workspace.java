@@ -282,6 +282,22 @@ public final class Workspace implements AutoCloseable, DrawnLevels {
     return snapshot.getReadOnlyProperty();
   }
 
+  /** Shows each snapshot on a stage while it is in front, and the newest when it comes there. */
+  public void onSnapshot(StageKind kind, Runnable show) {
+    snapshot.addListener(
+        (o, was, is) -> {
+          if (stage.get() == kind) {
+            show.run();
+          }
+        });
+    stage.addListener(
+        (o, was, is) -> {
+          if (is == kind) {
+            show.run();
+          }
+        });
+  }
+
   /** What the trader did on this day. */
   public ReadOnlyObjectProperty<DayBook> book() {
     return book.getReadOnlyProperty();

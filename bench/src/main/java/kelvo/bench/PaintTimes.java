@@ -1,0 +1,164 @@
+package kelvo.bench;
+
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Locale;
+import java.util.concurrent.CountDownLatch;
+import javafx.animation.AnimationTimer;
+import javafx.application.Platform;
+import javafx.stage.Stage;
+import kelvo.desktop.shell.MainWindow;
+import kelvo.desktop.shell.OpenedDay;
+import kelvo.desktop.shell.StageKind;
+import kelvo.desktop.shell.WindowLayout;
+import kelvo.desktop.shell.Workspace;
+import kelvo.desktop.theme.Theme;
+import kelvo.engine.Progress;
+import kelvo.sim.DemoSize;
+import kelvo.time.DayTime;
+import org.HdrHistogram.Histogram;
+
+/**
+ * How long the window's thread is busy with a snapshot, all parts that are shown painted: the real
+ * window on the demo session, played at 60 times the speed of the day, on JavaFX's Headless
+ * platform with its software pipeline.
+ */
+final class PaintTimes {
+  private static final int SECURITIES = 3_000;
+  private static final int WARM_UP = 150;
+  private static final int MEASURED = 500;
+  private static final double SPEED = 60;
+  private static final double MICROS = 1e3;
+
+  /**
+   * What is looked at.
+   *
+   * @param from the moment from which the day is played, {@link DayTime}
+   */
+  private record View(
+      String name, StageKind stage, boolean wall, String symbol, long from, WindowLayout layout) {}
+
+  /** A year of days wants a wide focus side. */
+  private static final WindowLayout WIDE = new WindowLayout(1280, 800, 0.1, 0.42, 0.7);
+
+  private static final List<View> VIEWS =
+      List.of(
+          new View(
+              "a full day of minutes and a year of days",
+              StageKind.LIVE,
+              false,
+              "TIDARC",
+              DayTime.of(15, 20),
+              WIDE),
+          new View(
+              "a wall of up to 60 charts",
+              StageKind.MORNING,
+              true,
+              "TIDARC",
+              DayTime.of(9, 0),
+              WindowLayout.USUAL),
+          new View(
+              "the gap field and the triage table",
+              StageKind.MORNING,
+              false,
+              "TIDARC",
+              DayTime.of(9, 0),
+              WindowLayout.USUAL));
+
+  private final Histogram busy = new Histogram(3);
+  private final CountDownLatch done = new CountDownLatch(1);
+  private long began;
+  private int snapshots;
+  private int frames;
+  private long firstFrame;
+  private long lastFrame;
+
+  private PaintTimes() {}
+
+  /** Measures each view and prints its figures. */
+  static void print() throws IOException, InterruptedException {
+    System.setProperty("glass.platform", "Headless");
+    System.setProperty("prism.order", "sw");
+    Platform.startup(Theme::loadFonts);
+    Platform.setImplicitExit(false);
+    Path folder = DemoSession.folder(SECURITIES);
+    for (View view : VIEWS) {
+      new PaintTimes().measure(view, folder);
+    }
+    Platform.exit();
+  }
+
+  private void measure(View view, Path folder) throws InterruptedException {
+    OpenedDay day = OpenedDay.open(folder, DemoSize.SESSION, Progress.NONE);
+    Workspace[] opened = new Workspace[1];
+    Platform.runLater(() -> opened[0] = open(view, day));
+    done.await();
+    CountDownLatch closed = new CountDownLatch(1);
+    Platform.runLater(
+        () -> {
+          opened[0].close();
+          closed.countDown();
+        });
+    closed.await();
+    System.out.printf(
+        Locale.ROOT,
+        "%s: the window's thread is busy p50 %.1f, p99 %.1f, at most %.1f ms a snapshot; %.0f frames a second%n",
+        view.name,
+        busy.getValueAtPercentile(50) / MICROS,
+        busy.getValueAtPercentile(99) / MICROS,
+        busy.getMaxValue() / MICROS,
+        (frames - 1) * 1e9 / (lastFrame - firstFrame));
+  }
+
+  private Workspace open(View view, OpenedDay day) {
+    Workspace workspace = new Workspace(day, view.from, Theme.DAYBREAK);
+    // The first and the last to hear of a snapshot: between them all parts paint.
+    workspace.snapshot().addListener((o, was, is) -> began = System.nanoTime());
+    MainWindow window = new MainWindow(workspace, List.of());
+    Stage stage = new Stage();
+    stage.setScene(window.scene(view.layout.width(), view.layout.height()));
+    window.arrange(view.layout);
+    stage.show();
+    workspace.stage().set(view.stage);
+    workspace.wall().set(view.wall);
+    workspace.focusOn(view.symbol);
+    AnimationTimer timer =
+        new AnimationTimer() {
+          @Override
+          public void handle(long now) {
+            frame(now);
+          }
+        };
+    timer.start();
+    workspace
+        .snapshot()
+        .addListener(
+            (o, was, is) -> {
+              painted();
+              if (snapshots == WARM_UP + MEASURED) {
+                timer.stop();
+                workspace.play(0);
+                stage.close();
+                done.countDown();
+              }
+            });
+    workspace.play(SPEED);
+    return workspace;
+  }
+
+  private void frame(long now) {
+    if (snapshots >= WARM_UP) {
+      firstFrame = frames == 0 ? now : firstFrame;
+      lastFrame = now;
+      frames++;
+    }
+  }
+
+  private void painted() {
+    snapshots++;
+    if (snapshots > WARM_UP) {
+      busy.recordValue((System.nanoTime() - began) / 1_000);
+    }
+  }
+}
