@@ -21,7 +21,8 @@ import kelvo.scan.Scan;
  *
  * @param rule the rule's place among the scan's
  * @param atMost whether those at or below a bound lie beyond it, not those at or above
- * @param bounds at which it was counted, ascending
+ * @param bound the rule's own bound
+ * @param bounds at which it was counted, the rule's own among them, ascending
  * @param counts how many lay beyond each, a security once a session
  * @param medians their median move to the close, per cent; NaN for fewer than {@link #LEAST}
  * @param sessions the number of recorded sessions
@@ -30,6 +31,7 @@ import kelvo.scan.Scan;
 public record MovesBeyond(
     int rule,
     boolean atMost,
+    double bound,
     double[] bounds,
     int[] counts,
     double[] medians,
@@ -50,7 +52,8 @@ public record MovesBeyond(
     boolean atMost = curve.hasHigh() && !curve.hasLow();
     List<Move> moves =
         recorded.stream().flatMap(then -> moves(then, others, curve, atMost)).toList();
-    double[] bounds = bounds(moves.stream().mapToDouble(Move::value).sorted().toArray());
+    double own = atMost ? curve.high() : curve.low();
+    double[] bounds = bounds(own, moves.stream().mapToDouble(Move::value).sorted().toArray());
     int[] counts = new int[bounds.length];
     double[] medians = new double[bounds.length];
     for (int i = 0; i < bounds.length; i++) {
@@ -66,6 +69,7 @@ public record MovesBeyond(
     return new MovesBeyond(
         curve.rule(),
         atMost,
+        own,
         bounds,
         counts,
         medians,
@@ -89,14 +93,14 @@ public record MovesBeyond(
     return moves.stream();
   }
 
-  /** Some of the values, as many of them between any two neighbours. */
-  private static double[] bounds(double[] sorted) {
+  /** The rule's own bound and some of the values, as many of them between any two neighbours. */
+  private static double[] bounds(double own, double[] sorted) {
     int count = Math.min(MOST_BOUNDS, sorted.length);
-    return DoubleStream.iterate(0, i -> i + 1)
-        .limit(count)
-        .map(i -> sorted[(int) (i * (sorted.length - 1) / Math.max(1, count - 1))])
-        .distinct()
-        .toArray();
+    DoubleStream some =
+        DoubleStream.iterate(0, i -> i + 1)
+            .limit(count)
+            .map(i -> sorted[(int) (i * (sorted.length - 1) / Math.max(1, count - 1))]);
+    return DoubleStream.concat(DoubleStream.of(own), some).sorted().distinct().toArray();
   }
 
   /** The place of the counted bound nearest to a bound, on its far side; -1 when there is none. */

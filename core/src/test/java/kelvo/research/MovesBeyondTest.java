@@ -116,7 +116,8 @@ class MovesBeyondTest {
     engine.runTo(session.hours().close());
     double[] closes = closes(engine);
     MarketEngine again = playedTo(session, MOMENT);
-    assertThat(moves.bounds()).isSorted();
+    assertThat(moves.bounds()).isSorted().contains(moves.bound());
+    assertThat(moves.bound()).isZero();
     for (int i = 0; i < moves.bounds().length; i++) {
       double bound = moves.bounds()[i];
       Scan moved =
@@ -162,8 +163,9 @@ class MovesBeyondTest {
   @Test
   void aBoundBetweenCountedOnesGoesToItsFarSide() {
     double[] bounds = {1, 2, 4};
-    MovesBeyond atLeast = new MovesBeyond(0, false, bounds, new int[3], new double[3], 1, MOMENT);
-    MovesBeyond atMost = new MovesBeyond(0, true, bounds, new int[3], new double[3], 1, MOMENT);
+    MovesBeyond atLeast =
+        new MovesBeyond(0, false, 1, bounds, new int[3], new double[3], 1, MOMENT);
+    MovesBeyond atMost = new MovesBeyond(0, true, 1, bounds, new int[3], new double[3], 1, MOMENT);
 
     assertThat(IntStream.of(atLeast.placeOf(0), atLeast.placeOf(2), atLeast.placeOf(3)))
         .containsExactly(0, 1, 2);

@@ -82,12 +82,6 @@ public final class CutCurveView extends Region {
     paint();
   }
 
-  /** The bound that dragging moves. */
-  double draggedBound() {
-    CutCurve shown = curve;
-    return shown != null && shown.hasLow() ? low : high;
-  }
-
   private void range(CutCurve shown) {
     double[] values = shown.values();
     int finite = values.length;

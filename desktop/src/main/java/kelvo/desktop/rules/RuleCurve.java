@@ -63,13 +63,12 @@ public final class RuleCurve extends BorderPane {
   }
 
   private String words(MovesBeyond moves) {
-    double bound = view.draggedBound();
-    int place = moves.placeOf(bound);
+    int place = moves.placeOf(moves.bound());
     String sessions =
         moves.sessions() == 1
             ? " in one recorded session"
             : " in " + moves.sessions() + " recorded sessions";
-    if (place < 0) {
+    if (moves.counts()[place] == 0) {
       return "Nobody lay beyond the bound" + sessions;
     }
     String who = moves.counts()[place] + " beyond the bound" + sessions;
