@@ -124,10 +124,23 @@ public record MarketSnapshot(
    * @param price {@link Price} units
    * @param changePercent from the previous close; NaN when unknown
    * @param volume since 04:00
-   * @param spark minute closes since 04:00, dollars
+   * @param spark the day so far
    */
-  public record Card(
-      String symbol, long price, double changePercent, double volume, double[] spark) {}
+  public record Card(String symbol, long price, double changePercent, double volume, Spark spark) {}
+
+  /**
+   * The minutes in which something traded, since 04:00.
+   *
+   * @param starts when each began, {@link kelvo.time.DayTime}
+   * @param closes its last price, dollars
+   */
+  public record Spark(long[] starts, double[] closes) {
+    static Spark of(List<MinuteBar> bars) {
+      return new Spark(
+          bars.stream().mapToLong(MinuteBar::start).toArray(),
+          bars.stream().mapToDouble(b -> Price.dollars(b.close())).toArray());
+    }
+  }
 
   /** A small chart on the wall, and the theme, "risers" or "fallers" that it belongs to. */
   public record Tile(Card card, String group) {}

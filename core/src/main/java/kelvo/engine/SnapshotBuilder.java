@@ -164,17 +164,13 @@ final class SnapshotBuilder {
           .ifPresent(
               number -> {
                 SymbolState state = engine.state(number);
-                double[] spark =
-                    bars.at(number, now).stream()
-                        .mapToDouble(b -> Price.dollars(b.close()))
-                        .toArray();
                 cards.add(
                     new MarketSnapshot.Card(
                         symbol,
                         state.price(),
                         FocusBuilder.changePercent(state),
                         state.volume(),
-                        spark));
+                        MarketSnapshot.Spark.of(bars.at(number, now))));
               });
     }
     return cards;

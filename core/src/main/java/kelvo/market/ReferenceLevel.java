@@ -10,7 +10,11 @@ import java.util.List;
  * @param name what it is
  */
 public record ReferenceLevel(long price, String name) {
+  /** What a daily swing high above the price is called. */
+  public static final String SWING_HIGH = "swing high";
+
   private static final int SWING_SESSIONS = 250;
+  private static final int OVERHEAD = 3;
 
   /** Those of a security at the moment of its state. */
   public static List<ReferenceLevel> of(SecurityFacts facts, SymbolState state) {
@@ -23,7 +27,7 @@ public record ReferenceLevel(long price, String name) {
       add(levels, history.last().low(), "prior-day low");
       add(levels, history.last().close(), "previous close");
       Swings swings = Swings.of(history.lastOnes(SWING_SESSIONS));
-      add(levels, swings.above(state.price()), "swing high");
+      swings.overhead(state.price(), OVERHEAD).forEach(high -> add(levels, high, SWING_HIGH));
       add(levels, swings.below(state.price()), "swing low");
     }
     state
@@ -32,6 +36,11 @@ public record ReferenceLevel(long price, String name) {
         .earlierVwaps(state.id())
         .forEach(vwap -> add(levels, vwap.price, vwap.name));
     return List.copyOf(levels);
+  }
+
+  /** Its name and price. */
+  public String words() {
+    return name + " " + Price.text(price);
   }
 
   private static void add(List<ReferenceLevel> levels, long price, String name) {

@@ -1,5 +1,6 @@
 package kelvo.market;
 
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 
@@ -9,6 +10,9 @@ import java.util.List;
  */
 public final class Swings {
   private static final int EACH_SIDE = 2;
+
+  /** A hundredth of a price lies within one resistance. */
+  private static final long RESISTANCE = 100;
 
   private final boolean known;
   private final long[] highs;
@@ -58,6 +62,22 @@ public final class Swings {
     int place = Arrays.binarySearch(highs, price + 1);
     int next = place < 0 ? -place - 1 : place;
     return next == highs.length ? Price.NONE : highs[next];
+  }
+
+  /**
+   * The nearest swing highs above a price, nearest first, each at least 1% above the one before:
+   * closer ones are the same resistance (common practice, no source).
+   *
+   * @param most how many at most
+   */
+  List<Long> overhead(long price, int most) {
+    List<Long> found = new ArrayList<>();
+    long next = above(price);
+    while (next != Price.NONE && found.size() < most) {
+      found.add(next);
+      next = above(next + next / RESISTANCE);
+    }
+    return found;
   }
 
   /** The nearest swing low below a price; {@link Price#NONE} when there is none. */

@@ -18,8 +18,7 @@ import kelvo.field.Unit;
 public final class RuleCompletion {
   private static final int MOST = 9;
   private static final Pattern RELATION =
-      Pattern.compile(
-          "^(.*?)\\s(at least|at most|above|below|between|is one of|is not|is)(?:\\s+(.*))?$");
+      Pattern.compile("\\s(at least|at most|above|below|between|is one of|is not|is)(?=\\s|$)");
   private static final List<Relation> OF_NUMBERS =
       List.of(
           Relation.AT_LEAST, Relation.AT_MOST, Relation.ABOVE, Relation.BELOW, Relation.BETWEEN);
@@ -52,12 +51,16 @@ public final class RuleCompletion {
     String written = typed.stripLeading();
     String text = written.toLowerCase(Locale.ROOT);
     Matcher relation = RELATION.matcher(text);
-    if (relation.matches()) {
-      String before = written.substring(0, relation.end(2)) + " ";
-      String bound = relation.group(3) == null ? "" : written.substring(relation.start(3));
-      return find(relation.group(1))
-          .map(field -> bounds(field, relation.group(2), before, bound))
-          .orElse(List.of());
+    while (relation.find()) {
+      // A field's own words may hold one of a relation: "room below %".
+      Optional<Field> field = find(text.substring(0, relation.start()));
+      if (field.isPresent()) {
+        return bounds(
+            field.get(),
+            relation.group(1),
+            written.substring(0, relation.end()) + " ",
+            written.substring(relation.end()).stripLeading());
+      }
     }
     List<Proposal> proposals = new ArrayList<>(relations(text));
     proposals.addAll(fields(text));

@@ -10,6 +10,7 @@ import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import kelvo.field.Field;
 import kelvo.field.Unit;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Reads rules from sentences: FIELD RELATION BOUND [PHASE, BOUND PHASE ...] ["or unknown"], such as
@@ -54,9 +55,24 @@ public final class RuleSentence {
     return new RuleSentence(sentence, vocabulary).rule();
   }
 
-  private Rule rule() {
+  /**
+   * Where the relation stands: after a field's words, which may hold a relation's word themselves
+   * ("room below %"); else the first one, so that the mistake can be told. Null without any.
+   */
+  private @Nullable Matcher relation() {
     Matcher relation = RELATION.matcher(outside);
-    if (!relation.find()) {
+    while (relation.find()) {
+      if (found(text.substring(0, relation.start())).isPresent()) {
+        return relation;
+      }
+    }
+    relation.reset();
+    return relation.find() ? relation : null;
+  }
+
+  private Rule rule() {
+    Matcher relation = relation();
+    if (relation == null) {
       if (found(text).orElse(null) instanceof Field.Number flag && flag.unit() == Unit.FLAG) {
         return new Rule(
             flag, Relation.IS, List.of(new Rule.Step(new Bound.Amount(1, "yes"), "")), false);

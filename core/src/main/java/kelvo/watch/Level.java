@@ -1,5 +1,6 @@
 package kelvo.watch;
 
+import kelvo.market.Price;
 import kelvo.time.DayTime;
 
 /**
@@ -52,6 +53,11 @@ public record Level(
     return rise == 0
         ? price
         : Math.max(LEAST_PRICE, Math.round(price + rise * (moment - setAt) / DayTime.HOUR));
+  }
+
+  /** Its kind and its price at a moment. */
+  public String words(long moment) {
+    return kind.words() + " " + Price.text(priceAt(moment));
   }
 
   /**

@@ -47,4 +47,11 @@ class RuleCompletionTest {
       assertThat(after(field)).as(field).isNotEmpty();
     }
   }
+
+  @Test
+  void aFieldWhoseOwnWordsHoldARelationIsCompletedToo() {
+    assertThat(after("room below % at l")).containsExactly("room below % at least ");
+    assertThat(after("room below % at least 5% or"))
+        .contains("room below % at least 5% or unknown");
+  }
 }

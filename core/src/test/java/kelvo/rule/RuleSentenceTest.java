@@ -32,7 +32,8 @@ class RuleSentenceTest {
         "split flag is no",
         "stack is not 0",
         "sector is one of night rail, kelp foods",
-        "price above vwap"
+        "price above vwap",
+        "room below % at least 5%"
       })
   void aRuleReadsBackAsTheSameRule(String sentence) {
     Rule rule = parse(sentence);

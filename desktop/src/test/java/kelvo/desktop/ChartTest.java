@@ -6,7 +6,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.List;
 import javafx.scene.input.MouseButton;
 import javafx.stage.Stage;
+import kelvo.desktop.chart.DailyPriceChart;
 import kelvo.desktop.chart.IntradayChart;
+import kelvo.desktop.chart.PointedAt;
 import kelvo.time.DayTime;
 import kelvo.watch.Level;
 import kelvo.watch.LevelKind;
@@ -19,11 +21,12 @@ import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import org.testfx.util.WaitForAsyncUtils;
 
-/** The intraday chart in the real window: bar length, hours, zoom and ruler. */
+/** The charts in the real window: bar length, hours, zoom, ruler, levels, the shared crosshair. */
 @ExtendWith(ApplicationExtension.class)
 class ChartTest {
   private OpenedWindow opened;
   private IntradayChart chart;
+  private DailyPriceChart days;
 
   @Start
   void start(Stage stage) {
@@ -35,7 +38,8 @@ class ChartTest {
     until(() -> opened.workspace.snapshot().get() != null);
     WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.focusOn("TIDARC"));
     chart = robot.lookup(n -> n instanceof IntradayChart).query();
-    until(() -> chart.barsDrawn() > 100);
+    days = robot.lookup(n -> n instanceof DailyPriceChart).query();
+    until(() -> chart.barsDrawn() > 100 && days.barsDrawn() > 50);
   }
 
   @AfterEach
@@ -96,5 +100,48 @@ class ChartTest {
 
     until(chart::isMeasuring);
     assertThat(chart.barsDrawn()).isEqualTo(all);
+  }
+
+  @Test
+  void theDaysZoomMoveAndComeBack(FxRobot robot) {
+    int fitting = days.barsDrawn();
+    robot.moveTo(days).scroll(3, javafx.geometry.VerticalDirection.UP);
+    until(() -> days.barsDrawn() < fitting / 1.5);
+    int zoomed = days.barsDrawn();
+    robot.press(MouseButton.PRIMARY).moveBy(80, 0).release(MouseButton.PRIMARY);
+    until(() -> days.barsDrawn() >= zoomed);
+    robot.moveTo(days).scroll(12, javafx.geometry.VerticalDirection.DOWN);
+    until(() -> days.barsDrawn() > fitting);
+    robot.doubleClickOn(days);
+    until(() -> days.barsDrawn() == fitting);
+  }
+
+  @Test
+  void theDaysAreMeasuredAndTakeLevelsToo(FxRobot robot) {
+    robot.moveTo(days).press(MouseButton.SECONDARY);
+    robot.moveBy(-60, -10).release(MouseButton.SECONDARY);
+    until(days::isMeasuring);
+
+    robot.clickOn("Draw").moveTo(days).clickOn(MouseButton.PRIMARY);
+    until(() -> levels().size() == 1);
+    assertThat(levels().getFirst().kind()).isEqualTo(LevelKind.BY_HAND);
+  }
+
+  @Test
+  void theCrosshairIsThatOfAllCharts(FxRobot robot) {
+    robot.moveTo(chart);
+    until(() -> pointed() != null);
+    assertThat(pointed().symbol()).isEqualTo("TIDARC");
+    assertThat(pointed().date()).isEqualTo(opened.workspace.day());
+    assertThat(pointed().moment()).isBetween(DayTime.FIRST, DayTime.of(10, 45));
+    assertThat(pointed().price()).isBetween(5.0, 12.0);
+
+    robot.moveTo(days);
+    until(() -> pointed() != null && pointed().moment() == PointedAt.WHOLE_DAY);
+    assertThat(pointed().date()).isBefore(opened.workspace.day());
+  }
+
+  private PointedAt pointed() {
+    return opened.workspace.pointed().get();
   }
 }

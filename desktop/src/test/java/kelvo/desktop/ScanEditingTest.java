@@ -3,11 +3,15 @@ package kelvo.desktop;
 import static kelvo.desktop.OpenedWindow.until;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.ArrayList;
 import java.util.List;
+import javafx.scene.AccessibleRole;
+import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
+import kelvo.desktop.grid.Grid;
 import kelvo.desktop.rules.CutCurveView;
 import kelvo.desktop.shell.Workspace;
 import kelvo.engine.MarketSnapshot;
@@ -26,6 +30,7 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
+import org.testfx.robot.Motion;
 import org.testfx.util.WaitForAsyncUtils;
 
 /** A scan worked on in the real window: rules typed, dragged, taken back, cloned and paired. */
@@ -138,6 +143,32 @@ class ScanEditingTest {
     Rule after = scan().rules().get(2);
     assertThat(after.field()).isEqualTo(before.field());
     until(() -> workings().curve() != null && workings().curve().left() == shown().matching());
+  }
+
+  @Test
+  void aFactThatIsPointedAtBecomesARule(FxRobot robot) {
+    robot.rightClickOn("float turnover");
+    robot.clickOn(
+        (Node n) -> n instanceof Label l && l.getText().startsWith("float turnover at l"));
+
+    until(() -> scan().rules().size() == first.rules().size() + 1);
+    assertThat(scan().rules().getLast().field().words()).isEqualTo("float turnover");
+    assertThat(opened.workspace.workedRule().get()).isEqualTo(first.rules().size());
+  }
+
+  @Test
+  void aCellThatIsPointedAtMovesTheBoundOfItsRule(FxRobot robot) {
+    List<Rule> rules = new ArrayList<>(first.rules());
+    rules.add(rule("gap at least 0%"));
+    WaitForAsyncUtils.waitForAsyncFx(
+        5_000, () -> opened.workspace.desk().change(scan(), scan().withRules(rules)));
+    Grid<?> list = robot.lookup(n -> n.getAccessibleRole() == AccessibleRole.TABLE_VIEW).query();
+    double gapColumn = 78 + 52 + 20;
+    robot.rightClickOn(list.localToScreen(gapColumn, list.getHeight() / 3), Motion.DEFAULT);
+    robot.clickOn((Node n) -> n instanceof Label l && l.getText().matches("gap at least [1-9].*"));
+
+    until(() -> scan().rules().getLast().sentence().matches("gap at least [1-9].*"));
+    assertThat(scan().rules()).hasSameSizeAs(rules);
   }
 
   @Test

@@ -1,70 +1,163 @@
 package kelvo.desktop.chart;
 
-import java.util.ArrayList;
-import java.util.List;
+import javafx.beans.value.ChangeListener;
+import javafx.beans.value.WeakChangeListener;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.input.MouseButton;
+import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.Region;
 import javafx.scene.text.TextAlignment;
 import kelvo.desktop.theme.Theme;
 import kelvo.desktop.theme.Tone;
 import kelvo.field.Unit;
+import kelvo.market.Measurement;
 import kelvo.market.Price;
+import org.jspecify.annotations.Nullable;
 
-/** What the price charts have in common: ground, price scale, bars, lines, a crosshair. */
+/**
+ * What the price charts have in common: ground, price scale, bars, lines, and the hand. The wheel
+ * zooms, dragging moves, a double click goes back; dragging with Shift or the other button
+ * measures; with Ctrl, or while drawing is chosen, a click or a drag draws. The crosshair is shared
+ * by all charts.
+ */
 abstract class ChartCanvas extends Region {
   static final double SCALE_WIDTH = 52;
   static final double TIME_HEIGHT = 16;
-
-  private static final double LEGEND_HEIGHT = 18;
-  private static final double LABEL_HEIGHT = 12;
-
-  /** A letter of a level's name is hardly ever wider. */
-  private static final double LETTER_WIDTH = 5.4;
-
-  /** The levels' names in this painting. */
-  private final List<LevelName> names = new ArrayList<>();
+  private static final double NOWHERE = -1;
 
   private final Canvas canvas = new Canvas();
-  private Theme theme = Theme.DAYBREAK;
-  private double pointerX = -1;
-  private double pointerY = -1;
   private final ChartChoice choice;
+  private final ChartSpan span;
+  private Theme theme = Theme.DAYBREAK;
+  private double pointerX = NOWHERE;
+  private double pointerY = NOWHERE;
+  private double draggedFrom;
+  private @Nullable Axis axis;
+  private @Nullable Ruler ruler;
+  private @Nullable DrawnLine drawing;
 
-  /** A level's name, drawn over everything so that no line crosses it. */
-  private record LevelName(String text, double left, double top, Tone tone) {
-    double right() {
-      return left + text.length() * LETTER_WIDTH + 8;
-    }
-  }
+  /** Held here, since the crosshair of all windows holds it weakly. */
+  private final ChangeListener<@Nullable PointedAt> follow =
+      (o, was, is) -> {
+        if (pointerX < 0) {
+          paint();
+        }
+      };
 
-  ChartCanvas(String name, ChartChoice choice) {
+  ChartCanvas(String name, ChartChoice choice, double leastSpan) {
     this.choice = choice;
+    span = new ChartSpan(leastSpan);
     getChildren().add(canvas);
     setAccessibleText(name);
     setMinSize(0, 0);
-    setOnMouseMoved(
-        e -> {
-          pointerX = e.getX();
-          pointerY = e.getY();
-          paint();
-          choice.pointedPrice().set(priceAt(pointerY));
-        });
+    setOnMouseMoved(this::point);
     setOnMouseExited(
         e -> {
-          pointerX = -1;
-          choice.pointedPrice().set(Double.NaN);
+          pointerX = NOWHERE;
+          choice.pointed().set(null);
           paint();
         });
+    setOnScroll(
+        e -> {
+          if (axis != null && e.getDeltaY() != 0) {
+            span.zoom(e.getX(), e.getDeltaY() > 0);
+            paint();
+          }
+        });
+    setOnMousePressed(this::press);
+    setOnMouseDragged(this::drag);
+    setOnMouseReleased(e -> keepDrawn());
+    setOnMouseClicked(this::click);
+    choice.pointed().addListener(new WeakChangeListener<>(follow));
+  }
+
+  /** Paints what there is; the lines of levels are named afterwards. */
+  abstract void paint(GraphicsContext g);
+
+  /** What the pointer is at. */
+  abstract @Nullable PointedAt pointedAt(double x, double price);
+
+  /** Where something pointed at on another chart stands on this one; NaN when nowhere. */
+  abstract double x(PointedAt pointed);
+
+  /** The symbol that is shown; empty for none. */
+  abstract String symbol();
+
+  /** What is under the pointer, in words. */
+  abstract String describe(double x);
+
+  /** What lies between two points. */
+  abstract Measurement measured(double x0, double x1, double price0, double price1);
+
+  /** Takes what was drawn by hand. */
+  abstract void drawn(DrawnLine line, Axis on);
+
+  private void point(MouseEvent e) {
+    pointerX = e.getX();
+    pointerY = e.getY();
+    paint();
+    Axis on = axis;
     choice
-        .pointedPrice()
-        .addListener(
-            (o, was, is) -> {
-              if (pointerX < 0) {
-                paint();
-              }
-            });
+        .pointed()
+        .set(on == null || pointerX > plotWidth() ? null : pointedAt(pointerX, on.value(pointerY)));
+  }
+
+  private void press(MouseEvent e) {
+    draggedFrom = e.getX();
+    boolean measures = e.isShiftDown() || e.getButton() == MouseButton.SECONDARY;
+    boolean draws = axis != null && draws(e);
+    drawing = draws ? new DrawnLine(e.getX(), e.getY(), e.getX(), e.getY()) : null;
+    ruler = measures && !draws ? new Ruler(e.getX(), e.getY(), e.getX(), e.getY()) : null;
+    paint();
+  }
+
+  private boolean draws(MouseEvent e) {
+    return e.isShortcutDown() || choice.drawing().get();
+  }
+
+  private void drag(MouseEvent e) {
+    Ruler measuring = ruler;
+    DrawnLine line = drawing;
+    if (line != null) {
+      drawing = line.to(e.getX(), e.getY());
+    } else if (measuring != null) {
+      ruler = new Ruler(measuring.x0(), measuring.y0(), e.getX(), e.getY());
+    } else if (axis != null) {
+      span.drag(e.getX() - draggedFrom);
+      draggedFrom = e.getX();
+    }
+    paint();
+  }
+
+  private void keepDrawn() {
+    DrawnLine line = drawing;
+    Axis on = axis;
+    drawing = null;
+    if (line != null && on != null) {
+      drawn(line, on);
+      paint();
+    }
+  }
+
+  private void click(MouseEvent e) {
+    if (e.getClickCount() == 2 && !draws(e)) {
+      span.follow();
+      paint();
+    }
+  }
+
+  /** Another symbol is shown: what the hand did belongs to the one before. */
+  final void letGo() {
+    span.follow();
+    ruler = null;
+    drawing = null;
+  }
+
+  /** Whether a measurement is drawn. */
+  public final boolean isMeasuring() {
+    return ruler != null && !ruler.isPoint();
   }
 
   /** Uses another theme. */
@@ -75,6 +168,14 @@ abstract class ChartCanvas extends Region {
 
   final Theme theme() {
     return theme;
+  }
+
+  final ChartChoice choice() {
+    return choice;
+  }
+
+  final ChartSpan span() {
+    return span;
   }
 
   @Override
@@ -88,24 +189,18 @@ abstract class ChartCanvas extends Region {
     return getWidth() - SCALE_WIDTH;
   }
 
+  final double plotHeight() {
+    return getHeight() - TIME_HEIGHT;
+  }
+
   final void paint() {
     if (getWidth() > SCALE_WIDTH && getHeight() > 40) {
       GraphicsContext g = canvas.getGraphicsContext2D();
       g.setFill(theme.colour(Tone.CARD));
       g.fillRect(0, 0, getWidth(), getHeight());
-      names.clear();
+      axis = null;
       paint(g);
-      names.forEach(name -> paint(g, name));
     }
-  }
-
-  abstract void paint(GraphicsContext g);
-
-  /** The price at a height of the last painting, dollars; NaN when nothing was painted. */
-  abstract double priceAt(double y);
-
-  final ChartChoice choice() {
-    return choice;
   }
 
   final void message(GraphicsContext g, String text) {
@@ -116,13 +211,15 @@ abstract class ChartCanvas extends Region {
     g.fillText(text, 12, 12);
   }
 
-  final void scale(GraphicsContext g, Axis axis) {
-    double step = axis.step(Math.max(2, (int) (axis.height() / 36)));
+  /** The scale of prices on the right; the axis is that of this painting from here on. */
+  final void scale(GraphicsContext g, Axis on) {
+    axis = on;
+    double step = on.step(Math.max(2, (int) (on.height() / 36)));
     g.setFont(Theme.font(10));
     g.setTextBaseline(VPos.CENTER);
     g.setTextAlign(TextAlignment.LEFT);
-    for (double value = Math.ceil(axis.low() / step) * step; value <= axis.high(); value += step) {
-      double y = Math.round(axis.y(value)) + 0.5;
+    for (double value = Math.ceil(on.low() / step) * step; value <= on.high(); value += step) {
+      double y = Math.round(on.y(value)) + 0.5;
       g.setStroke(theme.colour(Tone.LINES));
       g.strokeLine(0, y, plotWidth(), y);
       g.setFill(theme.colour(Tone.FADED));
@@ -133,7 +230,7 @@ abstract class ChartCanvas extends Region {
   /** A bar: hollow when it rose, filled when it fell. */
   final void bar(
       GraphicsContext g,
-      Axis axis,
+      Axis on,
       double x,
       double width,
       long open,
@@ -144,9 +241,9 @@ abstract class ChartCanvas extends Region {
     g.setStroke(theme.colour(up ? Tone.UP : Tone.DOWN));
     g.setFill(theme.colour(up ? Tone.CARD : Tone.DOWN));
     double middle = Math.floor(x + width / 2) + 0.5;
-    g.strokeLine(middle, axis.y(Price.dollars(high)), middle, axis.y(Price.dollars(low)));
-    double top = axis.y(Price.dollars(Math.max(open, close)));
-    double height = Math.max(1, axis.y(Price.dollars(Math.min(open, close))) - top);
+    g.strokeLine(middle, on.y(Price.dollars(high)), middle, on.y(Price.dollars(low)));
+    double top = on.y(Price.dollars(Math.max(open, close)));
+    double height = Math.max(1, on.y(Price.dollars(Math.min(open, close))) - top);
     if (width >= 3) {
       double left = Math.floor(x) + 0.5;
       g.fillRect(left, top, Math.max(1, Math.floor(width) - 1), height);
@@ -156,121 +253,85 @@ abstract class ChartCanvas extends Region {
 
   /** A line through values; unknown ones break it. */
   final void line(
-      GraphicsContext g,
-      Axis axis,
-      double[] xs,
-      double[] values,
-      Tone tone,
-      double width,
-      double... dashes) {
+      GraphicsContext g, Axis on, double[] xs, double[] values, Tone tone, double width) {
     g.setStroke(theme.colour(tone));
     g.setLineWidth(width);
-    g.setLineDashes(dashes);
     g.beginPath();
     boolean open = false;
     for (int i = 0; i < values.length; i++) {
       if (Double.isNaN(values[i])) {
         open = false;
       } else if (open) {
-        g.lineTo(xs[i], axis.y(values[i]));
+        g.lineTo(xs[i], on.y(values[i]));
       } else {
-        g.moveTo(xs[i], axis.y(values[i]));
+        g.moveTo(xs[i], on.y(values[i]));
         open = true;
       }
     }
     g.stroke();
-    g.setLineDashes();
     g.setLineWidth(1);
   }
 
-  /** A level across the chart with its name and price. */
-  final void level(GraphicsContext g, Axis axis, double dollars, String name, Tone tone) {
-    double y = Math.round(axis.y(dollars)) + 0.5;
-    if (y < axis.top() || y > axis.top() + axis.height()) {
-      return;
+  /** What the hand does now: the crosshair, what is measured and what is being drawn. */
+  final void hand(GraphicsContext g, Axis on) {
+    if (pointerX >= 0) {
+      crosshair(g, on);
+    } else {
+      otherChartsPointer(g, on);
     }
-    g.setStroke(theme.colour(tone));
-    g.setLineDashes(5, 3);
-    g.strokeLine(0, y, plotWidth(), y);
-    g.setLineDashes();
-    boolean underLegend = y < LEGEND_HEIGHT + LABEL_HEIGHT;
-    double top = underLegend ? Math.max(y + 1, LEGEND_HEIGHT) : y - LABEL_HEIGHT - 1;
-    double left = 4;
-    for (LevelName other : names) {
-      left = Math.abs(other.top() - top) < LABEL_HEIGHT ? Math.max(left, other.right()) : left;
+    Ruler measuring = ruler;
+    if (measuring != null && !measuring.isPoint()) {
+      Measurement measured =
+          measured(
+              measuring.x0(), measuring.x1(), on.value(measuring.y0()), on.value(measuring.y1()));
+      measuring.paint(g, theme, measured, plotWidth());
     }
-    names.add(new LevelName(name, left, top, tone));
-  }
-
-  private void paint(GraphicsContext g, LevelName name) {
-    g.setFill(theme.colour(Tone.CARD));
-    g.fillRect(name.left() - 2, name.top(), name.right() - name.left(), LABEL_HEIGHT);
-    g.setFill(theme.colour(name.tone()));
-    g.setFont(Theme.font(10));
-    g.setTextAlign(TextAlignment.LEFT);
-    g.setTextBaseline(VPos.CENTER);
-    g.fillText(name.text(), name.left(), name.top() + LABEL_HEIGHT / 2);
-  }
-
-  /** A level that rises or falls across the chart, with its name where it stands now. */
-  final void slanted(
-      GraphicsContext g, Axis axis, double left, double right, double nowX, String name) {
-    g.save();
-    g.beginPath();
-    g.rect(0, axis.top(), plotWidth(), axis.height());
-    g.clip();
-    g.setStroke(theme.colour(Tone.INK));
-    g.strokeLine(0, left, plotWidth(), right);
-    g.restore();
-    double x = Math.clamp(nowX, 0, plotWidth());
-    double y = left + (right - left) * x / plotWidth();
-    if (y > axis.top() + LABEL_HEIGHT && y < axis.top() + axis.height()) {
-      g.setFill(theme.colour(Tone.INK));
-      g.setFont(Theme.font(10));
-      g.setTextAlign(TextAlignment.RIGHT);
-      g.setTextBaseline(VPos.BOTTOM);
-      g.fillText(name, x - 4, y - 3);
+    DrawnLine line = drawing;
+    if (line != null) {
+      line.paint(g, theme);
     }
   }
 
-  /** The pointer's place with the price under it and a text for its x. */
-  final void crosshair(
-      GraphicsContext g, Axis axis, java.util.function.DoubleFunction<String> atX) {
-    if (pointerX < 0) {
-      otherChartsPointer(g, axis);
-      return;
+  /** The pointer's place with the price under it and words for its time. */
+  private void crosshair(GraphicsContext g, Axis on) {
+    if (pointerX <= plotWidth()) {
+      across(g, pointerX, pointerY);
+      tag(g, on, on.value(pointerY), Tone.FADED);
+      new Legend(g, theme).name(describe(pointerX), Tone.INK);
     }
-    if (pointerX > plotWidth()) {
-      return;
-    }
-    g.setStroke(theme.colour(Tone.FADED));
-    g.setLineDashes(1, 2);
-    g.strokeLine(pointerX, 0, pointerX, getHeight() - TIME_HEIGHT);
-    g.strokeLine(0, pointerY, plotWidth(), pointerY);
-    g.setLineDashes();
-    tag(g, axis, axis.value(pointerY), Tone.FADED);
-    g.setFill(theme.colour(Tone.INK));
-    g.setFont(Theme.font(11));
-    g.setTextAlign(TextAlignment.LEFT);
-    g.setTextBaseline(VPos.TOP);
-    g.fillText(atX.apply(pointerX), 6, 4);
   }
 
   /** Where the pointer stands on another chart. */
-  private void otherChartsPointer(GraphicsContext g, Axis axis) {
-    double price = choice.pointedPrice().get();
-    if (price >= axis.low() && price <= axis.high()) {
-      g.setStroke(theme.colour(Tone.FADED));
-      g.setLineDashes(1, 2);
-      g.strokeLine(0, axis.y(price), plotWidth(), axis.y(price));
-      g.setLineDashes();
-      tag(g, axis, price, Tone.FADED);
+  private void otherChartsPointer(GraphicsContext g, Axis on) {
+    PointedAt pointed = choice.pointed().get();
+    if (pointed != null) {
+      boolean priced =
+          pointed.isPriceOf(symbol())
+              && pointed.price() >= on.low()
+              && pointed.price() <= on.high();
+      across(g, x(pointed), priced ? on.y(pointed.price()) : Double.NaN);
+      if (priced) {
+        tag(g, on, pointed.price(), Tone.FADED);
+      }
     }
   }
 
+  /** A dotted line down and one across, where they are known. */
+  private void across(GraphicsContext g, double x, double y) {
+    g.setStroke(theme.colour(Tone.FADED));
+    g.setLineDashes(1, 2);
+    if (x >= 0 && x <= plotWidth()) {
+      g.strokeLine(x, 0, x, plotHeight());
+    }
+    if (y >= 0) {
+      g.strokeLine(0, y, plotWidth(), y);
+    }
+    g.setLineDashes();
+  }
+
   /** A price on the scale, on a ground of its own. */
-  final void tag(GraphicsContext g, Axis axis, double dollars, Tone tone) {
-    double y = axis.y(dollars);
+  final void tag(GraphicsContext g, Axis on, double dollars, Tone tone) {
+    double y = on.y(dollars);
     g.setFill(theme.colour(tone));
     g.fillRect(plotWidth() + 1, y - 8, SCALE_WIDTH - 1, 16);
     g.setFill(theme.colour(Tone.CARD));

@@ -1,42 +1,75 @@
 package kelvo.desktop.chart;
 
+import java.time.LocalDate;
+import java.time.format.TextStyle;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.text.TextAlignment;
 import kelvo.desktop.theme.Theme;
 import kelvo.desktop.theme.Tone;
+import kelvo.engine.MarketSnapshot;
 import kelvo.market.DailyBar;
 import kelvo.market.DailyChart;
+import kelvo.market.Measurement;
 import kelvo.market.Price;
+import kelvo.market.ReferenceLevel;
+import kelvo.watch.Level;
 import org.jspecify.annotations.Nullable;
 
-/** Daily bars with today's running one and the 10, 50 and 200-day exponential averages. */
+/**
+ * Daily bars with today's running one, the 10, 50 and 200-day exponential averages, the swing highs
+ * overhead and the trader's own levels. Its unit of time is the place of a bar.
+ */
 public final class DailyPriceChart extends ChartCanvas {
   private static final double BAR_WIDTH = 4;
+  private static final double LEAST_DAYS = 10;
 
-  private @Nullable DailyChart chart;
-  private int first;
+  private final DrawnLevels drawnLevels;
+  private MarketSnapshot.@Nullable Focus focus;
+  private List<DailyBar> bars = List.of();
+  private List<ShownLevel> levels = List.of();
   private int barsDrawn;
-  private @Nullable Axis drawn;
+
+  private record ShownLevel(long price, String words, Tone tone) {}
 
   /** An empty chart. */
-  public DailyPriceChart(ChartChoice choice) {
-    super("Daily chart", choice);
+  public DailyPriceChart(ChartChoice choice, DrawnLevels drawnLevels) {
+    super("Daily chart", choice, LEAST_DAYS);
+    this.drawnLevels = drawnLevels;
   }
 
-  /** Shows a symbol's days; painted again only when they changed. */
-  public void show(@Nullable DailyChart days) {
-    boolean same = days != null && chart != null && days.bars().equals(chart.bars());
-    chart = days;
+  /** Shows a symbol's days at a moment; painted again only when something on them changed. */
+  public void show(MarketSnapshot.@Nullable Focus symbol, List<Level> standing, long moment) {
+    boolean another = symbol == null || focus == null || symbol.security() != focus.security();
+    if (another) {
+      letGo();
+    }
+    List<DailyBar> days = symbol == null ? List.of() : symbol.daily().bars();
+    List<ShownLevel> lines = symbol == null ? List.of() : lines(symbol, standing, moment);
+    boolean same = !another && days.equals(bars) && lines.equals(levels);
+    focus = symbol;
+    bars = days;
+    levels = lines;
     if (!same) {
       paint();
     }
   }
 
-  @Override
-  double priceAt(double y) {
-    Axis last = drawn;
-    return last == null ? Double.NaN : last.value(y);
+  private static List<ShownLevel> lines(
+      MarketSnapshot.Focus symbol, List<Level> standing, long moment) {
+    List<ShownLevel> lines = new ArrayList<>();
+    for (ReferenceLevel reference : symbol.references()) {
+      if (reference.name().equals(ReferenceLevel.SWING_HIGH)) {
+        lines.add(new ShownLevel(reference.price(), reference.words(), Tone.FADED));
+      }
+    }
+    for (Level level : standing) {
+      lines.add(new ShownLevel(level.priceAt(moment), level.words(moment), Tone.INK));
+    }
+    return lines;
   }
 
   /** How many bars the last painting drew. */
@@ -45,93 +78,166 @@ public final class DailyPriceChart extends ChartCanvas {
   }
 
   @Override
+  String symbol() {
+    MarketSnapshot.Focus shown = focus;
+    return shown == null ? "" : shown.facts().symbol();
+  }
+
+  @Override
+  @Nullable PointedAt pointedAt(double x, double price) {
+    int place = placeAt(x);
+    return place < 0 || place >= bars.size()
+        ? null
+        : new PointedAt(symbol(), price, bars.get(place).date(), PointedAt.WHOLE_DAY);
+  }
+
+  @Override
+  double x(PointedAt pointed) {
+    for (int place = bars.size() - 1; place >= 0; place--) {
+      LocalDate date = bars.get(place).date();
+      if (!date.isAfter(pointed.date())) {
+        return date.equals(pointed.date()) ? span().x(place + 0.5) : Double.NaN;
+      }
+    }
+    return Double.NaN;
+  }
+
+  private int placeAt(double x) {
+    return (int) Math.floor(span().at(x));
+  }
+
+  /** A level at the price where the hand let go; days have no trend lines. */
+  @Override
+  void drawn(DrawnLine line, Axis on) {
+    long price = Price.of(on.value(line.y1()));
+    if (price > 0) {
+      drawnLevels.level(symbol(), price);
+    }
+  }
+
+  @Override
+  Measurement measured(double x0, double x1, double price0, double price1) {
+    return Measurement.ofDays(bars, placeAt(x0), placeAt(x1), price0, price1);
+  }
+
+  @Override
   void paint(GraphicsContext g) {
     barsDrawn = 0;
-    DailyChart shown = chart;
-    if (shown == null || shown.bars().isEmpty()) {
+    MarketSnapshot.Focus shown = focus;
+    if (shown == null || bars.isEmpty()) {
       message(g, "No daily bars.");
       return;
     }
-    int count = Math.min(shown.bars().size(), (int) (plotWidth() / BAR_WIDTH) - 1);
-    first = shown.bars().size() - count;
-    double plot = getHeight() - TIME_HEIGHT;
-    long low = Long.MAX_VALUE;
-    long high = 0;
-    for (DailyBar bar : shown.bars().subList(first, shown.bars().size())) {
-      low = Math.min(low, bar.low());
-      high = Math.max(high, bar.high());
-    }
-    Axis axis = Axis.of(Price.dollars(low), Price.dollars(high), 4, plot - 8);
-    drawn = axis;
+    int end = bars.size();
+    double fitting = Math.floor(plotWidth() / BAR_WIDTH);
+    span().lay(0, end + 1, end + 1 - fitting, end + 1, plotWidth());
+    int from = Math.clamp((int) span().from(), 0, end - 1);
+    int to = Math.clamp((int) Math.ceil(span().to()), from + 1, end);
+    List<DailyBar> seen = bars.subList(from, to);
+    Axis axis = axis(seen);
     scale(g, axis);
-    months(g, shown, plot);
-    double[] xs = new double[count];
-    for (int i = 0; i < count; i++) {
-      DailyBar bar = shown.bars().get(first + i);
-      xs[i] = i * BAR_WIDTH + BAR_WIDTH / 2;
-      bar(g, axis, i * BAR_WIDTH, BAR_WIDTH - 0.5, bar.open(), bar.high(), bar.low(), bar.close());
+    months(g, from, to);
+    double width = span().pixels(1);
+    for (int place = from; place < to; place++) {
+      DailyBar bar = bars.get(place);
+      bar(
+          g,
+          axis,
+          span().x(place),
+          Math.min(width * 0.875, 14),
+          bar.open(),
+          bar.high(),
+          bar.low(),
+          bar.close());
       barsDrawn++;
     }
-    average(g, axis, xs, shown.ema10(), Tone.CATALYST, 1);
-    average(g, axis, xs, shown.ema50(), Tone.ACCENT, 1.3);
-    average(g, axis, xs, shown.ema200(), Tone.INK, 1.6);
-    crosshair(g, axis, this::describe);
+    averages(g, axis, shown.daily(), from, to);
+    LevelLines lines = new LevelLines(g, theme(), axis, plotWidth());
+    levels.forEach(l -> lines.level(Price.dollars(l.price()), l.words(), l.tone()));
+    lines.names();
+    hand(g, axis);
     legend(g);
   }
 
-  private void months(GraphicsContext g, DailyChart shown, double plot) {
+  private Axis axis(List<DailyBar> seen) {
+    long low = Long.MAX_VALUE;
+    long high = 0;
+    for (DailyBar bar : seen) {
+      low = Math.min(low, bar.low());
+      high = Math.max(high, bar.high());
+    }
+    return Axis.of(Price.dollars(low), Price.dollars(high), 4, plotHeight() - 8);
+  }
+
+  private void months(GraphicsContext g, int from, int to) {
     g.setFont(Theme.font(10));
     g.setTextAlign(TextAlignment.LEFT);
     g.setTextBaseline(VPos.CENTER);
     g.setFill(theme().colour(Tone.FADED));
-    for (int i = first + 1; i < shown.bars().size(); i++) {
-      var date = shown.bars().get(i).date();
-      double x = (i - first) * BAR_WIDTH;
-      if (date.getMonth() != shown.bars().get(i - 1).date().getMonth() && x < plotWidth() - 30) {
+    double free = 0;
+    for (int place = Math.max(1, from); place < to; place++) {
+      LocalDate date = bars.get(place).date();
+      double x = span().x(place);
+      if (date.getMonth() != bars.get(place - 1).date().getMonth() && x < plotWidth() - 30) {
         g.setStroke(theme().colour(Tone.LINES));
-        g.strokeLine(x, 0, x, plot);
-        g.fillText(
-            date.getMonth()
-                .getDisplayName(java.time.format.TextStyle.SHORT, java.util.Locale.ENGLISH),
-            x + 2,
-            plot + TIME_HEIGHT / 2);
+        g.strokeLine(x, 0, x, plotHeight());
+        if (x >= free) {
+          g.fillText(month(date), x + 2, plotHeight() + TIME_HEIGHT / 2);
+          free = x + 30;
+        }
       }
     }
   }
 
+  /** January says its year. */
+  private static String month(LocalDate date) {
+    return date.getMonthValue() == 1
+        ? Integer.toString(date.getYear())
+        : date.getMonth().getDisplayName(TextStyle.SHORT, Locale.ENGLISH);
+  }
+
+  private void averages(GraphicsContext g, Axis axis, DailyChart days, int from, int to) {
+    double[] xs = new double[to - from];
+    for (int i = 0; i < xs.length; i++) {
+      xs[i] = span().x(from + i + 0.5);
+    }
+    average(g, axis, xs, days.ema10(), from, Tone.CATALYST, 1);
+    average(g, axis, xs, days.ema50(), from, Tone.ACCENT, 1.3);
+    average(g, axis, xs, days.ema200(), from, Tone.INK, 1.6);
+  }
+
   private void average(
-      GraphicsContext g, Axis axis, double[] xs, double[] values, Tone tone, double width) {
-    double[] seen = java.util.Arrays.copyOfRange(values, first, first + xs.length);
+      GraphicsContext g,
+      Axis axis,
+      double[] xs,
+      double[] values,
+      int from,
+      Tone tone,
+      double width) {
+    double[] seen = java.util.Arrays.copyOfRange(values, from, from + xs.length);
     for (int i = 0; i < seen.length; i++) {
       seen[i] = seen[i] < axis.low() || seen[i] > axis.high() ? Double.NaN : seen[i];
     }
     line(g, axis, xs, seen, tone, width);
   }
 
-  private String describe(double pointer) {
-    DailyChart shown = chart;
-    int index = first + (int) (pointer / BAR_WIDTH);
-    if (shown == null || index >= shown.bars().size()) {
+  @Override
+  String describe(double pointer) {
+    int place = placeAt(pointer);
+    if (place < 0 || place >= bars.size()) {
       return "";
     }
-    DailyBar bar = shown.bars().get(index);
+    DailyBar bar = bars.get(place);
     return bar.date() + words(bar.open(), bar.high(), bar.low(), bar.close(), bar.volume());
   }
 
   private void legend(GraphicsContext g) {
-    if (pointerOnChart()) {
-      return;
+    if (!pointerOnChart()) {
+      new Legend(g, theme())
+          .name("days", Tone.INK)
+          .name("EMA 10", Tone.CATALYST)
+          .name("50", Tone.ACCENT)
+          .name("200", Tone.INK);
     }
-    g.setFont(Theme.font(10));
-    g.setTextAlign(TextAlignment.LEFT);
-    g.setTextBaseline(VPos.TOP);
-    g.setFill(theme().colour(Tone.INK));
-    g.fillText("days", 6, 4);
-    g.setFill(theme().colour(Tone.CATALYST));
-    g.fillText("EMA 10", 34, 4);
-    g.setFill(theme().colour(Tone.ACCENT));
-    g.fillText("50", 72, 4);
-    g.setFill(theme().colour(Tone.INK));
-    g.fillText("200", 90, 4);
   }
 }

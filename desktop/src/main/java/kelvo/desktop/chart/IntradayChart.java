@@ -1,10 +1,9 @@
 package kelvo.desktop.chart;
 
+import java.time.LocalDate;
 import java.util.List;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
-import javafx.scene.input.MouseButton;
-import javafx.scene.input.MouseEvent;
 import javafx.scene.text.TextAlignment;
 import kelvo.desktop.theme.Theme;
 import kelvo.desktop.theme.Tone;
@@ -24,50 +23,31 @@ import org.jspecify.annotations.Nullable;
 
 /**
  * The chart of the day: bars of 1, 5 or 15 minutes, VWAP, EMA 9, the levels that everybody looks at
- * and the trader's own, halts, and the hits and fills of the symbol in their places. The wheel
- * zooms, dragging moves, a double click shows the whole day again; dragging with Shift or the other
- * button measures; with Ctrl, or while drawing is chosen, a click sets a level and dragging draws a
- * trend line.
+ * and the trader's own, halts, and the hits and fills of the symbol in their places.
  */
 public final class IntradayChart extends ChartCanvas {
   private static final double VOLUME_SHARE = 0.17;
   private static final long LEAST_SPAN = 150 * DayTime.MINUTE;
   private static final long LEAST_ZOOMED = 10 * DayTime.MINUTE;
-  private static final double ZOOM = 1.25;
+  private static final long ROOM_LEFT = 5 * DayTime.MINUTE;
+  private static final long ROOM_RIGHT = 12 * DayTime.MINUTE;
 
+  private final DrawnLevels drawnLevels;
   private MarketSnapshot.@Nullable Focus focus;
   private List<Level> levels = List.of();
   private List<Fill> fills = List.of();
+  private LocalDate day = LocalDate.EPOCH;
   private long now;
   private long close = SessionHours.OPEN;
   private int barsDrawn;
-  private long start = DayTime.FIRST;
-  private double pixelsPerNano;
   private List<MinuteBar> bars = List.of();
-  private @Nullable Axis drawn;
-
-  /** What is shown while it was zoomed or moved by hand; empty while it follows the day. */
-  private @Nullable View view;
-
-  private @Nullable Ruler ruler;
-  private @Nullable DrawnLine drawing;
-  private final DrawnLevels drawnLevels;
-  private double draggedFrom;
-
-  /** A stretch of the day. */
-  private record View(long from, long to) {}
 
   /** An empty chart. */
   public IntradayChart(ChartChoice choice, DrawnLevels drawnLevels) {
-    super("Intraday chart", choice);
+    super("Intraday chart", choice, LEAST_ZOOMED);
     this.drawnLevels = drawnLevels;
     choice.minutes().addListener((o, was, is) -> group());
     choice.extended().addListener((o, was, is) -> group());
-    setOnScroll(e -> zoom(e.getX(), e.getDeltaY() > 0 ? ZOOM : 1 / ZOOM));
-    setOnMousePressed(this::press);
-    setOnMouseDragged(this::drag);
-    setOnMouseReleased(e -> keepDrawn());
-    setOnMouseClicked(this::click);
   }
 
   private void group() {
@@ -83,96 +63,18 @@ public final class IntradayChart extends ChartCanvas {
     paint();
   }
 
-  private void zoom(double x, double factor) {
-    if (pixelsPerNano > 0) {
-      long fixed = timeAt(x);
-      long span = (long) (plotWidth() / pixelsPerNano / factor);
-      if (span >= LEAST_ZOOMED && span <= DayTime.LAST - DayTime.FIRST) {
-        long from = fixed - (long) (x / plotWidth() * span);
-        view = new View(from, from + span);
-        paint();
-      }
-    }
-  }
-
-  private void press(MouseEvent e) {
-    draggedFrom = e.getX();
-    boolean measures = e.isShiftDown() || e.getButton() == MouseButton.SECONDARY;
-    boolean draws = drawn != null && draws(e);
-    drawing = draws ? new DrawnLine(e.getX(), e.getY(), e.getX(), e.getY()) : null;
-    ruler = measures && !draws ? new Ruler(e.getX(), e.getY(), e.getX(), e.getY()) : null;
-    paint();
-  }
-
-  private boolean draws(MouseEvent e) {
-    return e.isShortcutDown() || choice().drawing().get();
-  }
-
-  private void drag(MouseEvent e) {
-    Ruler measuring = ruler;
-    DrawnLine line = drawing;
-    if (line != null) {
-      drawing = line.to(e.getX(), e.getY());
-    } else if (measuring != null) {
-      ruler = new Ruler(measuring.x0(), measuring.y0(), e.getX(), e.getY());
-    } else if (pixelsPerNano > 0) {
-      long moved = (long) ((draggedFrom - e.getX()) / pixelsPerNano);
-      long span = (long) (plotWidth() / pixelsPerNano);
-      view = new View(start + moved, start + moved + span);
-      draggedFrom = e.getX();
-    }
-    paint();
-  }
-
-  /** Hands what has been drawn to whoever keeps levels. */
-  private void keepDrawn() {
-    DrawnLine line = drawing;
-    Axis axis = drawn;
-    drawing = null;
-    MarketSnapshot.Focus shown = focus;
-    if (line == null || axis == null || shown == null) {
-      return;
-    }
-    String symbol = shown.facts().symbol();
-    long first = Price.of(axis.value(line.y0()));
-    if (line.isPoint() && first > 0) {
-      drawnLevels.level(symbol, first);
-    } else if (!line.isPoint()) {
-      drawnLevels.trendLine(
-          symbol, timeAt(line.x0()), first, timeAt(line.x1()), Price.of(axis.value(line.y1())));
-    }
-    paint();
-  }
-
-  private long timeAt(double x) {
-    return (long) (start + x / pixelsPerNano);
-  }
-
-  private void click(MouseEvent e) {
-    if (e.getClickCount() == 2 && !draws(e)) {
-      view = null;
-      paint();
-    }
-  }
-
-  @Override
-  double priceAt(double y) {
-    Axis last = drawn;
-    return last == null ? Double.NaN : last.value(y);
-  }
-
-  /** Shows a symbol at a moment. */
+  /** Shows a symbol at a moment of a day. */
   public void show(
       MarketSnapshot.@Nullable Focus symbol,
       List<Level> standing,
       List<Fill> done,
+      LocalDate date,
       long moment,
       long closes) {
     if (symbol == null || focus == null || symbol.security() != focus.security()) {
-      view = null;
-      ruler = null;
-      drawing = null;
+      letGo();
     }
+    day = date;
     close = closes;
     focus = symbol;
     levels = standing;
@@ -186,13 +88,49 @@ public final class IntradayChart extends ChartCanvas {
     return barsDrawn;
   }
 
-  /** Whether a measurement is drawn. */
-  public boolean isMeasuring() {
-    return ruler != null && !ruler.isPoint();
+  @Override
+  String symbol() {
+    MarketSnapshot.Focus shown = focus;
+    return shown == null ? "" : shown.facts().symbol();
+  }
+
+  @Override
+  PointedAt pointedAt(double x, double price) {
+    return new PointedAt(symbol(), price, day, timeAt(x));
+  }
+
+  @Override
+  double x(PointedAt pointed) {
+    return pointed.moment() != PointedAt.WHOLE_DAY && pointed.date().equals(day)
+        ? x(pointed.moment())
+        : Double.NaN;
+  }
+
+  @Override
+  void drawn(DrawnLine line, Axis on) {
+    long first = Price.of(on.value(line.y0()));
+    if (line.isPoint() && first > 0) {
+      drawnLevels.level(symbol(), first);
+    } else if (!line.isPoint()) {
+      drawnLevels.trendLine(
+          symbol(), timeAt(line.x0()), first, timeAt(line.x1()), Price.of(on.value(line.y1())));
+    }
+  }
+
+  /** Price, per cent, time and shares traded. */
+  @Override
+  Measurement measured(double x0, double x1, double price0, double price1) {
+    MarketSnapshot.Focus shown = focus;
+    List<MinuteBar> minutes = shown == null ? List.of() : shown.minutes();
+    return Measurement.ofMinutes(minutes, timeAt(x0), timeAt(x1), price0, price1);
+  }
+
+  private long timeAt(double x) {
+    return (long) span().at(x);
   }
 
   private double x(long moment) {
-    return (moment - start) * pixelsPerNano;
+    return span().x(moment);
   }
 
   @Override
@@ -209,64 +147,48 @@ public final class IntradayChart extends ChartCanvas {
                   : "No print in regular hours yet.");
       return;
     }
-    View chosen = view;
-    long end =
-        chosen == null
-            ? Math.max(
-                Math.min(now, choice().extended().get() ? now : close) + 12 * DayTime.MINUTE,
-                bars.getFirst().start() + LEAST_SPAN)
-            : chosen.to();
-    start =
-        chosen == null
-            ? Math.max(DayTime.FIRST, bars.getFirst().start() - 5 * DayTime.MINUTE)
-            : chosen.from();
-    pixelsPerNano = plotWidth() / (end - start);
-    double plot = getHeight() - TIME_HEIGHT;
-    List<MinuteBar> seen = seen(end);
+    layTime();
+    double plot = plotHeight();
+    List<MinuteBar> seen = seen();
     Axis axis = axis(seen, plot * (1 - VOLUME_SHARE));
-    drawn = axis;
     hours(g, plot);
     scale(g, axis);
     halts(g, shown.halts(), plot);
     volume(g, seen, plot);
     bars(g, axis, seen);
     averages(g, axis, seen);
-    levels(g, axis, shown);
+    LevelLines lines = levels(g, axis, shown);
     hits(g, axis, shown.hits());
     fills(g, axis);
+    lines.names();
     tag(g, axis, Price.dollars(shown.price()), Tone.ofChange(shown.change()));
-    crosshair(g, axis, this::describe);
-    measure(g, axis);
-    DrawnLine line = drawing;
-    if (line != null) {
-      line.paint(g, theme());
-    }
+    hand(g, axis);
     legend(g);
   }
 
+  private void layTime() {
+    long first = bars.getFirst().start();
+    long end = Math.min(now, choice().extended().get() ? now : close) + ROOM_RIGHT;
+    span()
+        .lay(
+            DayTime.FIRST,
+            DayTime.LAST,
+            Math.max(DayTime.FIRST, first - ROOM_LEFT),
+            Math.max(end, first + LEAST_SPAN),
+            plotWidth());
+  }
+
   /** The bars in the stretch that is shown; the nearest one when there is none. */
-  private List<MinuteBar> seen(long end) {
-    long span = choice().minutes().get() * DayTime.MINUTE;
+  private List<MinuteBar> seen() {
     List<MinuteBar> seen =
-        bars.stream().filter(b -> b.start() + span > start && b.start() < end).toList();
+        bars.stream()
+            .filter(b -> b.start() + barLength() > span().from() && b.start() < span().to())
+            .toList();
     return seen.isEmpty() ? List.of(bars.getLast()) : seen;
   }
 
-  /** What lies between the two ends of the ruler: price, per cent, time, shares traded. */
-  private void measure(GraphicsContext g, Axis axis) {
-    Ruler measured = ruler;
-    MarketSnapshot.Focus shown = focus;
-    if (measured == null || shown == null || measured.isPoint()) {
-      return;
-    }
-    Measurement measurement =
-        Measurement.of(
-            shown.minutes(),
-            timeAt(measured.x0()),
-            timeAt(measured.x1()),
-            axis.value(measured.y0()),
-            axis.value(measured.y1()));
-    measured.paint(g, theme(), measurement, plotWidth());
+  private long barLength() {
+    return choice().minutes().get() * DayTime.MINUTE;
   }
 
   private Axis axis(List<MinuteBar> bars, double height) {
@@ -288,8 +210,8 @@ public final class IntradayChart extends ChartCanvas {
       g.setFill(theme().colour(Tone.GROUND));
       g.fillRect(0, 0, Math.min(open, plotWidth()), plot);
     }
-    long step = pixelsPerNano * DayTime.HOUR > 90 ? DayTime.HOUR / 2 : DayTime.HOUR;
-    for (long at = (start / step + 1) * step; x(at) < plotWidth() - 14; at += step) {
+    long step = span().pixels(DayTime.HOUR) > 90 ? DayTime.HOUR / 2 : DayTime.HOUR;
+    for (long at = ((long) span().from() / step + 1) * step; x(at) < plotWidth() - 14; at += step) {
       g.setStroke(theme().colour(Tone.LINES));
       g.strokeLine(Math.round(x(at)) + 0.5, 0, Math.round(x(at)) + 0.5, plot);
       g.setFill(theme().colour(Tone.FADED));
@@ -311,7 +233,7 @@ public final class IntradayChart extends ChartCanvas {
 
   private void volume(GraphicsContext g, List<MinuteBar> bars, double plot) {
     long most = bars.stream().mapToLong(MinuteBar::volume).max().orElse(1);
-    double width = Math.max(1, choice().minutes().get() * DayTime.MINUTE * pixelsPerNano - 1);
+    double width = Math.max(1, span().pixels(barLength()) - 1);
     g.setFill(theme().colour(Tone.FADED).deriveColor(0, 1, 1, 0.55));
     for (MinuteBar bar : bars) {
       double height = bar.volume() / (double) Math.max(1, most) * plot * VOLUME_SHARE;
@@ -320,7 +242,7 @@ public final class IntradayChart extends ChartCanvas {
   }
 
   private void bars(GraphicsContext g, Axis axis, List<MinuteBar> bars) {
-    double width = Math.min(14, choice().minutes().get() * DayTime.MINUTE * pixelsPerNano * 0.8);
+    double width = Math.min(14, span().pixels(barLength()) * 0.8);
     for (MinuteBar bar : bars) {
       bar(g, axis, x(bar.start()), width, bar.open(), bar.high(), bar.low(), bar.close());
       barsDrawn++;
@@ -328,34 +250,27 @@ public final class IntradayChart extends ChartCanvas {
   }
 
   private void averages(GraphicsContext g, Axis axis, List<MinuteBar> bars) {
-    double[] xs =
-        bars.stream()
-            .mapToDouble(b -> x(b.start() + choice().minutes().get() * DayTime.MINUTE / 2))
-            .toArray();
+    double[] xs = bars.stream().mapToDouble(b -> x(b.start() + barLength() / 2)).toArray();
     line(g, axis, xs, bars.stream().mapToDouble(MinuteBar::ema9).toArray(), Tone.CATALYST, 1.2);
     line(g, axis, xs, bars.stream().mapToDouble(MinuteBar::vwap).toArray(), Tone.ACCENT, 1.8);
   }
 
-  private void levels(GraphicsContext g, Axis axis, MarketSnapshot.Focus shown) {
+  private LevelLines levels(GraphicsContext g, Axis axis, MarketSnapshot.Focus shown) {
+    LevelLines lines = new LevelLines(g, theme(), axis, plotWidth());
     for (ReferenceLevel reference : shown.references()) {
-      level(
-          g,
-          axis,
-          Price.dollars(reference.price()),
-          reference.name() + " " + Price.text(reference.price()),
-          Tone.FADED);
+      lines.level(Price.dollars(reference.price()), reference.words(), Tone.FADED);
     }
-    long end = timeAt(plotWidth());
     for (Level level : levels) {
-      long price = level.priceAt(now);
-      String name = level.kind().words() + " " + Price.text(price);
+      double price = Price.dollars(level.priceAt(now));
       if (level.rise() == 0) {
-        level(g, axis, Price.dollars(price), name, Tone.INK);
+        lines.level(price, level.words(now), Tone.INK);
       } else {
-        double from = axis.y(Price.dollars(level.priceAt(start)));
-        slanted(g, axis, from, axis.y(Price.dollars(level.priceAt(end))), x(now), name);
+        double from = axis.y(Price.dollars(level.priceAt(timeAt(0))));
+        double to = axis.y(Price.dollars(level.priceAt(timeAt(plotWidth()))));
+        lines.slanted(from, to, x(now), level.words(now));
       }
     }
+    return lines;
   }
 
   private void hits(GraphicsContext g, Axis axis, List<Hit> hits) {
@@ -390,33 +305,23 @@ public final class IntradayChart extends ChartCanvas {
     }
   }
 
-  private String describe(double pointer) {
-    MarketSnapshot.Focus shown = focus;
-    long span = choice().minutes().get() * DayTime.MINUTE;
-    long minute = timeAt(pointer) / span * span;
-    MinuteBar found =
-        shown == null
-            ? null
-            : bars.stream().filter(b -> b.start() == minute).findFirst().orElse(null);
-    if (found == null) {
-      return DayTime.minutes(minute) + "  no print";
-    }
-    return DayTime.minutes(minute)
-        + words(found.open(), found.high(), found.low(), found.close(), found.volume());
+  @Override
+  String describe(double pointer) {
+    long bar = timeAt(pointer) / barLength() * barLength();
+    return bars.stream()
+        .filter(b -> b.start() == bar)
+        .findFirst()
+        .map(b -> words(b.open(), b.high(), b.low(), b.close(), b.volume()))
+        .map(words -> DayTime.minutes(bar) + words)
+        .orElse(DayTime.minutes(bar) + "  no print");
   }
 
   private void legend(GraphicsContext g) {
-    if (pointerOnChart()) {
-      return;
+    if (!pointerOnChart()) {
+      new Legend(g, theme())
+          .name(choice().minutes().get() + " min", Tone.INK)
+          .name("VWAP", Tone.ACCENT)
+          .name("EMA 9", Tone.CATALYST);
     }
-    g.setFont(Theme.font(10));
-    g.setTextAlign(TextAlignment.LEFT);
-    g.setTextBaseline(VPos.TOP);
-    g.setFill(theme().colour(Tone.INK));
-    g.fillText(choice().minutes().get() + " min", 6, 4);
-    g.setFill(theme().colour(Tone.ACCENT));
-    g.fillText("VWAP", 46, 4);
-    g.setFill(theme().colour(Tone.CATALYST));
-    g.fillText("EMA 9", 80, 4);
   }
 }

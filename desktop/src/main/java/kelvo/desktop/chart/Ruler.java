@@ -9,7 +9,6 @@ import kelvo.desktop.theme.Theme;
 import kelvo.desktop.theme.Tone;
 import kelvo.field.Unit;
 import kelvo.market.Measurement;
-import kelvo.time.DayTime;
 
 /** Two ends of a measurement on a chart, in its pixels. */
 record Ruler(double x0, double y0, double x1, double y1) {
@@ -31,11 +30,10 @@ record Ruler(double x0, double y0, double x1, double y1) {
     String words =
         String.format(
             Locale.ROOT,
-            "%+.2f  %s  %d:%02d h  %s shares",
+            "%+.2f  %s  %s  %s shares",
             measured.dollars(),
             Numbers.percent(measured.percent()),
-            measured.nanos() / DayTime.HOUR,
-            measured.nanos() / DayTime.MINUTE % 60,
+            measured.length(),
             Unit.SHARES.text(measured.shares()));
     double left = Math.clamp(x1 + 6, 0, Math.max(0, plotWidth - LABEL_WIDTH));
     g.setFill(theme.colour(Tone.CARD));

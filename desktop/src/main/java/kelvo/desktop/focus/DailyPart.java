@@ -3,14 +3,15 @@ package kelvo.desktop.focus;
 import javafx.scene.Node;
 import kelvo.desktop.chart.ChartChoice;
 import kelvo.desktop.chart.DailyPriceChart;
+import kelvo.desktop.shell.Workspace;
 import kelvo.desktop.theme.Theme;
 
 /** The chart of the days. */
 final class DailyPart implements FocusPart {
   private final DailyPriceChart chart;
 
-  DailyPart(ChartChoice choice) {
-    chart = new DailyPriceChart(choice);
+  DailyPart(Workspace workspace, ChartChoice choice) {
+    chart = new DailyPriceChart(choice, workspace);
   }
 
   @Override
@@ -20,7 +21,7 @@ final class DailyPart implements FocusPart {
 
   @Override
   public void show(ShownSymbol shown) {
-    chart.show(shown.focus() == null ? null : shown.focus().daily());
+    chart.show(shown.focus(), shown.levels(), shown.moment());
   }
 
   @Override

@@ -6,17 +6,22 @@ import java.util.List;
 import java.util.stream.Collectors;
 import javafx.geometry.HPos;
 import javafx.scene.Node;
+import javafx.scene.input.ContextMenuEvent;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import kelvo.desktop.rules.PointedRules;
+import kelvo.desktop.shell.Workspace;
 import kelvo.engine.MarketSnapshot;
+import kelvo.rule.Vocabulary;
 import kelvo.watch.Check;
 
 /** The numbers about a symbol, and the checks of the morning beside them. */
 final class FactsPart extends HBox implements FocusPart {
   private static final int FACT_ROWS = 11;
   private static final double DETAIL_WIDTH = 86;
+  private static final String UNKNOWN = "unknown";
   private static final int FACT_LABELS = 2;
   private static final int CHECK_LABELS = 3;
 
@@ -25,9 +30,13 @@ final class FactsPart extends HBox implements FocusPart {
   private final List<ToldLabel> factLabels = new ArrayList<>();
   private final List<ToldLabel> checkLabels = new ArrayList<>();
   private final ToldLabel others = new ToldLabel();
+  private final Vocabulary vocabulary;
+  private final PointedRules pointed;
 
-  FactsPart() {
+  FactsPart(Workspace workspace) {
     super(8);
+    vocabulary = workspace.desk().vocabulary();
+    pointed = new PointedRules(workspace);
     getStyleClass().add("part");
     getChildren().addAll(facts, checks);
     HBox.setHgrow(facts, Priority.ALWAYS);
@@ -79,6 +88,9 @@ final class FactsPart extends HBox implements FocusPart {
     for (int i = factLabels.size() / FACT_LABELS; i < known.size(); i++) {
       ToldLabel words = new ToldLabel();
       ToldLabel value = new ToldLabel();
+      for (ToldLabel label : List.of(words, value)) {
+        label.setOnContextMenuRequested(e -> offer(words.getText(), value, e));
+      }
       factLabels.addAll(List.of(words, value));
       facts.add(words, i / FACT_ROWS * FACT_LABELS, i % FACT_ROWS);
       facts.add(value, i / FACT_ROWS * FACT_LABELS + 1, i % FACT_ROWS);
@@ -89,8 +101,22 @@ final class FactsPart extends HBox implements FocusPart {
       factLabels.get(i * FACT_LABELS).tell(fact.words(), "faded", fact.meaning());
       factLabels
           .get(i * FACT_LABELS + 1)
-          .tell(unknown ? "unknown" : fact.value(), unknown ? "faded" : "strong", "");
+          .tell(unknown ? UNKNOWN : fact.value(), unknown ? "faded" : "strong", "");
     }
+  }
+
+  /** The rules that a fact suggests. */
+  private void offer(String field, ToldLabel value, ContextMenuEvent e) {
+    vocabulary
+        .find(field)
+        .ifPresent(
+            f ->
+                pointed.offer(
+                    value,
+                    f,
+                    value.getText().equals(UNKNOWN) ? "" : value.getText(),
+                    e.getScreenX(),
+                    e.getScreenY()));
   }
 
   /** The gravest first; those for which there is no room are counted in the last row. */

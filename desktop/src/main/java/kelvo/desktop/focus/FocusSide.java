@@ -31,7 +31,7 @@ public final class FocusSide extends BorderPane {
 
   private final Workspace workspace;
   private final FocusHeader header = new FocusHeader();
-  private final ChartChoice choice = new ChartChoice();
+  private final ChartChoice choice;
   private final IntradayPart minutes;
   private final FocusPart days;
   private final Map<PartKind, FocusPart> lowerParts = new EnumMap<>(PartKind.class);
@@ -48,6 +48,7 @@ public final class FocusSide extends BorderPane {
    */
   public FocusSide(Workspace workspace, Consumer<PartKind> ownWindow) {
     this.workspace = workspace;
+    choice = new ChartChoice(workspace.pointed());
     minutes = new IntradayPart(workspace, choice);
     days = PartKind.DAILY.make(workspace, choice);
     LOWER.forEach(kind -> lowerParts.put(kind, kind.make(workspace, choice)));
@@ -60,11 +61,6 @@ public final class FocusSide extends BorderPane {
     workspace.theme().addListener((o, was, is) -> theme());
     workspace.stage().addListener((o, was, is) -> stage(was, is));
     theme();
-  }
-
-  /** The crosshair and the choices of this side's charts. */
-  public ChartChoice choice() {
-    return choice;
   }
 
   private Node lower(Consumer<PartKind> ownWindow) {

@@ -26,7 +26,8 @@ final class IntradayPart implements FocusPart {
 
   @Override
   public void show(ShownSymbol shown) {
-    chart.show(shown.focus(), shown.levels(), shown.fills(), shown.moment(), shown.close());
+    chart.show(
+        shown.focus(), shown.levels(), shown.fills(), shown.date(), shown.moment(), shown.close());
   }
 
   @Override

@@ -23,13 +23,13 @@ public enum PartKind {
     return title;
   }
 
-  /** Makes such a part; charts with the same choice share bars, hours and crosshair. */
+  /** Makes such a part; charts with the same choice share bars and hours. */
   public FocusPart make(Workspace workspace, ChartChoice choice) {
     FocusPart part =
         switch (this) {
           case INTRADAY -> new IntradayPart(workspace, choice);
-          case DAILY -> new DailyPart(choice);
-          case FACTS -> new FactsPart();
+          case DAILY -> new DailyPart(workspace, choice);
+          case FACTS -> new FactsPart(workspace);
           case PRINTS -> new PrintsPart();
           case NEWS -> new NewsPart();
           case PLAN -> new PlanPart(workspace);

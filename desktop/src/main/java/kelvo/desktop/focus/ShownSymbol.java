@@ -1,5 +1,6 @@
 package kelvo.desktop.focus;
 
+import java.time.LocalDate;
 import java.util.List;
 import kelvo.desktop.shell.Workspace;
 import kelvo.engine.MarketSnapshot;
@@ -14,6 +15,7 @@ import org.jspecify.annotations.Nullable;
  * @param focus null for none
  * @param levels the trader's levels that stand now
  * @param fills the trader's fills so far
+ * @param date the session
  * @param moment the clock, {@link kelvo.time.DayTime}
  * @param close when the regular session ends
  */
@@ -22,6 +24,7 @@ public record ShownSymbol(
     MarketSnapshot.@Nullable Focus focus,
     List<Level> levels,
     List<Fill> fills,
+    LocalDate date,
     long moment,
     long close) {
   /** A symbol of the newest snapshot with what the trader did on it. */
@@ -35,6 +38,7 @@ public record ShownSymbol(
         workspace.book().get().fillsUntil(moment).stream()
             .filter(f -> f.symbol().equals(symbol))
             .toList(),
+        workspace.day(),
         moment,
         workspace.session().hours().close());
   }

@@ -18,6 +18,7 @@ import javafx.scene.canvas.Canvas;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.Clipboard;
 import javafx.scene.input.ClipboardContent;
+import javafx.scene.input.ContextMenuEvent;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.Region;
@@ -55,6 +56,7 @@ public final class Grid<R> extends Region {
   private String emptyText = "";
   private String sortedBy = "";
   private boolean descending;
+  private CellMenu<R> cellMenu = (row, column, x, y) -> {};
   private Consumer<String> told = text -> {};
   private Theme theme = Theme.DAYBREAK;
 
@@ -76,6 +78,7 @@ public final class Grid<R> extends Region {
     addEventHandler(MouseEvent.MOUSE_PRESSED, this::press);
     addEventHandler(KeyEvent.KEY_PRESSED, this::key);
     setOnScroll(e -> scrollBy(-e.getDeltaY()));
+    setOnContextMenuRequested(this::menu);
     setOnMouseEntered(e -> pointerInside = true);
     setOnMouseMoved(this::help);
     setOnMouseExited(e -> letGo());
@@ -93,6 +96,17 @@ public final class Grid<R> extends Region {
   /** What is called when a row is chosen. */
   public void onSelect(Consumer<R> handler) {
     onSelect = handler;
+  }
+
+  /** Hears of a cell on which a menu was asked for: its row, its column's place, the screen's. */
+  @FunctionalInterface
+  public interface CellMenu<R> {
+    void open(R row, int column, double x, double y);
+  }
+
+  /** What is called when a menu is asked for on a cell. */
+  public void onCellMenu(CellMenu<R> handler) {
+    cellMenu = handler;
   }
 
   /** Who hears what an export did, in words. */
@@ -251,9 +265,23 @@ public final class Grid<R> extends Region {
       sortBy(header);
       return;
     }
-    int index = (int) ((event.getY() - GridPainter.HEADER_HEIGHT + scroll) / ROW_HEIGHT);
-    if (event.getY() >= GridPainter.HEADER_HEIGHT && index < rows.size()) {
+    int index = rowAt(event.getY());
+    if (index >= 0) {
       choose(index);
+    }
+  }
+
+  private int rowAt(double y) {
+    int index = (int) ((y - GridPainter.HEADER_HEIGHT + scroll) / ROW_HEIGHT);
+    return y >= GridPainter.HEADER_HEIGHT && index < rows.size() ? index : -1;
+  }
+
+  private void menu(ContextMenuEvent event) {
+    GridColumn<R> column = columnAt(event.getX());
+    int index = rowAt(event.getY());
+    if (column != null && index >= 0) {
+      cellMenu.open(
+          rows.get(index), columns.indexOf(column), event.getScreenX(), event.getScreenY());
     }
   }
 

@@ -64,7 +64,7 @@ final class TenCards extends VBox {
 
   private Canvas spark(MarketSnapshot.Card card) {
     Canvas canvas = new Canvas(CARD_WIDTH - 14, SPARK_HEIGHT);
-    double[] values = card.spark();
+    double[] values = card.spark().closes();
     if (values.length < 2) {
       return canvas;
     }

@@ -1,5 +1,6 @@
 package kelvo.desktop.morning;
 
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -11,11 +12,15 @@ import javafx.scene.control.Tooltip;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.Region;
 import javafx.scene.text.TextAlignment;
+import kelvo.desktop.chart.PointedAt;
 import kelvo.desktop.shell.Workspace;
 import kelvo.desktop.theme.Numbers;
 import kelvo.desktop.theme.Theme;
 import kelvo.desktop.theme.Tone;
 import kelvo.engine.MarketSnapshot;
+import kelvo.market.DailyBar;
+import kelvo.market.Price;
+import kelvo.time.DayTime;
 
 /**
  * A wall of small charts of the movers, grouped by theme, risers and fallers. A click puts a symbol
@@ -30,25 +35,42 @@ final class ChartWall extends Region {
   private static final double HEAD = 24;
   private static final int DAYS = 120;
   private static final int NOBODY = -1;
+  private static final double MARGIN = 3;
+  private static final double SYMBOL_HEIGHT = 14;
+  private static final double GROUP_HEIGHT = 12;
+
+  /** The small charts' time ends at such a moment, so that it does not move with every minute. */
+  private static final long END_STEP = 30 * DayTime.MINUTE;
 
   private final Workspace workspace;
   private final Canvas canvas = new Canvas();
+
+  /** The crosshair, apart, so that moving it paints no chart again. */
+  private final Canvas pointer = new Canvas();
+
   private final ToggleButton days = new ToggleButton("Days");
   private final List<String> ownOrder = new ArrayList<>();
   private List<MarketSnapshot.Tile> tiles = List.of();
   private List<Painted> painted = List.of();
+  private long end = DayTime.FIRST + END_STEP;
   private int dragged = NOBODY;
   private int paintedLast;
 
   /** What a place of the wall shows. */
-  private record Painted(
-      String symbol, String group, double change, double[] line, boolean focused) {
+  private record Painted(String symbol, String group, double change, Line line, boolean focused) {
     boolean same(Painted other) {
       return symbol.equals(other.symbol)
           && group.equals(other.group)
           && focused == other.focused
           && Double.compare(change, other.change) == 0
-          && Arrays.equals(line, other.line);
+          && line.same(other.line);
+    }
+  }
+
+  /** Values, and where in the chart's time each stands, 0 to 1. */
+  private record Line(double[] parts, double[] values) {
+    boolean same(Line other) {
+      return Arrays.equals(values, other.values) && Arrays.equals(parts, other.parts);
     }
   }
 
@@ -59,17 +81,25 @@ final class ChartWall extends Region {
     days.setTooltip(new Tooltip("Draws the last " + DAYS + " days instead of today's minutes"));
     days.setFocusTraversable(false);
     days.selectedProperty().addListener((o, was, is) -> repaint());
-    getChildren().addAll(canvas, days);
+    getChildren().addAll(canvas, pointer, days);
     setMinSize(0, 0);
     setAccessibleText("Wall of small charts");
-    canvas.setOnMousePressed(e -> dragged = placeAt(e));
-    canvas.setOnMouseReleased(this::release);
+    pointer.setOnMousePressed(e -> dragged = placeAt(e));
+    pointer.setOnMouseReleased(this::release);
+    pointer.setOnMouseMoved(this::point);
+    pointer.setOnMouseExited(e -> workspace.pointed().set(null));
+    workspace.pointed().addListener((o, was, is) -> crosshair());
     workspace.theme().addListener((o, was, is) -> repaint());
     workspace.focus().addListener((o, was, is) -> paint());
   }
 
   /** Shows the wall of a snapshot, in the trader's own order where there is one. */
-  void show(List<MarketSnapshot.Tile> shown) {
+  void show(List<MarketSnapshot.Tile> shown, long moment) {
+    end = (moment / END_STEP + 1) * END_STEP;
+    order(shown);
+  }
+
+  private void order(List<MarketSnapshot.Tile> shown) {
     List<MarketSnapshot.Tile> ordered = new ArrayList<>();
     for (String symbol : ownOrder) {
       shown.stream().filter(t -> t.card().symbol().equals(symbol)).forEach(ordered::add);
@@ -123,7 +153,7 @@ final class ChartWall extends Region {
     order.add(to, order.remove(from));
     ownOrder.clear();
     ownOrder.addAll(order);
-    show(tiles);
+    order(tiles);
   }
 
   @Override
@@ -133,6 +163,8 @@ final class ChartWall extends Region {
     if (canvas.getWidth() != getWidth() || canvas.getHeight() != getHeight()) {
       canvas.setWidth(getWidth());
       canvas.setHeight(getHeight());
+      pointer.setWidth(getWidth());
+      pointer.setHeight(getHeight());
       repaint();
     }
   }
@@ -183,14 +215,92 @@ final class ChartWall extends Region {
         card.symbol(),
         tile.group(),
         card.changePercent(),
-        days.isSelected() ? closes(card.symbol()) : card.spark(),
+        days.isSelected() ? days(card.symbol()) : minutes(card.spark()),
         card.symbol().equals(workspace.focus().get()));
   }
 
-  private double[] closes(String symbol) {
-    int number = workspace.session().numberOf(symbol).orElse(0);
-    double[] all = workspace.session().security(number).history().closes();
-    return Arrays.copyOfRange(all, Math.max(0, all.length - DAYS), all.length);
+  private Line minutes(MarketSnapshot.Spark spark) {
+    return new Line(
+        Arrays.stream(spark.starts()).mapToDouble(this::part).toArray(), spark.closes());
+  }
+
+  private Line days(String symbol) {
+    List<DailyBar> bars = bars(symbol);
+    double[] parts = new double[bars.size()];
+    double[] closes = new double[bars.size()];
+    for (int i = 0; i < parts.length; i++) {
+      parts[i] = dayPart(i, parts.length);
+      closes[i] = Price.dollars(bars.get(i).close());
+    }
+    return new Line(parts, closes);
+  }
+
+  private List<DailyBar> bars(String symbol) {
+    return workspace
+        .session()
+        .security(workspace.session().numberOf(symbol).orElse(0))
+        .history()
+        .lastOnes(DAYS);
+  }
+
+  private static double dayPart(int place, int count) {
+    return place / (double) Math.max(1, count - 1);
+  }
+
+  /** Where a time of the day stands in a small chart, 0 to 1. */
+  private double part(long moment) {
+    return (moment - DayTime.FIRST) / (double) (end - DayTime.FIRST);
+  }
+
+  private void point(MouseEvent e) {
+    int place = placeAt(e);
+    double part = (e.getX() % width() - MARGIN) / (width() - GAP - 2 * MARGIN);
+    if (place == NOBODY || part < 0 || part > 1) {
+      workspace.pointed().set(null);
+      return;
+    }
+    String symbol = tiles.get(place).card().symbol();
+    List<DailyBar> bars = bars(symbol);
+    if (!days.isSelected()) {
+      long moment = DayTime.FIRST + (long) (part * (end - DayTime.FIRST));
+      workspace.pointed().set(new PointedAt(symbol, Double.NaN, workspace.day(), moment));
+    } else if (!bars.isEmpty()) {
+      LocalDate day = bars.get((int) Math.round(part * (bars.size() - 1))).date();
+      workspace.pointed().set(new PointedAt(symbol, Double.NaN, day, PointedAt.WHOLE_DAY));
+    }
+  }
+
+  /** Draws where the pointer stands in time on any chart, over each of the small ones. */
+  private void crosshair() {
+    GraphicsContext g = pointer.getGraphicsContext2D();
+    g.clearRect(0, 0, getWidth(), getHeight());
+    PointedAt pointed = workspace.pointed().get();
+    if (pointed == null) {
+      return;
+    }
+    g.setStroke(workspace.theme().get().colour(Tone.FADED));
+    for (int i = 0; i < tiles.size(); i++) {
+      double part = part(tiles.get(i), pointed);
+      if (part >= 0 && part <= 1) {
+        double x = i % columns() * width() + MARGIN + part * (width() - GAP - 2 * MARGIN);
+        double y = HEAD + i / columns() * height();
+        g.strokeLine(x, y + SYMBOL_HEIGHT, x, y + height() - GAP);
+      }
+    }
+  }
+
+  private double part(MarketSnapshot.Tile tile, PointedAt pointed) {
+    if (!days.isSelected()) {
+      boolean today = pointed.date().equals(workspace.day());
+      return today && pointed.moment() != PointedAt.WHOLE_DAY ? part(pointed.moment()) : -1;
+    }
+    List<DailyBar> bars = bars(tile.card().symbol());
+    for (int i = 0; i < bars.size(); i++) {
+      if (bars.get(i).date().equals(pointed.date())) {
+        return dayPart(i, bars.size());
+      }
+    }
+    return -1;
   }
 
   private void tile(GraphicsContext g, Painted tile, double x, double y) {
@@ -213,7 +323,14 @@ final class ChartWall extends Region {
     g.setFill(theme.colour(Tone.FADED));
     g.setFont(Theme.font(9));
     g.fillText(tile.group(), x + 3, y + height, width - 6);
-    line(g, tile, theme, x + 3, y + 14, width - 6, height - 26);
+    line(
+        g,
+        tile,
+        theme,
+        x + MARGIN,
+        y + SYMBOL_HEIGHT,
+        width - 2 * MARGIN,
+        height - SYMBOL_HEIGHT - GROUP_HEIGHT);
   }
 
   private static void line(
@@ -224,7 +341,8 @@ final class ChartWall extends Region {
       double y,
       double width,
       double height) {
-    double[] values = tile.line();
+    double[] values = tile.line().values();
+    double[] parts = tile.line().parts();
     if (values.length < 2) {
       return;
     }
@@ -235,7 +353,7 @@ final class ChartWall extends Region {
     g.beginPath();
     for (int i = 0; i < values.length; i += step) {
       double part = high > low ? (values[i] - low) / (high - low) : 0.5;
-      g.lineTo(x + i / (double) (values.length - 1) * width, y + height - part * height);
+      g.lineTo(x + parts[i] * width, y + height - part * height);
     }
     g.stroke();
   }

@@ -163,11 +163,12 @@ final class GapField extends Region {
     g.setFill(colour);
     g.setFont(Theme.strongFont(11));
     g.setTextAlign(TextAlignment.CENTER);
-    double x = Math.clamp(middle, 60, getWidth() - 60);
-    double width = found.sector().length() * THEME_CHARACTER;
+    String name = found.sector() + ", led by " + found.members().getFirst().symbol();
+    double width = name.length() * THEME_CHARACTER;
+    double x = Math.clamp(middle, width / 2 + 4, getWidth() - width / 2 - 4);
     labels
         .takeNear(x - width / 2, width, Math.max(8, top - 16), 8, getHeight() - FOOT)
-        .ifPresent(y -> g.fillText(found.sector(), x, y));
+        .ifPresent(y -> g.fillText(name, x, y));
   }
 
   private void dot(GraphicsContext g, Theme theme, MarketSnapshot.Gap gap) {

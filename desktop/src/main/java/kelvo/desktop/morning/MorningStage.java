@@ -16,6 +16,7 @@ import javafx.scene.layout.VBox;
 import kelvo.desktop.grid.Grid;
 import kelvo.desktop.grid.GridColumn;
 import kelvo.desktop.rules.ChecksEditor;
+import kelvo.desktop.rules.PointedRules;
 import kelvo.desktop.shell.StageKind;
 import kelvo.desktop.shell.Workspace;
 import kelvo.desktop.theme.Tone;
@@ -73,6 +74,14 @@ public final class MorningStage extends BorderPane {
     setRight(new TenPanel(workspace));
     table.onTold(workspace.action()::set);
     table.onSelect(row -> workspace.focusOn(row.symbol()));
+    PointedRules pointed = new PointedRules(workspace);
+    table.onCellMenu(
+        (row, column, x, y) -> {
+          if (column > 0) {
+            Field field = columnsOf.get(column - 1);
+            pointed.offer(table, field, row.match().text(column - 1), x, y);
+          }
+        });
     workspace.workedRule().addListener((o, was, is) -> worked(is.intValue()));
     workspace.wall().addListener((o, was, is) -> setTop(is ? wall : field));
     workspace.onSnapshot(StageKind.MORNING, this::show);
@@ -140,7 +149,7 @@ public final class MorningStage extends BorderPane {
       return;
     }
     field.show(shown.gaps(), shown.themes());
-    wall.show(shown.wall());
+    wall.show(shown.wall(), shown.moment());
     if (getTop() == editor) {
       editor.show(shown);
     }

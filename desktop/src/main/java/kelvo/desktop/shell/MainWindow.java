@@ -55,7 +55,7 @@ public final class MainWindow extends BorderPane {
     catalysts = new CatalystsStage(workspace);
     review = new ReviewStage(workspace);
     focus = new FocusSide(workspace, this::popOut);
-    windows = new PartWindows(workspace, focus.choice(), this::takeKeys);
+    windows = new PartWindows(workspace, this::takeKeys);
     top = new TopBar(workspace);
     middle = new SplitPane(morning, focus);
     arrange(WindowLayout.USUAL);

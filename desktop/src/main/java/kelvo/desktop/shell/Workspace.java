@@ -29,6 +29,7 @@ import kelvo.data.feed.LiveFeed;
 import kelvo.data.fix.DropCopy;
 import kelvo.data.ledger.Ledger;
 import kelvo.desktop.chart.DrawnLevels;
+import kelvo.desktop.chart.PointedAt;
 import kelvo.desktop.theme.Theme;
 import kelvo.engine.EarlierSessions;
 import kelvo.engine.LivePlayer;
@@ -93,6 +94,7 @@ public final class Workspace implements AutoCloseable, DrawnLevels {
   private final BooleanProperty wall = new SimpleBooleanProperty(false);
   private final StringProperty focus = new SimpleStringProperty("");
   private final ObjectProperty<List<String>> pinned = new SimpleObjectProperty<>(List.of());
+  private final ObjectProperty<@Nullable PointedAt> pointed = new SimpleObjectProperty<>();
   private final StringProperty action = new SimpleStringProperty("");
   private final DoubleProperty speed = new SimpleDoubleProperty(0);
   private final Deque<Runnable> undo = new ArrayDeque<>();
@@ -336,6 +338,11 @@ public final class Workspace implements AutoCloseable, DrawnLevels {
   /** The symbols that windows of their own show whatever is in focus. */
   public ObjectProperty<List<String>> pinned() {
     return pinned;
+  }
+
+  /** The crosshair of all charts of all windows. */
+  public ObjectProperty<@Nullable PointedAt> pointed() {
+    return pointed;
   }
 
   /** What the last key or click did, in words. */

@@ -37,8 +37,6 @@ final class PartWindow {
 
   private final Workspace workspace;
   private final PartKind kind;
-  private final ChartChoice main;
-  private final ChartChoice choice = new ChartChoice();
   private final FocusHeader header = new FocusHeader();
   private final FocusPart part;
   private final ToggleButton pin = new ToggleButton();
@@ -51,16 +49,14 @@ final class PartWindow {
   /**
    * A window that is not shown yet.
    *
-   * @param main the choices of the main window's charts, whose crosshair it shares while it follows
    * @param changed hears of being closed, pinned or let go
    */
-  PartWindow(Workspace workspace, PlacedPart place, ChartChoice main, Runnable changed) {
+  PartWindow(Workspace workspace, PlacedPart place, Runnable changed) {
     this.workspace = workspace;
-    this.main = main;
     this.changed = changed;
     kind = place.part();
     pinned = place.symbol();
-    part = kind.make(workspace, choice);
+    part = kind.make(workspace, new ChartChoice(workspace.pointed()));
     BorderPane content = new BorderPane(part.node());
     content.setTop(new VBox(header, bar()));
     content.getStyleClass().add("card");
@@ -71,7 +67,6 @@ final class PartWindow {
     workspace.snapshot().addListener(refresh);
     workspace.book().addListener(refresh);
     workspace.theme().addListener(restyle);
-    shareCrosshair();
     place(place);
     style();
     show();
@@ -96,17 +91,8 @@ final class PartWindow {
 
   private void pinTo(String symbol) {
     pinned = symbol;
-    shareCrosshair();
     changed.run();
     show();
-  }
-
-  private void shareCrosshair() {
-    if (pinned.isEmpty()) {
-      choice.pointedPrice().bindBidirectional(main.pointedPrice());
-    } else {
-      choice.pointedPrice().unbindBidirectional(main.pointedPrice());
-    }
   }
 
   /** The symbol that it is pinned to; empty while it follows the focus. */
@@ -172,7 +158,6 @@ final class PartWindow {
     workspace.snapshot().removeListener(refresh);
     workspace.book().removeListener(refresh);
     workspace.theme().removeListener(restyle);
-    choice.pointedPrice().unbindBidirectional(main.pointedPrice());
   }
 
   private void style() {

@@ -10,7 +10,6 @@ import javafx.animation.PauseTransition;
 import javafx.scene.Scene;
 import javafx.stage.Window;
 import javafx.util.Duration;
-import kelvo.desktop.chart.ChartChoice;
 import kelvo.desktop.focus.PartKind;
 import kelvo.desktop.shell.Workspace;
 import org.jspecify.annotations.Nullable;
@@ -29,7 +28,6 @@ public final class PartWindows {
   private static final double STEP = 28;
 
   private final Workspace workspace;
-  private final ChartChoice main;
   private final Consumer<Scene> keys;
   private final List<PartWindow> windows = new ArrayList<>();
   private final PauseTransition settling = new PauseTransition(SETTLED);
@@ -40,12 +38,10 @@ public final class PartWindows {
   /**
    * No windows yet.
    *
-   * @param main the choices of the main window's charts
    * @param keys makes the keys of the main window work in another one
    */
-  public PartWindows(Workspace workspace, ChartChoice main, Consumer<Scene> keys) {
+  public PartWindows(Workspace workspace, Consumer<Scene> keys) {
     this.workspace = workspace;
-    this.main = main;
     this.keys = keys;
     settling.setOnFinished(e -> enter(phaseNow()));
     workspace.snapshot().addListener((o, was, is) -> arrived());
@@ -115,7 +111,7 @@ public final class PartWindows {
   }
 
   private void add(PlacedPart place) {
-    PartWindow window = new PartWindow(workspace, place, main, this::changed);
+    PartWindow window = new PartWindow(workspace, place, this::changed);
     keys.accept(window.scene());
     windows.add(window);
     window.open();
