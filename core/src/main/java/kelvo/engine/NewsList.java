@@ -55,8 +55,9 @@ final class NewsList {
         if (number.isPresent()) {
           all++;
           SymbolState state = engine.state(number.getAsInt());
-          if (rows.size() < MOST_ROWS && filter.shows(published.get(i), state, now)) {
-            rows.add(row(i, published.get(i), state, now));
+          double change = changeSince(i, published.get(i), state);
+          if (rows.size() < MOST_ROWS && filter.shows(published.get(i), state, change, now)) {
+            rows.add(row(i, published.get(i), state, change, now));
           }
         }
       }
@@ -68,10 +69,16 @@ final class NewsList {
     return new MarketSnapshot.News(rows, all, words);
   }
 
-  private MarketSnapshot.NewsRow row(int number, Catalyst item, SymbolState state, long now) {
+  /** Per cent of the price when the item was published; NaN when that is unknown. */
+  private double changeSince(int number, Catalyst item, SymbolState state) {
     long then =
         pricesThen.computeIfAbsent(
             (long) number << Integer.SIZE | state.id(), key -> state.priceAt(item.at()));
+    return then == Price.NONE ? Double.NaN : 100.0 * (state.price() - then) / then;
+  }
+
+  private MarketSnapshot.NewsRow row(
+      int number, Catalyst item, SymbolState state, double changeSince, long now) {
     var security = session.security(state.id()).security();
     return new MarketSnapshot.NewsRow(
         number,
@@ -79,7 +86,7 @@ final class NewsList {
         security.symbol(),
         item,
         item.isAbout(security.symbol(), security.name()),
-        then == Price.NONE ? Double.NaN : 100.0 * (state.price() - then) / then,
+        changeSince,
         lastMinutes.at(state, now));
   }
 }

@@ -3,9 +3,12 @@ package kelvo.engine;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import kelvo.market.Session;
 import kelvo.market.SymbolState;
+import kelvo.rule.Rule;
 import kelvo.rule.RuleCheck;
+import kelvo.rule.RuleSentence;
 import kelvo.scan.Scan;
 import kelvo.scan.ScanCheck;
 import org.jspecify.annotations.Nullable;
@@ -79,20 +82,26 @@ public record SecondLook(long first, long second, List<Row> rows) {
     return now ? Standing.NEW : null;
   }
 
+  /** The rules that fail, and the groups of which none holds, with what they were about. */
   private static String why(Scan scan, Session session, SymbolState state, MarketEngine engine) {
-    String rules =
-        scan.rules().stream()
-            .map(rule -> new RuleCheck(rule, session))
-            .filter(check -> !check.passes(state, engine.clock(), engine.phase()))
-            .map(
-                check ->
-                    check.rule().sentence()
-                        + " (now "
-                        + (check.shown(state, engine.clock()).isEmpty()
-                            ? "unknown"
-                            : check.shown(state, engine.clock()))
-                        + ")")
-            .collect(Collectors.joining("; "));
-    return rules.isEmpty() ? "none of its any-of rules holds" : rules;
+    Stream<List<Rule>> groups =
+        Stream.concat(scan.rules().stream().map(List::of), scan.anyOf().stream());
+    return groups
+        .map(group -> group.stream().map(rule -> new RuleCheck(rule, session)).toList())
+        .filter(
+            checks ->
+                checks.stream().noneMatch(c -> c.passes(state, engine.clock(), engine.phase())))
+        .map(
+            checks ->
+                RuleSentence.ofAny(checks.stream().map(RuleCheck::rule).toList())
+                    + " (now "
+                    + shown(checks.getFirst(), state, engine.clock())
+                    + ")")
+        .collect(Collectors.joining("; "));
+  }
+
+  private static String shown(RuleCheck check, SymbolState state, long now) {
+    String value = check.shown(state, now);
+    return value.isEmpty() ? "unknown" : value;
   }
 }

@@ -8,7 +8,8 @@ import java.util.regex.Pattern;
 
 /**
  * What one item must be to count: parts between commas, such as {@code tone above 0.3, weight high,
- * subject, category is one of earnings or guidance}. An item must meet all of them.
+ * subject, category is one of earnings or guidance}. An item must meet all of them. One that only
+ * mentions the company is a {@code mention}.
  */
 public final class CatalystRule {
   private static final Pattern TONE = Pattern.compile("tone (above|below) (-?[0-9.]+)");
@@ -46,6 +47,9 @@ public final class CatalystRule {
   private static Part part(String part) {
     if (part.equals("subject")) {
       return Catalyst::isAbout;
+    }
+    if (part.equals("mention")) {
+      return (item, symbol, company) -> !item.isAbout(symbol, company);
     }
     Matcher tone = TONE.matcher(part);
     if (tone.matches()) {
@@ -87,7 +91,7 @@ public final class CatalystRule {
       return (item, symbol, company) -> item.source().equalsIgnoreCase(source.group(1));
     }
     throw new IllegalArgumentException(
-        "expected tone above or below a number, weight low, medium or high, subject, category, source or source kind, found \""
+        "expected tone above or below a number, weight low, medium or high, subject, mention, category, source or source kind, found \""
             + part
             + "\"");
   }

@@ -56,6 +56,22 @@ public final class RuleSentence {
   }
 
   /**
+   * Reads rules of which one must hold: sentences joined by "or".
+   *
+   * @throws RuleSyntaxException when one of them is no rule
+   */
+  public static List<Rule> parseAny(String sentences, Vocabulary vocabulary) {
+    return Arrays.stream(sentences.split(" or (?!unknown)"))
+        .map(sentence -> parse(sentence.strip(), vocabulary))
+        .toList();
+  }
+
+  /** Rules of which one must hold as a sentence that reads back as them. */
+  public static String ofAny(List<Rule> rules) {
+    return String.join(" or ", rules.stream().map(Rule::sentence).toList());
+  }
+
+  /**
    * Where the relation stands: after a field's words, which may hold a relation's word themselves
    * ("room below %"); else the first one, so that the mistake can be told. Null without any.
    */

@@ -84,6 +84,13 @@ public record Scan(
         columns);
   }
 
+  /** With other groups of which one rule each must hold. */
+  public Scan withAnyOf(List<List<Rule>> others) {
+    return new Scan(
+        name, purpose, universe, from, to, rules, others, triggers, fold, side, limit, sort,
+        columns);
+  }
+
   /** Looking at another universe. */
   public Scan within(Universe other) {
     return new Scan(

@@ -7,6 +7,7 @@ import kelvo.market.Session;
 import kelvo.market.SymbolState;
 import kelvo.rule.Rule;
 import kelvo.rule.RuleCheck;
+import kelvo.rule.RuleSentence;
 import kelvo.time.DayTime;
 import kelvo.universe.Membership;
 
@@ -43,9 +44,7 @@ public record WhyEmpty(List<Count> counts, String sentence) {
         alone += passes[i] && members.contains(i) ? 1 : 0;
         remaining += left[i] ? 1 : 0;
       }
-      counts.add(
-          new Count(
-              String.join(" or ", group.stream().map(Rule::sentence).toList()), alone, remaining));
+      counts.add(new Count(RuleSentence.ofAny(group), alone, remaining));
     }
     return new WhyEmpty(List.copyOf(counts), sentence(scan, counts, now, session));
   }

@@ -1,6 +1,5 @@
 package kelvo.watch;
 
-import java.util.Arrays;
 import java.util.List;
 import kelvo.rule.Rule;
 import kelvo.rule.RuleSentence;
@@ -66,17 +65,15 @@ public record CheckRule(String name, List<Rule> pass, @Nullable Rule fail) {
    * @throws IllegalArgumentException when one of them is no rule
    */
   public static CheckRule of(String name, String pass, String fail, Vocabulary vocabulary) {
-    List<Rule> ways =
-        Arrays.stream(pass.split(" or (?!unknown)"))
-            .map(sentence -> RuleSentence.parse(sentence.strip(), vocabulary))
-            .toList();
     return new CheckRule(
-        name.strip(), ways, fail.isBlank() ? null : RuleSentence.parse(fail.strip(), vocabulary));
+        name.strip(),
+        RuleSentence.parseAny(pass, vocabulary),
+        fail.isBlank() ? null : RuleSentence.parse(fail.strip(), vocabulary));
   }
 
   /** The ways to pass as one sentence. */
   public String passSentence() {
-    return String.join(" or ", pass.stream().map(Rule::sentence).toList());
+    return RuleSentence.ofAny(pass);
   }
 
   /** The way to fail as a sentence; empty when there is none. */

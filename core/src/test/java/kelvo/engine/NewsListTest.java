@@ -84,10 +84,21 @@ class NewsListTest {
   }
 
   @Test
+  void theChangeSinceEachItemIsAFilterOfItsOwn() {
+    assertThat(news("change since at least 9.9%").rows())
+        .extracting(MarketSnapshot.NewsRow::changeSince)
+        .isNotEmpty()
+        .allMatch(change -> change >= 9.9);
+    assertThat(news("since below 0%").rows()).allMatch(row -> row.changeSince() < 0);
+    assertThat(news("since above 90%, subject").rows()).isEmpty();
+    assertThatThrownBy(() -> news("since above lots")).hasMessageContaining("\"lots\"");
+  }
+
+  @Test
   void aWrongPartIsNamed() {
     assertThatThrownBy(() -> news("loudness above 3"))
         .hasMessageContaining("loudness")
-        .hasMessageContaining("subject, tone, weight");
+        .hasMessageContaining("subject, mention, tone, weight");
   }
 
   @Test

@@ -33,6 +33,8 @@ class CatalystRuleTest {
   @Test
   void aSecurityThatIsOnlyMentionedIsNoSubject() {
     assertThat(CatalystRule.parse("subject").fits(ITEM, "BASINP", "Basin Power")).isFalse();
+    assertThat(CatalystRule.parse("mention").fits(ITEM, "BASINP", "Basin Power")).isTrue();
+    assertThat(fits("mention")).isFalse();
   }
 
   @Test

@@ -59,6 +59,15 @@ class RuleSentenceTest {
   }
 
   @Test
+  void rulesOfWhichOneMustHoldReadBackAsThey() {
+    String sentence = "float at most 20M or unknown or gap at most -4%";
+
+    assertThat(RuleSentence.parseAny(sentence, Vocabulary.USUAL)).hasSize(2);
+    assertThat(RuleSentence.ofAny(RuleSentence.parseAny(sentence, Vocabulary.USUAL)))
+        .isEqualTo(sentence);
+  }
+
+  @Test
   void signsAreUnderstoodWhenTyped() {
     assertThat(parse("gap >= 4%").sentence()).isEqualTo("gap at least 4%");
   }

@@ -146,6 +146,21 @@ class ScanEditingTest {
   }
 
   @Test
+  void theRulesOfWhichOneMustHoldAreTypedToo(FxRobot robot) {
+    TextField anyOf = robot.lookup((Node n) -> "Any of".equals(n.getAccessibleText())).query();
+    assertThat(anyOf.getText()).isEqualTo("gap at least 4% or gap at most -4%");
+    int before = shown().matching();
+
+    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> anyOf.setText("gap at least 9%"));
+
+    until(() -> shown().matching() < before);
+    assertThat(scan().anyOf()).hasSize(1);
+    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> anyOf.setText("gap at lea"));
+    until(() -> anyOf.getStyleClass().contains("wrong"));
+    assertThat(scan().anyOf().getFirst().getFirst().sentence()).isEqualTo("gap at least 9%");
+  }
+
+  @Test
   void aFactThatIsPointedAtBecomesARule(FxRobot robot) {
     robot.rightClickOn("float turnover");
     robot.clickOn(

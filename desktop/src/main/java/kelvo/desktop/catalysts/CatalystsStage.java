@@ -36,7 +36,7 @@ public final class CatalystsStage extends BorderPane {
     vocabulary =
         Vocabulary.of(workspace.session().securities().stream().map(f -> f.security()).toList());
     filter.setId("news-filter");
-    filter.setPromptText("subject, tone above 0.3, volume 5m at least 20K");
+    filter.setPromptText("subject, since at least 3%, volume 5m at least 20K");
     filter.setAccessibleText("Filter of the news");
     filter.textProperty().addListener((o, was, is) -> apply(is));
     filter.setOnAction(e -> items.requestFocus());
@@ -127,7 +127,7 @@ public final class CatalystsStage extends BorderPane {
           shown.news().rows().size()
               + " of "
               + shown.news().all()
-              + " items. Filter by category, tone, weight, source, subject, or any rule about the stock now.");
+              + " items. Filter by change since, category, tone, weight, source, subject or mention, or any rule about the stock now.");
     }
     words.setText(
         shown.news().words().isEmpty()

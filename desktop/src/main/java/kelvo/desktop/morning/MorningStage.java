@@ -32,7 +32,7 @@ import kelvo.watch.Decision;
 
 /** The Morning stage: the gap field, the triage table, keep and drop with a reason, the Ten. */
 public final class MorningStage extends BorderPane {
-  private static final double EDITOR_HEIGHT = 372;
+  private static final double EDITOR_HEIGHT = 398;
 
   private final Workspace workspace;
   private final GapField field;

@@ -30,6 +30,7 @@ import kelvo.engine.MarketSnapshot;
 import kelvo.field.Field;
 import kelvo.rule.Rule;
 import kelvo.rule.RuleCompletion;
+import kelvo.rule.RuleSentence;
 import kelvo.rule.SessionWords;
 import kelvo.rule.Vocabulary;
 import kelvo.scan.Scan;
@@ -57,6 +58,7 @@ final class ScanEditor extends BorderPane {
   private final TextField name = new TextField();
   private final TextField purpose = new TextField();
   private final ComboBox<String> universes = new ComboBox<>();
+  private final TextField anyOf = new TextField();
   private final TextField triggers = new TextField();
   private final TextField columns = new TextField();
   private final TextField sort = new TextField();
@@ -107,6 +109,7 @@ final class ScanEditor extends BorderPane {
             3,
             wrong,
             contradictions,
+            line("Any of", anyOf),
             line("Triggers", triggers),
             line("Columns", columns),
             line("Order", sort)));
@@ -114,6 +117,9 @@ final class ScanEditor extends BorderPane {
     purpose.setPromptText("what it is for, in one sentence");
     purpose.setAccessibleText("Purpose");
     onType(purpose, text -> scan().meant(text));
+    anyOf.setPromptText(
+        "one of these must hold: gap at least 4% or gap at most -4%; another group");
+    onType(anyOf, text -> scan().withAnyOf(each(text, ";", this::group)));
     onType(triggers, text -> scan().withTriggers(each(text, Trigger::parse)));
     onType(columns, text -> scan().listing(scan().sort(), each(text, this::field)));
     onType(
@@ -220,11 +226,19 @@ final class ScanEditor extends BorderPane {
   }
 
   private static <T> List<T> each(String text, Function<String, List<T>> read) {
-    return Arrays.stream(text.split(","))
+    return each(text, ",", read);
+  }
+
+  private static <T> List<T> each(String text, String between, Function<String, List<T>> read) {
+    return Arrays.stream(text.split(between))
         .map(String::strip)
         .filter(part -> !part.isEmpty())
         .flatMap(part -> read.apply(part).stream())
         .toList();
+  }
+
+  private List<List<Rule>> group(String sentences) {
+    return List.of(RuleSentence.parseAny(sentences, vocabulary));
   }
 
   private List<Field> field(String words) {
@@ -295,6 +309,7 @@ final class ScanEditor extends BorderPane {
     rules.show(scan.rules());
     set(name, scan.name());
     set(purpose, scan.purpose());
+    set(anyOf, scan.anyOf().stream().map(RuleSentence::ofAny).collect(Collectors.joining("; ")));
     set(triggers, scan.triggers().stream().map(Trigger::words).collect(Collectors.joining(", ")));
     set(columns, scan.columns().stream().map(Field::words).collect(Collectors.joining(", ")));
     set(sort, scan.sort().stream().map(SortOrder::words).collect(Collectors.joining(", ")));

@@ -10,6 +10,12 @@ import javafx.animation.PauseTransition;
 import javafx.beans.value.ChangeListener;
 import javafx.scene.Scene;
 import javafx.scene.image.WritableImage;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.input.MouseButton;
+import javafx.scene.input.MouseEvent;
+import javafx.stage.Popup;
+import javafx.stage.Window;
 import javafx.util.Duration;
 import javax.imageio.ImageIO;
 import kelvo.desktop.theme.Theme;
@@ -23,6 +29,10 @@ final class Pictures {
   private static final Duration SETTLE = Duration.millis(900);
 
   private record Shot(String name, StageKind stage, String at, String symbol, Theme theme) {}
+
+  private static final String SECOND_LOOK = "second-look";
+
+  private static final String WEATHER = "weather";
 
   private final Workspace workspace;
   private final Scene scene;
@@ -44,11 +54,13 @@ final class Pictures {
       shots.add(new Shot("morning", StageKind.MORNING, "08:58:00", "ORBTOW", theme));
       shots.add(new Shot("scan", StageKind.MORNING, "08:58:00", "ORBTOW", theme));
       shots.add(new Shot("wall", StageKind.MORNING, "09:20:00", "GENSED", theme));
+      shots.add(new Shot(SECOND_LOOK, StageKind.MORNING, "10:00:00", "TIDARC", theme));
       shots.add(new Shot("live", StageKind.LIVE, "10:44:30", "DENBOT", theme));
       shots.add(new Shot("catalysts", StageKind.CATALYSTS, "09:40:00", "TIDARC", theme));
       shots.add(new Shot("review", StageKind.REVIEW, "16:30:00", "KELPOR", theme));
       shots.add(new Shot("symbol", StageKind.LIVE, "10:25:00", "TIDARC", theme));
     }
+    shots.add(new Shot(WEATHER, StageKind.LIVE, "09:58:00", "TIDARC", Theme.DAYBREAK));
   }
 
   void start() {
@@ -85,6 +97,7 @@ final class Pictures {
     if (there) {
       long moment = awaited;
       awaited = -1;
+      begin(shot);
       settle(moment, shot, false);
     }
   }
@@ -97,7 +110,8 @@ final class Pictures {
           DayReview review = workspace.review().get();
           boolean reviewed = review != null && review.until() == moment;
           if (shot.stage() != StageKind.REVIEW || reviewed && wasReviewed) {
-            workspace.workOut(() -> true, whateverWasAskedIsThere -> take());
+            workspace.ask(
+                run -> true, answered -> workspace.workOut(() -> true, workedOut -> take()));
           } else {
             settle(moment, shot, reviewed);
           }
@@ -105,12 +119,53 @@ final class Pictures {
     settle.play();
   }
 
+  /** What the trader does to see it. */
+  private void begin(Shot shot) {
+    if (shot.name().equals(SECOND_LOOK)) {
+      pressSecondLook();
+    } else if (shot.name().equals(WEATHER)) {
+      scene.lookup(TopBar.WEATHER).fireEvent(click());
+    }
+  }
+
+  private void pressSecondLook() {
+    scene
+        .getRoot()
+        .fireEvent(
+            new KeyEvent(KeyEvent.KEY_PRESSED, "l", "l", KeyCode.L, false, false, false, false));
+  }
+
+  private static MouseEvent click() {
+    return new MouseEvent(
+        MouseEvent.MOUSE_CLICKED,
+        0,
+        0,
+        0,
+        0,
+        MouseButton.PRIMARY,
+        1,
+        false,
+        false,
+        false,
+        false,
+        false,
+        false,
+        false,
+        false,
+        false,
+        false,
+        null);
+  }
+
   private void take() {
     Shot shot = shots.remove();
     try {
       Files.createDirectories(folder);
       Path file = folder.resolve(shot.name() + "-" + shot.theme().word() + ".png");
-      ImageIO.write(buffered(scene.snapshot(null)), "png", file.toFile());
+      ImageIO.write(withPopups(), "png", file.toFile());
+      if (shot.name().equals(SECOND_LOOK)) {
+        pressSecondLook();
+      }
       System.err.println("kelvo: wrote " + file);
       next();
     } catch (IOException e) {
@@ -118,6 +173,24 @@ final class Pictures {
           "kelvo: cannot write pictures to " + folder + "; name a folder that can be written");
       KelvoWindow.exit(2);
     }
+  }
+
+  /** The window as it is seen, popups over it. */
+  private BufferedImage withPopups() {
+    BufferedImage picture = buffered(scene.snapshot(null));
+    Window window = scene.getWindow();
+    for (Window other : Window.getWindows()) {
+      if (other instanceof Popup && other.isShowing()) {
+        picture
+            .createGraphics()
+            .drawImage(
+                buffered(other.getScene().snapshot(null)),
+                (int) (other.getX() - window.getX() - scene.getX()),
+                (int) (other.getY() - window.getY() - scene.getY()),
+                null);
+      }
+    }
+    return picture;
   }
 
   private static BufferedImage buffered(WritableImage image) {

@@ -21,6 +21,9 @@ import org.jspecify.annotations.Nullable;
 
 /** The date, the day rail, the clock with its controls, and the weather of the market. */
 final class TopBar extends HBox {
+  /** Where the weather stands, for lookups. */
+  static final String WEATHER = "#weather";
+
   private static final double[] SPEEDS = {1, 10, 60, 600};
   private static final long SOON = 5 * DayTime.MINUTE;
   private static final long NOBODY_WARNED = -1;
@@ -93,6 +96,7 @@ final class TopBar extends HBox {
     benchmarks.getStyleClass().add("small");
     next.getStyleClass().addAll("faded", "small");
     VBox box = new VBox(0, line, weather, benchmarks, next);
+    box.setId(WEATHER.substring(1));
     box.setMinWidth(232);
     box.setMaxWidth(232);
     box.setOnMouseClicked(e -> showParts());
