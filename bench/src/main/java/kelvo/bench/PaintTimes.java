@@ -15,6 +15,7 @@ import kelvo.desktop.shell.WindowLayout;
 import kelvo.desktop.shell.Workspace;
 import kelvo.desktop.theme.Theme;
 import kelvo.engine.Progress;
+import kelvo.scan.Scan;
 import kelvo.sim.DemoSize;
 import kelvo.time.DayTime;
 import org.HdrHistogram.Histogram;
@@ -37,7 +38,13 @@ final class PaintTimes {
    * @param from the moment from which the day is played, {@link DayTime}
    */
   private record View(
-      String name, StageKind stage, boolean wall, String symbol, long from, WindowLayout layout) {}
+      String name,
+      StageKind stage,
+      boolean wall,
+      boolean everybody,
+      String symbol,
+      long from,
+      WindowLayout layout) {}
 
   /** A year of days wants a wide focus side. */
   private static final WindowLayout WIDE = new WindowLayout(1280, 800, 0.1, 0.42, 0.7);
@@ -48,6 +55,7 @@ final class PaintTimes {
               "a full day of minutes and a year of days",
               StageKind.LIVE,
               false,
+              false,
               "TIDARC",
               DayTime.of(15, 20),
               WIDE),
@@ -55,6 +63,7 @@ final class PaintTimes {
               "a wall of up to 60 charts",
               StageKind.MORNING,
               true,
+              false,
               "TIDARC",
               DayTime.of(9, 0),
               WindowLayout.USUAL),
@@ -62,6 +71,15 @@ final class PaintTimes {
               "the gap field and the triage table",
               StageKind.MORNING,
               false,
+              false,
+              "TIDARC",
+              DayTime.of(9, 0),
+              WindowLayout.USUAL),
+          new View(
+              "a list of 3,000 rows",
+              StageKind.MORNING,
+              false,
+              true,
               "TIDARC",
               DayTime.of(9, 0),
               WindowLayout.USUAL));
@@ -122,6 +140,9 @@ final class PaintTimes {
     stage.show();
     workspace.stage().set(view.stage);
     workspace.wall().set(view.wall);
+    if (view.everybody) {
+      workspace.shownScan().set(everybody(workspace.shownScan().get()));
+    }
     workspace.focusOn(view.symbol);
     AnimationTimer timer =
         new AnimationTimer() {
@@ -145,6 +166,24 @@ final class PaintTimes {
             });
     workspace.play(SPEED);
     return workspace;
+  }
+
+  /** A scan that lists every security, all day. */
+  private static Scan everybody(Scan like) {
+    return new Scan(
+        "Everybody",
+        "",
+        like.universe(),
+        DayTime.FIRST,
+        DayTime.LAST,
+        List.of(),
+        List.of(),
+        List.of(),
+        like.fold(),
+        like.side(),
+        SECURITIES,
+        like.sort(),
+        like.columns());
   }
 
   private void frame(long now) {

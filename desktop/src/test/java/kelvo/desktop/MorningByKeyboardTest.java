@@ -4,9 +4,13 @@ import static kelvo.desktop.OpenedWindow.until;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
+import kelvo.desktop.rules.ChecksEditor;
 import kelvo.desktop.shell.StageKind;
+import kelvo.desktop.shell.Workspace;
 import kelvo.engine.MarketSnapshot;
 import kelvo.engine.MoversWall;
 import kelvo.time.DayTime;
@@ -90,6 +94,72 @@ class MorningByKeyboardTest {
         .allMatch(d -> !d.reason().isEmpty());
   }
 
+  /**
+   * Ten kept, an eleventh in the place of one of them, checks and wall looked at, the rail moved.
+   */
+  @Test
+  void theWholeMorningUntilTheSecondLookTakesNoMouse(FxRobot robot) {
+    robot.type(KeyCode.J);
+    until(() -> !focus().isEmpty());
+    for (int kept = 1; kept <= Workspace.MOST_KEPT; kept++) {
+      int ten = kept;
+      robot.type(KeyCode.K).type(KeyCode.DIGIT1);
+      until(() -> theTen().size() == ten);
+    }
+    String eleventh = focus();
+    String second = theTen().get(1);
+    assertThat(theTen()).doesNotContain(eleventh);
+    robot.type(KeyCode.K).type(KeyCode.DIGIT2).type(KeyCode.DIGIT1);
+    until(() -> theTen().contains(eleventh));
+    assertThat(theTen()).hasSize(Workspace.MOST_KEPT).doesNotContain(second);
+
+    robot.type(KeyCode.C);
+    until(() -> isShown(robot, ChecksEditor.class));
+    robot.type(KeyCode.C).type(KeyCode.V);
+    until(() -> opened.window.chartsOnWall() > 20);
+    robot.type(KeyCode.V);
+    until(() -> shown().wall().isEmpty() && !isShown(robot, ChecksEditor.class));
+
+    for (int i = 0; i < 40 && !isDayRail(focusOwner()); i++) {
+      robot.type(KeyCode.TAB);
+    }
+    assertThat(isDayRail(focusOwner())).isTrue();
+    for (long quarter = 1; quarter <= 3; quarter++) {
+      long wanted = MORNING + quarter * 15 * DayTime.MINUTE;
+      robot.press(KeyCode.SHIFT).type(KeyCode.RIGHT).release(KeyCode.SHIFT);
+      until(() -> shown().moment() == wanted);
+    }
+    robot.type(KeyCode.L);
+    until(() -> secondLook(robot).matches("Morning gaps, 09:30 to 10:05: \\d+ fell out.*"));
+    assertThat(theTen()).hasSize(Workspace.MOST_KEPT);
+  }
+
+  private List<String> theTen() {
+    return opened.workspace.book().get().theTen(opened.workspace.now()).stream()
+        .map(Decision::symbol)
+        .toList();
+  }
+
+  private static boolean isShown(FxRobot robot, Class<? extends Node> part) {
+    return robot.lookup(part::isInstance).tryQuery().isPresent();
+  }
+
+  private static boolean isDayRail(Node node) {
+    return String.valueOf(node.getAccessibleText()).startsWith("Day rail");
+  }
+
+  private Node focusOwner() {
+    return opened.window.getScene().getFocusOwner();
+  }
+
+  private static String secondLook(FxRobot robot) {
+    return robot.lookup(".title").queryAllAs(Label.class).stream()
+        .map(Label::getText)
+        .filter(text -> text.contains("fell out"))
+        .findFirst()
+        .orElse("");
+  }
+
   @Test
   void sideBucketLevelsAndALineOfPlanComeByKeyboardToo(FxRobot robot) {
     robot.type(KeyCode.J);
@@ -164,11 +234,6 @@ class MorningByKeyboardTest {
     until(() -> shown().moment() == DayTime.of(10, 0));
     robot.type(KeyCode.L);
 
-    until(
-        () ->
-            robot.lookup(".title").queryAllAs(javafx.scene.control.Label.class).stream()
-                .anyMatch(
-                    label ->
-                        label.getText().matches("Morning gaps, 09:30 to 10:00: \\d+ fell out.*")));
+    until(() -> secondLook(robot).matches("Morning gaps, 09:30 to 10:00: \\d+ fell out.*"));
   }
 }

@@ -8,8 +8,11 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
-import java.util.SplittableRandom;
+import java.util.Random;
+import java.util.stream.Stream;
+import kelvo.data.Mutations;
 import kelvo.data.calendar.ExchangeCalendar;
 import kelvo.engine.MarketEngine;
 import kelvo.engine.Program;
@@ -17,22 +20,25 @@ import kelvo.engine.Progress;
 import kelvo.market.EventKind;
 import kelvo.market.Session;
 import kelvo.time.DayTime;
-import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
+import net.jqwik.api.EdgeCasesMode;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
 
 /**
- * Hundreds of thousands of lines with something wrong in them, seeded: nothing crashes or hangs,
+ * A million lines, half of them with something wrong in them, seeded: nothing crashes or hangs,
  * every line is either an event or a fault, and every good line is kept.
  */
-class MutatedFilesTest {
+class MutatedFilesProperties {
   private static final LocalDate DATE = LocalDate.of(2031, 3, 12);
-  private static final int LINES = 100_000;
-  private static final int CORRECTIONS = 4_000;
+  private static final int FOLDERS = 10;
+  private static final int LINES = 10_000;
+  private static final int CORRECTIONS = 400;
+  private static final int MOST = 3;
   private static final String[] SYMBOLS = {"TIDARC", "GLASBX", "KELPOR"};
   private static final String NOISE = "0123456789.,:-+eE $%ABxyz\t;'\u00e9\u4e2d\u0000";
 
-  private final SplittableRandom random = new SplittableRandom(20310312);
-  @TempDir Path folder;
+  private Random random = new Random();
+  private Path folder = Path.of("");
 
   private interface Line {
     String good(int i);
@@ -44,21 +50,6 @@ class MutatedFilesTest {
 
   private String symbol() {
     return SYMBOLS[random.nextInt(SYMBOLS.length)];
-  }
-
-  /** Changes, adds or takes away a few characters; never line ends and quotes. */
-  private String mutated(String line) {
-    StringBuilder text = new StringBuilder(line);
-    for (int n = 1 + random.nextInt(3); n > 0 && !text.isEmpty(); n--) {
-      int at = random.nextInt(text.length());
-      char noise = NOISE.charAt(random.nextInt(NOISE.length()));
-      switch (random.nextInt(3)) {
-        case 0 -> text.setCharAt(at, noise);
-        case 1 -> text.insert(at, noise);
-        default -> text.deleteCharAt(at);
-      }
-    }
-    return text.isEmpty() ? "x" : text.toString();
   }
 
   /** Writes lines of which every other one is mutated, and returns how many are good. */
@@ -75,7 +66,7 @@ class MutatedFilesTest {
         good++;
         lines.add(text);
       } else {
-        lines.add(mutated(text));
+        lines.add(Mutations.mutated(text, NOISE, MOST, random));
       }
     }
     Path file = folder.resolve(name);
@@ -96,8 +87,26 @@ class MutatedFilesTest {
     return data.faults().stream().filter(f -> f.file().startsWith(file)).count();
   }
 
-  @Test
-  void everyLineIsAnEventOrAFault() throws IOException {
+  @Property(tries = FOLDERS, seed = "20310312", edgeCases = EdgeCasesMode.NONE)
+  void everyLineIsAnEventOrAFault(@ForAll long seed) throws IOException {
+    random = new Random(seed);
+    folder = Files.createTempDirectory("kelvo-mutated");
+    try {
+      readsAll();
+    } finally {
+      remove();
+    }
+  }
+
+  private void remove() throws IOException {
+    try (Stream<Path> all = Files.walk(folder)) {
+      for (Path path : all.sorted(Comparator.reverseOrder()).toList()) {
+        Files.delete(path);
+      }
+    }
+  }
+
+  private void readsAll() throws IOException {
     Files.writeString(
         folder.resolve("securities.csv"),
         "symbol,name,mic,cfi\nTIDARC,A,XNAS,ESVUFR\nGLASBX,B,XNAS,ESVUFR\nKELPOR,C,XNAS,ESVUFR\n");

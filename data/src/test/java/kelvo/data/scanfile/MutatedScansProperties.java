@@ -1,0 +1,59 @@
+package kelvo.data.scanfile;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import kelvo.data.Mutations;
+import kelvo.rule.Rule;
+import kelvo.rule.RuleSentence;
+import kelvo.rule.RuleSyntaxException;
+import kelvo.rule.Vocabulary;
+import kelvo.scan.Scan;
+import net.jqwik.api.Arbitrary;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.Provide;
+
+/** Mutated scan files and sentences: a scan, or one sentence that says what is wrong. */
+class MutatedScansProperties {
+  private static final String SEED = "20310312";
+  private static final String NOISE = "\"{}[]:,()<>=%$x019kKmM.- \u0000\u00e9atleso";
+  private static final int MOST = 3;
+
+  @Provide
+  Arbitrary<String> files() {
+    return Mutations.of(
+        ScanFile.shippedFiles().stream().map(ScanFile::shippedText).toList(), NOISE, MOST);
+  }
+
+  @Provide
+  Arbitrary<String> sentences() {
+    List<String> good =
+        ScanFile.shipped(Vocabulary.USUAL).stream()
+            .flatMap(scan -> scan.rules().stream())
+            .map(Rule::sentence)
+            .toList();
+    return Mutations.of(good, NOISE, MOST);
+  }
+
+  @Property(tries = 30_000, seed = SEED)
+  void aFileIsAScanOrSaysWhatIsWrong(@ForAll("files") String text) {
+    try {
+      Scan scan = ScanFile.parse("tried.json", text, Vocabulary.USUAL, List.of());
+      assertThat(scan.name()).isNotBlank();
+    } catch (ScanFile.ScanFileException e) {
+      assertThat(e.getMessage()).startsWith("tried.json");
+    }
+  }
+
+  @Property(tries = 300_000, seed = SEED)
+  void aSentenceIsARuleThatReadsBackOrSaysWhere(@ForAll("sentences") String sentence) {
+    try {
+      Rule rule = RuleSentence.parse(sentence, Vocabulary.USUAL);
+      assertThat(RuleSentence.parse(rule.sentence(), Vocabulary.USUAL).sentence())
+          .isEqualTo(rule.sentence());
+    } catch (RuleSyntaxException e) {
+      assertThat(e.position()).isBetween(0, sentence.length());
+    }
+  }
+}
