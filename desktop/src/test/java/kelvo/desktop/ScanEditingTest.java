@@ -3,10 +3,13 @@ package kelvo.desktop;
 import static kelvo.desktop.OpenedWindow.until;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import javafx.scene.AccessibleRole;
 import javafx.scene.Node;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
@@ -27,6 +30,7 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.io.TempDir;
 import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
@@ -143,6 +147,65 @@ class ScanEditingTest {
     Rule after = scan().rules().get(2);
     assertThat(after.field()).isEqualTo(before.field());
     until(() -> workings().curve() != null && workings().curve().left() == shown().matching());
+  }
+
+  @Test
+  void aPhaseIsGivenABoundOfItsOwnAndLosesItAgain(FxRobot robot) {
+    int volume = 2;
+    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.workedRule().set(volume));
+    assertThat(scan().rules().get(volume).steps()).hasSize(2);
+    until(() -> phaseCell(robot, "midday").isPresent());
+    robot.clickOn(phaseCell(robot, "midday").orElseThrow());
+
+    until(() -> scan().rules().get(volume).steps().size() == 3);
+    assertThat(scan().rules().get(volume).steps().getLast().phase()).isEqualTo("midday");
+    until(() -> phaseCell(robot, "midday").isPresent());
+    robot.rightClickOn(phaseCell(robot, "midday").orElseThrow());
+    until(() -> scan().equals(first));
+  }
+
+  private static Optional<Node> phaseCell(FxRobot robot, String phase) {
+    return robot
+        .lookup((Node n) -> n instanceof Button && startsWith(n.getAccessibleText(), phase))
+        .tryQuery();
+  }
+
+  private static boolean startsWith(String text, String start) {
+    return text != null && text.startsWith(start + " ");
+  }
+
+  @Test
+  void aCloneAPairAndARemovalAreTakenBack(FxRobot robot) {
+    List<Scan> before = List.copyOf(opened.workspace.scans());
+    robot.clickOn("Clone");
+    until(() -> opened.workspace.scans().size() == before.size() + 1);
+    assertThat(scan().rules()).isEqualTo(first.rules());
+    robot.clickOn("Pair").clickOn("Two halves by price, at $10");
+    until(() -> opened.workspace.scans().size() == before.size() + 3);
+    assertThat(opened.workspace.scans().getLast().rules())
+        .anyMatch(rule -> rule.sentence().contains("price at least 10"));
+    robot.clickOn("Remove");
+    until(() -> opened.workspace.scans().size() == before.size() + 2);
+
+    for (int edit = 0; edit < 3; edit++) {
+      WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.undo());
+    }
+    until(() -> opened.workspace.scans().equals(before));
+    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.shownScan().set(first));
+  }
+
+  @Test
+  void aScanGoesToAFileAndComesBackUnderAFreeName(@TempDir Path folder) {
+    Path file = folder.resolve("shared.json");
+    String told =
+        WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.desk().share(scan(), file));
+    assertThat(told).isEqualTo("Wrote " + first.name() + " to shared.json");
+    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.desk().take(file));
+
+    until(() -> scan().name().equals(first.name() + " 2"));
+    assertThat(scan().rules()).isEqualTo(first.rules());
+    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.undo());
+    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.shownScan().set(first));
   }
 
   @Test

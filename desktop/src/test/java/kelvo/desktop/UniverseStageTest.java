@@ -6,6 +6,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import javafx.scene.Node;
+import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
 import kelvo.data.scanfile.UniverseTable;
@@ -118,5 +120,45 @@ class UniverseStageTest {
 
     assertThat(UniverseTable.with(universe(), file)).isEqualTo(changed);
     assertThat(Files.readString(file)).contains("ORBTOW", "excluded by hand");
+  }
+
+  @Test
+  void aFloatIsPutRightWithItsDateAndSource(FxRobot robot) throws Exception {
+    Path figures = OpenedWindow.folder().resolve("figures.csv");
+    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.focusOn("TIDARC"));
+    type(robot, "Shares", "8.4M");
+    type(robot, "Date of the figure", "2031-02-28");
+    type(robot, "Source", "annual report");
+    try {
+      robot.clickOn("Put right");
+
+      until(() -> opened.workspace.action().get().startsWith("Put right: TIDARC float"));
+      until(() -> Files.exists(figures) && Files.readString(figures).contains("annual report"));
+      assertThat(Files.readString(figures)).contains("TIDARC", "2031-02-28");
+    } finally {
+      Files.deleteIfExists(figures);
+    }
+  }
+
+  @Test
+  void aFigureThatCannotBeReadSaysWhatWasExpected(FxRobot robot) {
+    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.focusOn("TIDARC"));
+    type(robot, "Shares", "lots");
+    robot.clickOn("Put right");
+    until(() -> opened.workspace.action().get().contains("expected shares such as 8.4M"));
+    type(robot, "Shares", "8.4M");
+    type(robot, "Date of the figure", "28 February");
+    robot.clickOn("Put right");
+    until(() -> opened.workspace.action().get().contains("28 February"));
+
+    assertThat(OpenedWindow.folder().resolve("figures.csv")).doesNotExist();
+  }
+
+  private static void type(FxRobot robot, String field, String text) {
+    TextField into =
+        robot
+            .lookup((Node n) -> n instanceof TextField && field.equals(n.getAccessibleText()))
+            .query();
+    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> into.setText(text));
   }
 }

@@ -224,9 +224,13 @@ public final class Grid<R> extends Region {
 
   /** Chooses the row so many places further and tells about it. */
   public void move(int places) {
+    int index = selectedIndex();
+    chooseIfThere(index < 0 ? 0 : Math.clamp(index + places, 0, rows.size() - 1));
+  }
+
+  private void chooseIfThere(int index) {
     if (!rows.isEmpty()) {
-      int index = selectedIndex();
-      choose(Math.clamp(index < 0 ? 0 : index + places, 0, rows.size() - 1));
+      choose(index);
     }
   }
 
@@ -293,8 +297,8 @@ public final class Grid<R> extends Region {
       case UP -> move(-1);
       case PAGE_DOWN -> move(page);
       case PAGE_UP -> move(-page);
-      case HOME -> move(-rows.size());
-      case END -> move(rows.size());
+      case HOME -> chooseIfThere(0);
+      case END -> chooseIfThere(rows.size() - 1);
       default ->
           used =
               event.isShortcutDown()

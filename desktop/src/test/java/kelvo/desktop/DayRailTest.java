@@ -1,0 +1,100 @@
+package kelvo.desktop;
+
+import static kelvo.desktop.OpenedWindow.until;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseButton;
+import javafx.stage.Stage;
+import kelvo.engine.MarketSnapshot;
+import kelvo.time.DayTime;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.testfx.api.FxRobot;
+import org.testfx.framework.junit5.ApplicationExtension;
+import org.testfx.framework.junit5.Start;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** The clock of the program: the day rail, playing, and the weather beside it. */
+@ExtendWith(ApplicationExtension.class)
+class DayRailTest {
+  private static final long START = DayTime.of(9, 56);
+
+  private OpenedWindow opened;
+  private Node rail;
+
+  @Start
+  void start(Stage stage) {
+    opened = OpenedWindow.open(stage, START, false);
+  }
+
+  @BeforeEach
+  void ready(FxRobot robot) {
+    until(() -> opened.workspace.snapshot().get() != null && shown().moment() == START);
+    rail =
+        robot
+            .from(opened.window)
+            .lookup((Node n) -> String.valueOf(n.getAccessibleText()).startsWith("Day rail"))
+            .query();
+  }
+
+  @AfterEach
+  void close() {
+    WaitForAsyncUtils.waitForAsyncFx(20_000, () -> opened.workspace.close());
+  }
+
+  private MarketSnapshot shown() {
+    return opened.workspace.snapshot().get();
+  }
+
+  @Test
+  void arrowsGoAMinuteAndWithShiftAQuarterOfAnHour(FxRobot robot) {
+    WaitForAsyncUtils.waitForAsyncFx(5_000, rail::requestFocus);
+    robot.type(KeyCode.RIGHT);
+    until(() -> shown().moment() == START + DayTime.MINUTE);
+    robot.press(KeyCode.SHIFT).type(KeyCode.LEFT).release(KeyCode.SHIFT);
+    until(() -> shown().moment() == START - 14 * DayTime.MINUTE);
+  }
+
+  @Test
+  void draggingShowsTheMomentUnderThePointerAndNothingLater(FxRobot robot) {
+    robot.moveTo(rail).press(MouseButton.PRIMARY).moveBy(-120, 0);
+    until(() -> shown().moment() > DayTime.of(9, 0) && shown().moment() < DayTime.of(10, 30));
+    robot.moveBy(-60, 0).release(MouseButton.PRIMARY);
+
+    until(() -> shown().moment() < DayTime.of(9, 30));
+    assertThat(shown().hits()).allMatch(hit -> hit.at() <= shown().moment());
+    assertThat(shown().news().rows()).allMatch(row -> row.item().known() <= shown().moment());
+  }
+
+  @Test
+  void theSpeedButtonGoesRoundAndPlayingPauses(FxRobot robot) {
+    robot.clickOn("60x");
+    robot.clickOn("600x");
+    robot.clickOn("1x");
+    robot.clickOn("10x").clickOn("Play");
+    until(() -> opened.workspace.speed().get() == 60);
+    until(() -> shown().moment() > START);
+    robot.clickOn("Play");
+    until(() -> opened.workspace.speed().get() == 0);
+  }
+
+  @Test
+  void theWeatherShowsItsPartsAndWarnsOfAKnownEvent(FxRobot robot) {
+    Label next = robot.lookup((Node n) -> isLabelWith(n, "Wholesale inventories")).query();
+    assertThat(next.getText()).startsWith("In 4 min");
+    robot.clickOn("#weather");
+
+    until(() -> robot.lookup((Node n) -> isLabelWith(n, "Moved over 10%")).tryQuery().isPresent());
+    assertThat(robot.lookup((Node n) -> isLabelWith(n, "Rate decision")).tryQuery()).isPresent();
+    assertThat(robot.lookup((Node n) -> isLabelWith(n, ", past")).tryQuery()).isPresent();
+  }
+
+  private static boolean isLabelWith(Node node, String text) {
+    return node instanceof Label label && label.getText().contains(text);
+  }
+}

@@ -1,0 +1,159 @@
+package kelvo.desktop;
+
+import static kelvo.desktop.OpenedWindow.until;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import javafx.scene.AccessibleRole;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.stage.Stage;
+import kelvo.desktop.grid.Grid;
+import kelvo.engine.MarketSnapshot;
+import kelvo.market.RecentPrints;
+import kelvo.scan.Side;
+import kelvo.time.DayTime;
+import kelvo.watch.Choice;
+import kelvo.watch.Decision;
+import kelvo.watch.Level;
+import kelvo.watch.LevelKind;
+import kelvo.watch.Note;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.testfx.api.FxRobot;
+import org.testfx.framework.junit5.ApplicationExtension;
+import org.testfx.framework.junit5.Start;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** The parts about the symbol in focus, by mouse: facts and checks, prints, news, the plan. */
+@ExtendWith(ApplicationExtension.class)
+class SymbolPartsTest {
+  private static final long MORNING = DayTime.of(9, 20);
+  private static final String SYMBOL = "TIDARC";
+
+  private OpenedWindow opened;
+
+  @Start
+  void start(Stage stage) {
+    opened = OpenedWindow.open(stage, MORNING, false);
+  }
+
+  @BeforeEach
+  void focus() {
+    until(() -> opened.workspace.snapshot().get() != null);
+    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.focusOn(SYMBOL));
+    until(
+        () ->
+            opened.workspace.snapshot().get().focus() != null
+                && opened.workspace.snapshot().get().moment() == MORNING);
+  }
+
+  @AfterEach
+  void close() {
+    WaitForAsyncUtils.waitForAsyncFx(20_000, () -> opened.workspace.close());
+  }
+
+  private static List<String> labels(FxRobot robot) {
+    return robot
+        .lookup((Node n) -> n instanceof Label && n.isVisible())
+        .queryAllAs(Label.class)
+        .stream()
+        .map(Label::getText)
+        .toList();
+  }
+
+  private static void write(FxRobot robot, String prompt, String text) {
+    robot.clickOn((Node n) -> n instanceof TextField f && prompt.equals(f.getPromptText()));
+    robot.write(text).type(KeyCode.ENTER);
+  }
+
+  @Test
+  void theHeaderSaysWhatItIsAndWhatItsNewsIs(FxRobot robot) {
+    assertThat(labels(robot))
+        .contains(SYMBOL)
+        .anyMatch(text -> text.contains("Tidal Arc Power signs eleven-year contract"));
+
+    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.find("glasbx"));
+    until(() -> labels(robot).contains("No news names it"));
+  }
+
+  @Test
+  void factsAndChecksAreThoseOfTheSymbol(FxRobot robot) {
+    until(() -> labels(robot).contains("avg volume 20d"));
+    assertThat(labels(robot))
+        .contains("gap", "float", "previous close", "$6.20", "kind", "common stock")
+        .anyMatch(text -> text.startsWith("✓"));
+  }
+
+  @Test
+  void printsCarryTheSideOfTheQuoteAtWhichTheyTraded(FxRobot robot) {
+    robot.clickOn("Prints");
+
+    until(() -> labels(robot).stream().anyMatch(text -> text.startsWith("Bid ")));
+    Grid<?> prints =
+        robot
+            .lookup(
+                (Node n) ->
+                    n.getAccessibleRole() == AccessibleRole.TABLE_VIEW
+                        && String.valueOf(n.getAccessibleText()).equals("Prints"))
+            .query();
+    assertThat(prints.rows()).isEqualTo(shown().prints().prints()).isNotEmpty();
+    assertThat(shown().prints().prints())
+        .extracting(RecentPrints.Print::place)
+        .contains(RecentPrints.Place.AT_ASK);
+  }
+
+  private MarketSnapshot.Focus shown() {
+    return opened.workspace.snapshot().get().focus();
+  }
+
+  @Test
+  void newsShowsTheTextAndTheWordsThatDecided(FxRobot robot) {
+    robot.clickOn("News");
+
+    until(() -> labels(robot).stream().anyMatch(text -> text.contains("by its words: contract")));
+    assertThat(labels(robot)).anyMatch(text -> text.contains("told holders of its shares"));
+  }
+
+  @Test
+  void aPlanALevelAndANoteAreKeptAndALevelIsRemoved(FxRobot robot) {
+    WaitForAsyncUtils.waitForAsyncFx(
+        5_000, () -> opened.workspace.decide(SYMBOL, Choice.KEEP, "news"));
+    robot.clickOn("Plan, levels, notes");
+    write(robot, "one line of plan", "buy the first pullback");
+    write(robot, "price", "8.20");
+    write(robot, "a note on this symbol, Enter keeps it", "spread is fine");
+
+    until(() -> !notes().isEmpty());
+    Decision decided = opened.workspace.book().get().decisionOn(SYMBOL, MORNING).orElseThrow();
+    assertThat(decided.plan()).isEqualTo("buy the first pullback");
+    assertThat(decided.side()).isEqualTo(Side.UP);
+    assertThat(levels()).extracting(Level::price).containsExactly(82_000L);
+    assertThat(levels().getFirst().kind()).isEqualTo(LevelKind.BY_HAND);
+    assertThat(notes()).extracting(Note::text).containsExactly("spread is fine");
+
+    robot.clickOn("Remove");
+    until(() -> levels().isEmpty());
+  }
+
+  @Test
+  void aLevelThatIsNoPriceSaysWhatWasExpected(FxRobot robot) {
+    robot.clickOn("Plan, levels, notes");
+    write(robot, "price", "eight");
+
+    until(() -> opened.workspace.action().get().contains("A level needs a price above 0"));
+    assertThat(levels()).isEmpty();
+  }
+
+  private List<Level> levels() {
+    return opened.workspace.book().get().levelsOn(SYMBOL, MORNING);
+  }
+
+  private List<Note> notes() {
+    return opened.workspace.book().get().notesOn(SYMBOL, MORNING);
+  }
+}

@@ -1,0 +1,108 @@
+package kelvo.desktop;
+
+import static kelvo.desktop.OpenedWindow.until;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import javafx.geometry.Point2D;
+import javafx.scene.Node;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseButton;
+import javafx.stage.Stage;
+import kelvo.desktop.chart.PointedAt;
+import kelvo.engine.MarketSnapshot;
+import kelvo.time.DayTime;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.testfx.api.FxRobot;
+import org.testfx.framework.junit5.ApplicationExtension;
+import org.testfx.framework.junit5.Start;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** The wall of small charts, by mouse: focus, own order, days, the shared crosshair. */
+@ExtendWith(ApplicationExtension.class)
+class WallTest {
+  private static final long MORNING = DayTime.of(9, 20);
+  private static final double HEAD = 24;
+
+  private OpenedWindow opened;
+  private Node wall;
+
+  @Start
+  void start(Stage stage) {
+    opened = OpenedWindow.open(stage, MORNING, false);
+  }
+
+  @BeforeEach
+  void open(FxRobot robot) {
+    until(() -> opened.workspace.snapshot().get() != null && shown().moment() == MORNING);
+    robot.type(KeyCode.V);
+    until(() -> opened.window.chartsOnWall() > 20);
+    wall = robot.lookup((Node n) -> "Wall of small charts".equals(n.getAccessibleText())).query();
+  }
+
+  @AfterEach
+  void close() {
+    WaitForAsyncUtils.waitForAsyncFx(20_000, () -> opened.workspace.close());
+  }
+
+  private MarketSnapshot shown() {
+    return opened.workspace.snapshot().get();
+  }
+
+  /** The middle of a place in the first row. */
+  private Point2D place(int column) {
+    double width = wall.getLayoutBounds().getWidth();
+    double tile = width / Math.max(1, (int) (width / 84));
+    return wall.localToScreen((column + 0.5) * tile, HEAD + 20);
+  }
+
+  private List<String> symbols() {
+    return shown().wall().stream().map(tile -> tile.card().symbol()).toList();
+  }
+
+  @Test
+  void themesComeFirstThenRisersAndFallers() {
+    List<String> groups = shown().wall().stream().map(MarketSnapshot.Tile::group).toList();
+
+    assertThat(groups).contains("risers", "fallers");
+    assertThat(groups.indexOf("risers")).isLessThan(groups.indexOf("fallers"));
+    assertThat(groups.getFirst()).isNotIn("risers", "fallers");
+    assertThat(shown().wall())
+        .filteredOn(tile -> tile.group().equals("risers"))
+        .allMatch(tile -> tile.card().changePercent() > 0);
+  }
+
+  @Test
+  void aClickPutsASymbolInFocusAndADragMovesItsChart(FxRobot robot) {
+    String first = symbols().getFirst();
+    String third = symbols().get(2);
+    robot.clickOn(place(2));
+    until(() -> opened.workspace.focus().get().equals(third));
+
+    robot.moveTo(place(2)).press(MouseButton.PRIMARY);
+    robot.moveTo(place(0)).release(MouseButton.PRIMARY);
+    robot.clickOn(place(1));
+    until(() -> opened.workspace.focus().get().equals(first));
+    robot.clickOn(place(0));
+    until(() -> opened.workspace.focus().get().equals(third));
+  }
+
+  @Test
+  void pointingAtAChartPointsAtThatTimeOnAllOthers(FxRobot robot) {
+    robot.moveTo(place(1));
+    until(() -> opened.workspace.pointed().get() != null);
+    PointedAt pointed = opened.workspace.pointed().get();
+    assertThat(pointed.symbol()).isEqualTo(symbols().get(1));
+    assertThat(pointed.moment()).isBetween(DayTime.of(6, 0), DayTime.of(7, 30));
+
+    robot.clickOn("Days").moveTo(place(1));
+    until(
+        () ->
+            opened.workspace.pointed().get() != null
+                && opened.workspace.pointed().get().moment() == PointedAt.WHOLE_DAY);
+    assertThat(opened.workspace.pointed().get().date()).isBefore(opened.workspace.day());
+  }
+}
