@@ -1,6 +1,7 @@
 package kelvo.bench;
 
 import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Collection;
 import java.util.List;
@@ -18,7 +19,7 @@ import org.openjdk.jmh.util.Statistics;
  */
 public final class Ratios {
   private static final List<String> SUBJECTS =
-      List.of("replay", "seek", "scans", "peers", "growth", "latency", "paint");
+      List.of("replay", "seek", "scans", "peers", "growth", "latency", "paint", "whole");
 
   private static final List<String> SIZES = List.of("3000", "11000");
 
@@ -52,6 +53,10 @@ public final class Ratios {
     }
     if (subjects.contains("latency")) {
       latency();
+    }
+    if (subjects.contains("whole")) {
+      say("a whole process: 8,000 securities, 20 million prints, thirty scans");
+      WholeDay.print(folder.isEmpty() ? Files.createTempDirectory("kelvo-bench") : Path.of(folder));
     }
     if (subjects.contains("paint")) {
       PaintTimes.print();

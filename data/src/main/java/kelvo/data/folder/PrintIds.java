@@ -11,7 +11,7 @@ import kelvo.market.EventTape;
 public final class PrintIds {
   private static final long OFFSET = 0xcbf29ce484222325L;
   private static final long PRIME = 0x100000001b3L;
-  private static final int MOST_DIGITS = 18;
+  static final int MOST_DIGITS = 18;
 
   private PrintIds() {}
 

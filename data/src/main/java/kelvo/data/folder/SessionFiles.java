@@ -17,6 +17,7 @@ final class SessionFiles {
   private final Path folder;
   private final LocalDate date;
   private final Map<String, Integer> numbers;
+  private final WordIndex symbols;
   private final Faults faults;
   private final List<String> reasons = new ArrayList<>();
 
@@ -29,6 +30,7 @@ final class SessionFiles {
     this.folder = root;
     this.date = date;
     this.numbers = numbers;
+    symbols = new WordIndex(numbers);
     this.faults = faults;
   }
 
@@ -45,15 +47,14 @@ final class SessionFiles {
             imbalances(),
             mentions(),
             news(catalysts));
-    return EventRows.merge(files.stream().filter(f -> f.size > 0).toList(), numbers.size());
+    return EventRows.merge(files.stream().filter(f -> f.size() > 0).toList(), numbers.size());
   }
 
   private EventRows trades() {
     EventRows rows =
-        new EventRows(
+        EventRows.ofFile(
             (tape, r, i) ->
-                tape.trade(
-                    r.times[i], r.symbols[i], r.firsts[i], r.seconds[i], r.thirds[i], r.idOf(i)));
+                tape.trade(r.time(i), r.symbol(i), r.first(i), r.second(i), r.third(i), r.id(i)));
     Map<String, Integer> sets = new HashMap<>();
     read(
         "trades",
@@ -76,7 +77,7 @@ final class SessionFiles {
                 conditions(row, conditions, sets),
                 0);
             if (!row.isEmpty(id)) {
-              rows.id(PrintIds.of(row.text(id)));
+              rows.id(row.printId(id));
             }
           };
         });
@@ -84,7 +85,7 @@ final class SessionFiles {
   }
 
   private EventRows corrections() {
-    EventRows rows = new EventRows(this::correct);
+    EventRows rows = EventRows.ofFile(this::correct);
     read(
         "corrections",
         List.of("time", "symbol", "id", "action", "price", "size"),
@@ -118,14 +119,14 @@ final class SessionFiles {
 
   private void correct(EventTape tape, EventRows r, int i) {
     boolean known =
-        r.thirds[i] == 1
-            ? tape.cancel(r.times[i], r.symbols[i], r.ids[i])
-            : tape.correct(r.times[i], r.symbols[i], r.ids[i], r.firsts[i], r.seconds[i]);
+        r.third(i) == 1
+            ? tape.cancel(r.time(i), r.symbol(i), r.id(i))
+            : tape.correct(r.time(i), r.symbol(i), r.id(i), r.first(i), r.second(i));
     if (!known) {
       faults.add(
           new Fault(
               "sessions/" + date + "/corrections",
-              r.lines[i],
+              r.line(i),
               "id",
               "the id of an earlier print of the security",
               "an unknown id"));
@@ -134,15 +135,10 @@ final class SessionFiles {
 
   private EventRows imbalances() {
     EventRows rows =
-        new EventRows(
+        EventRows.ofFile(
             (tape, r, i) ->
                 tape.imbalance(
-                    r.times[i],
-                    r.symbols[i],
-                    r.fourths[i] == 1,
-                    r.thirds[i],
-                    r.seconds[i],
-                    r.firsts[i]));
+                    r.time(i), r.symbol(i), r.fourth(i) == 1, r.third(i), r.second(i), r.first(i)));
     read(
         "imbalance",
         List.of("time", "symbol", "side", "paired", "imbalance", "reference"),
@@ -174,7 +170,7 @@ final class SessionFiles {
 
   private EventRows mentions() {
     EventRows rows =
-        new EventRows((tape, r, i) -> tape.mention(r.times[i], r.symbols[i], r.firsts[i]));
+        EventRows.ofFile((tape, r, i) -> tape.mention(r.time(i), r.symbol(i), r.first(i)));
     read(
         "mentions",
         List.of("time", "symbol", "count"),
@@ -198,15 +194,10 @@ final class SessionFiles {
 
   private EventRows quotes() {
     EventRows rows =
-        new EventRows(
+        EventRows.ofFile(
             (tape, r, i) ->
                 tape.quote(
-                    r.times[i],
-                    r.symbols[i],
-                    r.firsts[i],
-                    r.thirds[i],
-                    r.seconds[i],
-                    r.fourths[i]));
+                    r.time(i), r.symbol(i), r.first(i), r.third(i), r.second(i), r.fourth(i)));
     read(
         "quotes",
         List.of("time", "symbol", "bid", "bid_size", "ask", "ask_size"),
@@ -233,13 +224,13 @@ final class SessionFiles {
 
   private EventRows status() {
     EventRows rows =
-        new EventRows(
+        EventRows.ofFile(
             (tape, r, i) ->
                 tape.status(
-                    r.times[i],
-                    r.symbols[i],
-                    TradingState.values()[r.thirds[i]],
-                    reasons.get(r.fourths[i])));
+                    r.time(i),
+                    r.symbol(i),
+                    TradingState.values()[r.third(i)],
+                    reasons.get(r.fourth(i))));
     read(
         "status",
         List.of("time", "symbol", "state", "reason"),
@@ -262,8 +253,7 @@ final class SessionFiles {
 
   private EventRows news(List<Catalyst> catalysts) {
     EventRows rows =
-        new EventRows((tape, r, i) -> tape.news(r.times[i], r.symbols[i], r.thirds[i]));
-    rows.canHaveSeq = false;
+        EventRows.withoutSeq((tape, r, i) -> tape.news(r.time(i), r.symbol(i), r.third(i)));
     for (int item = 0; item < catalysts.size(); item++) {
       for (String symbol : catalysts.get(item).symbols()) {
         Integer number = numbers.get(symbol);
@@ -289,8 +279,8 @@ final class SessionFiles {
   }
 
   private int number(TableRow row, int column) {
-    Integer number = numbers.get(row.word(column));
-    if (number == null) {
+    int number = row.numberIn(symbols, column);
+    if (number == WordIndex.NONE) {
       throw row.bad(column, "a symbol of the securities file");
     }
     return number;

@@ -120,9 +120,9 @@ final class TableFile {
   private InputStream open() throws IOException {
     InputStream raw = new BufferedInputStream(Files.newInputStream(path), 1 << 16);
     if (name.endsWith(".gz")) {
-      return new GZIPInputStream(raw, 1 << 16);
+      return new ReadAhead(new GZIPInputStream(raw, 1 << 16));
     }
-    return name.endsWith(".zst") ? new ZstdInputStream(raw) : raw;
+    return name.endsWith(".zst") ? new ReadAhead(new ZstdInputStream(raw)) : raw;
   }
 
   /** Reads the header from the first row and everything else from the rows after it. */

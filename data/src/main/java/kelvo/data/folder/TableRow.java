@@ -129,14 +129,40 @@ final class TableRow extends AbstractBaseCsvCallbackHandler<TableRow> {
     }
     int slot = (hash ^ hash >>> 15) & (WORD_SLOTS - 1);
     String known = words[slot];
-    if (known == null || !sameAs(known, start, length)) {
+    if (known == null || !isWord(known, chars, start, length)) {
       known = text(column);
       words[slot] = known;
     }
     return known;
   }
 
-  private boolean sameAs(String word, int start, int length) {
+  /** The number of the word in a column; {@link WordIndex#NONE} when it is not in the index. */
+  int numberIn(WordIndex index, int column) {
+    return isEmpty(column)
+        ? WordIndex.NONE
+        : index.numberOf(chars, start(column), ends[column] - start(column));
+  }
+
+  /** The number of a print's id in a column, as {@link PrintIds} gives it. */
+  long printId(int column) {
+    int start = start(column);
+    int digits = ends[column] - start;
+    if (digits < 1 || digits > PrintIds.MOST_DIGITS) {
+      return PrintIds.of(text(column));
+    }
+    long id = 0;
+    for (int i = start; i < start + digits; i++) {
+      int digit = chars[i] - '0';
+      if (digit < 0 || digit > 9) {
+        return PrintIds.of(text(column));
+      }
+      id = id * 10 + digit;
+    }
+    return id;
+  }
+
+  /** Whether some characters are a word. */
+  static boolean isWord(String word, char[] chars, int start, int length) {
     if (word.length() != length) {
       return false;
     }
