@@ -122,7 +122,7 @@ class SymbolPartsTest {
   @Test
   void aPlanALevelAndANoteAreKeptAndALevelIsRemoved(FxRobot robot) {
     WaitForAsyncUtils.waitForAsyncFx(
-        5_000, () -> opened.workspace.decide(SYMBOL, Choice.KEEP, "news"));
+        5_000, () -> opened.workspace.trader().decide(SYMBOL, Choice.KEEP, "news"));
     robot.clickOn("Plan, levels, notes");
     write(robot, "one line of plan", "buy the first pullback");
     write(robot, "price", "8.20");

@@ -10,7 +10,7 @@ import javafx.scene.Node;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
 import kelvo.desktop.shell.StageKind;
-import kelvo.desktop.shell.Workspace;
+import kelvo.desktop.shell.TraderDay;
 import kelvo.desktop.theme.Theme;
 import kelvo.engine.MarketSnapshot;
 import kelvo.market.SecurityFacts;
@@ -92,10 +92,11 @@ class WholeDayTest {
         opened.workspace.session().securities().stream()
             .map(SecurityFacts::symbol)
             .filter(s -> !s.equals("TIDARC"))
-            .limit(Workspace.MOST_KEPT)
+            .limit(TraderDay.MOST_KEPT)
             .toList();
     WaitForAsyncUtils.waitForAsyncFx(
-        20_000, () -> others.forEach(s -> opened.workspace.decide(s, Choice.KEEP, "early")));
+        20_000,
+        () -> others.forEach(s -> opened.workspace.trader().decide(s, Choice.KEEP, "early")));
     robot.type(KeyCode.K).type(KeyCode.DIGIT0).type(KeyCode.DIGIT1);
 
     until(
@@ -104,7 +105,7 @@ class WholeDayTest {
                 .anyMatch(d -> d.symbol().equals("TIDARC")));
     List<String> kept =
         opened.workspace.book().get().theTen(MORNING).stream().map(Decision::symbol).toList();
-    assertThat(kept).hasSize(Workspace.MOST_KEPT).doesNotContain(others.getLast());
+    assertThat(kept).hasSize(TraderDay.MOST_KEPT).doesNotContain(others.getLast());
     assertThat(
             opened
                 .workspace
@@ -182,8 +183,11 @@ class WholeDayTest {
     Platform.runLater(
         () -> {
           opened.workspace.focusOn("TIDARC");
-          opened.workspace.decide("TIDARC", Choice.KEEP, "news");
-          opened.workspace.addLevel(opened.workspace.focus().get(), 90_000, LevelKind.BY_HAND);
+          opened.workspace.trader().decide("TIDARC", Choice.KEEP, "news");
+          opened
+              .workspace
+              .trader()
+              .addLevel(opened.workspace.focus().get(), 90_000, LevelKind.BY_HAND);
           opened.workspace.play(3_600);
         });
 
@@ -210,8 +214,8 @@ class WholeDayTest {
     Platform.runLater(
         () -> {
           opened.workspace.focusOn("KELPOR");
-          opened.workspace.decide("KELPOR", Choice.KEEP, "thin, stepping up");
-          opened.workspace.addNote(opened.workspace.focus().get(), "watch the third step");
+          opened.workspace.trader().decide("KELPOR", Choice.KEEP, "thin, stepping up");
+          opened.workspace.trader().addNote(opened.workspace.focus().get(), "watch the third step");
         });
     until(() -> opened.workspace.book().get().notes().size() == 1);
     WaitForAsyncUtils.waitForAsyncFx(

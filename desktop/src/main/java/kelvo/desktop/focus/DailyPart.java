@@ -11,7 +11,7 @@ final class DailyPart implements FocusPart {
   private final DailyPriceChart chart;
 
   DailyPart(Workspace workspace, ChartChoice choice) {
-    chart = new DailyPriceChart(choice, workspace);
+    chart = new DailyPriceChart(choice, workspace.trader());
   }
 
   @Override

@@ -14,7 +14,7 @@ final class IntradayPart implements FocusPart {
   private final IntradayChart chart;
 
   IntradayPart(Workspace workspace, ChartChoice choice) {
-    chart = new IntradayChart(choice, workspace);
+    chart = new IntradayChart(choice, workspace.trader());
     pane = new BorderPane(chart);
     pane.setTop(new ChartBar(choice));
   }

@@ -76,7 +76,9 @@ final class PlanPart extends ScrollPane implements FocusPart {
   }
 
   private void keepPlan() {
-    workspace.plan(symbol, Side.of(side.getValue()), bucket.getValue(), plan.getText().strip());
+    workspace
+        .trader()
+        .plan(symbol, Side.of(side.getValue()), bucket.getValue(), plan.getText().strip());
   }
 
   private void setLevel() {
@@ -86,7 +88,7 @@ final class PlanPart extends ScrollPane implements FocusPart {
               .filter(k -> k.words().equals(kind.getValue()))
               .findFirst()
               .orElse(LevelKind.BY_HAND);
-      workspace.addLevel(symbol, Price.parse(price.getText().strip()), chosen);
+      workspace.trader().addLevel(symbol, Price.parse(price.getText().strip()), chosen);
       price.clear();
     } catch (IllegalArgumentException e) {
       workspace
@@ -103,7 +105,7 @@ final class PlanPart extends ScrollPane implements FocusPart {
 
   private void keepNote() {
     if (!note.getText().isBlank()) {
-      workspace.addNote(symbol, note.getText().strip());
+      workspace.trader().addNote(symbol, note.getText().strip());
       note.clear();
     }
   }
@@ -156,7 +158,9 @@ final class PlanPart extends ScrollPane implements FocusPart {
                   + slope(level)
                   + ", since "
                   + DayTime.minutes(level.setAt()));
-      standing.getChildren().add(line(words, button("Remove", () -> workspace.removeLevel(level))));
+      standing
+          .getChildren()
+          .add(line(words, button("Remove", () -> workspace.trader().removeLevel(level))));
     }
     for (Note written : seen.notes()) {
       Label words = new Label(DayTime.minutes(written.at()) + "  " + written.text());

@@ -257,7 +257,7 @@ public final class MorningStage extends BorderPane {
       case K -> decide(Choice.KEEP, symbol);
       case D -> decide(Choice.DROP, symbol);
       case W -> {
-        workspace.decide(symbol, Choice.WATCH, "");
+        workspace.trader().decide(symbol, Choice.WATCH, "");
         table.move(1);
       }
       case J, SPACE -> table.move(1);
@@ -309,7 +309,7 @@ public final class MorningStage extends BorderPane {
       workspace.action().set("No symbol in focus: J takes the first");
       return;
     }
-    if (choice == Choice.KEEP && workspace.isTenFullFor(symbol)) {
+    if (choice == Choice.KEEP && workspace.trader().isTenFullFor(symbol)) {
       askWhichGoes(symbol);
       return;
     }
@@ -317,7 +317,7 @@ public final class MorningStage extends BorderPane {
         choice,
         symbol,
         reason -> {
-          workspace.decide(symbol, choice, reason);
+          workspace.trader().decide(symbol, choice, reason);
           table.move(1);
         },
         table::requestFocus);
@@ -333,7 +333,7 @@ public final class MorningStage extends BorderPane {
         typed -> {
           String goes = typed.toUpperCase(Locale.ROOT);
           if (kept.contains(goes)) {
-            workspace.decide(goes, Choice.DROP, "made room for " + newcomer);
+            workspace.trader().decide(goes, Choice.DROP, "made room for " + newcomer);
             // The bar's text field is still taking the answer; it can ask again after that.
             Platform.runLater(() -> decide(Choice.KEEP, newcomer));
           } else {

@@ -47,13 +47,15 @@ final class PlanKeys {
     Decision d = decided.get();
     switch (code) {
       case S ->
-          workspace.plan(symbol, d.side() == Side.UP ? Side.DOWN : Side.UP, d.bucket(), d.plan());
-      case B -> workspace.plan(symbol, d.side(), nextBucket(d.bucket()), d.plan());
+          workspace
+              .trader()
+              .plan(symbol, d.side() == Side.UP ? Side.DOWN : Side.UP, d.bucket(), d.plan());
+      case B -> workspace.trader().plan(symbol, d.side(), nextBucket(d.bucket()), d.plan());
       default ->
           bar.ask(
               "Plan for " + symbol + ":",
               List.of(),
-              text -> workspace.plan(symbol, d.side(), d.bucket(), text),
+              text -> workspace.trader().plan(symbol, d.side(), d.bucket(), text),
               closed);
     }
   }
@@ -88,7 +90,7 @@ final class PlanKeys {
 
   private void setLevel(String symbol, LevelKind kind, String price) {
     try {
-      workspace.addLevel(symbol, Price.parse(price), kind);
+      workspace.trader().addLevel(symbol, Price.parse(price), kind);
     } catch (IllegalArgumentException e) {
       workspace.action().set("A level is a price such as 8.20, found \"" + price + "\"");
     }

@@ -3,6 +3,7 @@ package kelvo.desktop.morning;
 import java.util.List;
 import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
+import kelvo.desktop.shell.TraderDay;
 import kelvo.desktop.shell.Workspace;
 import kelvo.desktop.theme.Numbers;
 import kelvo.engine.MarketSnapshot;
@@ -38,7 +39,7 @@ final class TenPanel extends VBox {
   }
 
   private void list(List<Entry> ten) {
-    Label title = new Label("The Ten, " + ten.size() + " of " + Workspace.MOST_KEPT);
+    Label title = new Label("The Ten, " + ten.size() + " of " + TraderDay.MOST_KEPT);
     title.getStyleClass().add("title");
     getChildren().setAll(title);
     if (ten.isEmpty()) {

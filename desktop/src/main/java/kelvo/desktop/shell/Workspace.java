@@ -28,7 +28,6 @@ import javafx.beans.property.StringProperty;
 import kelvo.data.feed.LiveFeed;
 import kelvo.data.fix.DropCopy;
 import kelvo.data.ledger.Ledger;
-import kelvo.desktop.chart.DrawnLevels;
 import kelvo.desktop.chart.PointedAt;
 import kelvo.desktop.theme.Theme;
 import kelvo.engine.EarlierSessions;
@@ -39,33 +38,22 @@ import kelvo.engine.Program;
 import kelvo.engine.SessionPlayer;
 import kelvo.engine.SessionRun;
 import kelvo.engine.SnapshotRequest;
-import kelvo.market.Price;
 import kelvo.market.Session;
 import kelvo.review.DayReview;
-import kelvo.review.ReviewSettings;
 import kelvo.scan.CatalystFilter;
-import kelvo.scan.Hit;
 import kelvo.scan.Scan;
 import kelvo.scan.Side;
 import kelvo.time.DayTime;
-import kelvo.trade.Fill;
-import kelvo.watch.Choice;
 import kelvo.watch.DayBook;
 import kelvo.watch.Decision;
 import kelvo.watch.FocusSpan;
-import kelvo.watch.Level;
-import kelvo.watch.LevelKind;
-import kelvo.watch.Note;
 import org.jspecify.annotations.Nullable;
 
 /**
  * What a window works on: one session at one moment, the symbol in focus, and the trader's day. All
  * parts read it and follow it. Only for the window's thread.
  */
-public final class Workspace implements AutoCloseable, DrawnLevels {
-  /** How many symbols the Ten may hold. */
-  public static final int MOST_KEPT = 10;
-
+public final class Workspace implements AutoCloseable {
   /** No scan is being worked on. */
   public static final int NO_RULE = -1;
 
@@ -84,8 +72,8 @@ public final class Workspace implements AutoCloseable, DrawnLevels {
   private final AtomicReference<@Nullable MarketSnapshot> pending = new AtomicReference<>();
   private final ReadOnlyObjectWrapper<@Nullable MarketSnapshot> snapshot =
       new ReadOnlyObjectWrapper<>();
-  private final ReadOnlyObjectWrapper<DayBook> book;
-  private final ReadOnlyObjectWrapper<@Nullable DayReview> review = new ReadOnlyObjectWrapper<>();
+  private final TraderDay trader;
+  private final ReviewOfNow review;
   private final ObjectProperty<StageKind> stage = new SimpleObjectProperty<>(StageKind.MORNING);
   private final ObjectProperty<Theme> theme;
   private final IntegerProperty workedRule = new SimpleIntegerProperty(NO_RULE);
@@ -100,8 +88,6 @@ public final class Workspace implements AutoCloseable, DrawnLevels {
   private final Deque<Runnable> undo = new ArrayDeque<>();
   private final List<Runnable> whenClosed = new ArrayList<>();
   private long focusSince;
-  private boolean reviewing;
-  private boolean reviewStale;
 
   /** A window's work on an opened day, paused at a moment. */
   public Workspace(OpenedDay day, long moment, Theme theme) {
@@ -110,7 +96,8 @@ public final class Workspace implements AutoCloseable, DrawnLevels {
     feed = day.feed();
     dropCopy = day.dropCopy();
     earlier = day.earlier();
-    book = new ReadOnlyObjectWrapper<>(day.book());
+    trader = new TraderDay(day(), day.book(), ledger, this::now, this::wayOf, new TraderListener());
+    review = new ReviewOfNow(session, background, this::now);
     this.theme = new SimpleObjectProperty<>(theme);
     desk = new ScanDesk(day, background, undo::push, action::set, () -> replay(now()));
     player = player(day, moment);
@@ -132,20 +119,11 @@ public final class Workspace implements AutoCloseable, DrawnLevels {
     speed.set(1);
     LivePlayer started =
         new LivePlayer(day.run(), live, request(), this::arrived, alerts::hit, System::nanoTime);
-    live.start(fills -> Platform.runLater(() -> filled(fills)));
+    live.start(fills -> Platform.runLater(() -> trader.filled(fills)));
     if (day.dropCopy() != null) {
-      day.dropCopy().start(fills -> Platform.runLater(() -> filled(fills)));
+      day.dropCopy().start(fills -> Platform.runLater(() -> trader.filled(fills)));
     }
     return started;
-  }
-
-  /** Takes all fills that the feed or the broker has told so far. */
-  private void filled(List<Fill> fills) {
-    ledger.addFills(day(), fills);
-    List<Fill> others = new ArrayList<>(book.get().fills());
-    fills.forEach(others::remove);
-    others.addAll(fills);
-    book.set(book.get().withFills(others));
   }
 
   private static Thread daemon(Runnable task) {
@@ -155,7 +133,7 @@ public final class Workspace implements AutoCloseable, DrawnLevels {
   }
 
   private SnapshotRequest request() {
-    List<String> followed = book.get().theTen(now()).stream().map(Decision::symbol).toList();
+    List<String> followed = book().get().theTen(now()).stream().map(Decision::symbol).toList();
     return new SnapshotRequest(
         desk.shown().get(),
         focus.get(),
@@ -180,47 +158,20 @@ public final class Workspace implements AutoCloseable, DrawnLevels {
       return;
     }
     snapshot.set(newest);
-    if (newest.cards().size() != book.get().theTen(newest.moment()).size()) {
+    if (newest.cards().size() != book().get().theTen(newest.moment()).size()) {
       player.show(request());
     }
     refreshReview();
   }
 
   private void refreshReview() {
-    if (stage.get() != StageKind.REVIEW) {
-      return;
-    }
-    dropReviewOfLater();
-    reviewStale = true;
-    if (!reviewing) {
-      reviewing = true;
-      reviewStale = false;
-      MarketSnapshot shown = snapshot.get();
-      List<Hit> hits = shown == null ? List.of() : shown.hits();
-      DayBook day = book.get();
-      List<Scan> scans = List.copyOf(desk.scans());
-      long moment = now();
-      background.execute(
+    if (stage.get() == StageKind.REVIEW) {
+      review.refresh(
           () -> {
-            DayReview made = DayReview.of(session, scans, hits, day, ReviewSettings.USUAL, moment);
-            Platform.runLater(() -> reviewed(made));
+            MarketSnapshot shown = snapshot.get();
+            return new ReviewOfNow.Asked(
+                List.copyOf(desk.scans()), shown == null ? List.of() : shown.hits(), book().get());
           });
-    }
-  }
-
-  /** A review of a later moment knows what is still to come. */
-  private void dropReviewOfLater() {
-    DayReview before = review.get();
-    if (before != null && before.until() > now()) {
-      review.set(null);
-    }
-  }
-
-  private void reviewed(DayReview made) {
-    review.set(made.until() > now() ? null : made);
-    reviewing = false;
-    if (reviewStale && made.until() != now()) {
-      refreshReview();
     }
   }
 
@@ -302,12 +253,17 @@ public final class Workspace implements AutoCloseable, DrawnLevels {
 
   /** What the trader did on this day. */
   public ReadOnlyObjectProperty<DayBook> book() {
-    return book.getReadOnlyProperty();
+    return trader.book();
+  }
+
+  /** What the trader does on this day is done through it. */
+  public TraderDay trader() {
+    return trader;
   }
 
   /** The review at the newest moment for which it was made; null before the first. */
   public ReadOnlyObjectProperty<@Nullable DayReview> review() {
-    return review.getReadOnlyProperty();
+    return review.review();
   }
 
   /** The stage of the day that is shown. */
@@ -417,50 +373,13 @@ public final class Workspace implements AutoCloseable, DrawnLevels {
   private void endFocus() {
     long until = now();
     if (!focus.get().isEmpty() && until - focusSince >= SHORTEST_FOCUS) {
-      FocusSpan span = new FocusSpan(focus.get(), focusSince, until);
-      ledger.add(day(), span);
-      book.set(book.get().with(span));
+      trader.lookedAt(new FocusSpan(focus.get(), focusSince, until));
     }
     focusSince = until;
   }
 
-  /** Whether keeping a symbol would make it the eleventh. */
-  public boolean isTenFullFor(String symbol) {
-    List<Decision> kept = book.get().theTen(now());
-    return kept.size() >= MOST_KEPT && kept.stream().noneMatch(d -> d.symbol().equals(symbol));
-  }
-
-  /** Decides on a symbol. Keeping an eleventh one is refused. */
-  public void decide(String symbol, Choice choice, String reason) {
-    if (choice == Choice.KEEP && isTenFullFor(symbol)) {
-      action.set("The Ten is full: drop one of them before keeping " + symbol);
-      return;
-    }
-    Decision before =
-        book.get()
-            .decisionOn(symbol, now())
-            .orElse(new Decision(symbol, now(), Choice.UNDECIDED, "", Side.UP, "", ""));
-    Side side = before.choice() == Choice.UNDECIDED ? sideOf(symbol) : before.side();
-    String bucket =
-        choice == Choice.KEEP ? Decision.BUCKETS.getFirst() : Decision.BUCKETS.getLast();
-    change(
-        before,
-        new Decision(
-            symbol,
-            now(),
-            choice,
-            reason,
-            side,
-            before.bucket().isEmpty() ? bucket : before.bucket(),
-            before.plan()));
-    action.set(capital(choice.word()) + " " + symbol + (reason.isEmpty() ? "" : ": " + reason));
-  }
-
-  private static String capital(String word) {
-    return word.substring(0, 1).toUpperCase(java.util.Locale.ROOT) + word.substring(1);
-  }
-
-  private Side sideOf(String symbol) {
+  /** Which way a symbol moves now, by its gap. */
+  private Side wayOf(String symbol) {
     MarketSnapshot shown = snapshot.get();
     return shown == null
         ? Side.UP
@@ -471,94 +390,32 @@ public final class Workspace implements AutoCloseable, DrawnLevels {
             .orElse(Side.UP);
   }
 
-  /** Changes side, bucket and plan of a symbol that has been decided on. */
-  public void plan(String symbol, Side side, String bucket, String plan) {
-    book.get()
-        .decisionOn(symbol, now())
-        .ifPresent(
-            before -> {
-              change(
-                  before,
-                  new Decision(
-                      symbol, now(), before.choice(), before.reason(), side, bucket, plan));
-              action.set("Planned " + symbol + ": " + side.word() + ", " + bucket);
-            });
-  }
-
-  /** Enters a decision that can be taken back. */
-  private void change(Decision before, Decision after) {
-    enter(after);
-    undo.push(
-        () ->
-            enter(
-                new Decision(
-                    before.symbol(),
-                    now(),
-                    before.choice(),
-                    before.reason(),
-                    before.side(),
-                    before.bucket(),
-                    before.plan())));
-  }
-
-  private void enter(Decision decision) {
-    ledger.add(day(), decision);
-    book.set(book.get().with(decision));
-    player.show(request());
-  }
-
-  /** Sets a level on a symbol, which alerts from now on. */
-  public void addLevel(String symbol, long price, LevelKind kind) {
-    add(Level.standing(symbol, price, kind, now()));
-  }
-
-  @Override
-  public void level(String symbol, long price) {
-    addLevel(symbol, price, LevelKind.BY_HAND);
-  }
-
-  @Override
-  public void trendLine(
-      String symbol, long firstAt, long firstPrice, long secondAt, long secondPrice) {
-    try {
-      add(Level.trendLine(symbol, firstAt, firstPrice, secondAt, secondPrice, now()));
-    } catch (IllegalArgumentException e) {
-      action.set("No trend line was set: " + e.getMessage());
+  /** Does what follows from the trader's doing. */
+  private final class TraderListener implements TraderDay.Listener {
+    @Override
+    public void followed() {
+      player.show(request());
     }
-  }
 
-  private void add(Level level) {
-    ledger.add(day(), level);
-    book.set(book.get().with(level));
-    replay(now());
-    undo.push(() -> removeLevel(level));
-    action.set(named(level) + " on " + level.symbol());
-  }
+    @Override
+    public void levelsChanged() {
+      replay(now());
+    }
 
-  private String named(Level level) {
-    String kind = level.kind() == LevelKind.BY_HAND ? "Level" : capital(level.kind().words());
-    return kind + " " + Price.text(level.priceAt(now()));
-  }
+    @Override
+    public void canUndo(Runnable edit) {
+      undo.push(edit);
+    }
 
-  /** Takes a level away from now on. */
-  public void removeLevel(Level level) {
-    ledger.remove(day(), level, now());
-    book.set(book.get().without(level, now()));
-    replay(now());
-    action.set(named(level) + " removed");
+    @Override
+    public void told(String words) {
+      action.set(words);
+    }
   }
 
   /** Plays what comes after a moment again with the levels as they are now. */
   private void replay(long from) {
-    player.play(new Program(desk.scans(), book.get().levels()), from);
-  }
-
-  /** Writes a note on a symbol. */
-  public void addNote(String symbol, String text) {
-    Note note = new Note(symbol, now(), text);
-    ledger.add(day(), note);
-    book.set(book.get().with(note));
-    action.set("Noted on " + note.symbol());
+    player.play(new Program(desk.scans(), book().get().levels()), from);
   }
 
   /**
