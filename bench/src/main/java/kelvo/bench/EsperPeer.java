@@ -9,19 +9,68 @@ import com.espertech.esper.runtime.client.EPDeployException;
 import com.espertech.esper.runtime.client.EPRuntime;
 import com.espertech.esper.runtime.client.EPRuntimeProvider;
 import com.espertech.esper.runtime.client.EPStatement;
+import java.util.List;
 import java.util.Locale;
-import java.util.SplittableRandom;
+import java.util.Map;
+import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
+import kelvo.market.DailyBar;
 import kelvo.market.EventTape;
 import kelvo.market.Price;
+import kelvo.market.SecurityFacts;
 import kelvo.market.Session;
+import kelvo.rule.Bound;
+import kelvo.scan.Scan;
 
-/** A general engine for complex events doing a small part of the work: five fields, no edges. */
+/**
+ * A general engine for complex events doing the same scans, as far as one set of sums goes: ten of
+ * the twelve fields, without the two that slide, and no edges.
+ */
 final class EsperPeer implements AutoCloseable {
+  private static final int MEAN_RANGE_DAYS = 20;
+
+  /** The fields that sums of all prints give, in that engine's words, as its doubles. */
+  private static final Map<String, String> EXPRESSIONS =
+      Map.of(
+          "change %", "100.0 * (price - previousClose) / previousClose",
+          "volume", "1.0 * sum(size)",
+          "trades", "1.0 * count(*)",
+          "dollar volume", "sum(price * size)",
+          "distance from vwap",
+              "100.0 * (price * sum(size) - sum(price * size)) / sum(price * size)",
+          "day range %", "100.0 * (max(price) - min(price)) / min(price)",
+          "largest print", "1.0 * max(size)",
+          "float turnover", "sum(size) / floating",
+          "change from open %", "100.0 * (price - firstever(price)) / firstever(price)",
+          "range ratio", "(max(price) - min(price)) / meanRange");
+
+  private static final List<String> FIELDS = EXPRESSIONS.keySet().stream().sorted().toList();
+
   private final EPRuntime runtime;
+  private final Known[] known;
   private long matches;
 
+  /** What is known of a security before the session. */
+  private record Known(String symbol, double previousClose, double floating, double meanRange) {
+    static Known of(SecurityFacts facts) {
+      List<DailyBar> bars = facts.history().lastOnes(MEAN_RANGE_DAYS);
+      double ranges = bars.stream().mapToLong(b -> b.high() - b.low()).average().orElseThrow();
+      return new Known(
+          facts.symbol(),
+          Price.dollars(facts.previousClose()),
+          facts.floatShares(),
+          ranges / Price.DOLLAR);
+    }
+  }
+
   /** A print as that engine wants it. */
-  public record Print(String symbol, double price, long size) {
+  public record Print(
+      String symbol,
+      double price,
+      long size,
+      double previousClose,
+      double floating,
+      double meanRange) {
     public String getSymbol() {
       return symbol;
     }
@@ -33,14 +82,27 @@ final class EsperPeer implements AutoCloseable {
     public long getSize() {
       return size;
     }
+
+    public double getPreviousClose() {
+      return previousClose;
+    }
+
+    public double getFloating() {
+      return floating;
+    }
+
+    public double getMeanRange() {
+      return meanRange;
+    }
   }
 
   /**
-   * Fifty statements.
+   * A statement a scan.
    *
-   * @param byContext whether each keeps its own sums by symbol; else all filter one shared sum
+   * @param byContext whether each keeps its own sums by symbol; else all filter one shared set
    */
-  EsperPeer(boolean byContext) {
+  EsperPeer(Session session, List<Scan> scans, boolean byContext) {
+    known = session.securities().stream().map(Known::of).toArray(Known[]::new);
     Configuration configuration = new Configuration();
     configuration.getCommon().addEventType("Print", Print.class);
     configuration.getRuntime().getThreading().setInternalTimerEnabled(false);
@@ -48,7 +110,7 @@ final class EsperPeer implements AutoCloseable {
       EPCompiled compiled =
           EPCompilerProvider.getCompiler()
               .compile(
-                  byContext ? contextStatements() : filterStatements(),
+                  byContext ? contextStatements(scans) : filterStatements(scans),
                   new CompilerArguments(configuration));
       runtime = EPRuntimeProvider.getRuntime("kelvo-bench-" + byContext, configuration);
       runtime.initialize();
@@ -63,56 +125,71 @@ final class EsperPeer implements AutoCloseable {
     }
   }
 
-  private static final String SUMS =
-      "select symbol, price, sum(size) as volume, count(*) as trades, max(price) as high, min(price) as low from Print";
-
-  private static String filterStatements() {
+  private static String filterStatements(List<Scan> scans) {
+    String fields =
+        FIELDS.stream()
+            .map(field -> EXPRESSIONS.get(field) + " as " + property(field))
+            .collect(Collectors.joining(", "));
     StringBuilder text = new StringBuilder();
-    text.append("@public insert into Sums ").append(SUMS).append(" group by symbol;\n");
-    SplittableRandom random = new SplittableRandom(7);
-    for (int k = 0; k < ScanBenchmark.SCANS; k++) {
+    text.append("@public insert into Sums select symbol, ")
+        .append(fields)
+        .append(" from Print group by symbol;\n");
+    for (int k = 0; k < scans.size(); k++) {
       text.append(
           String.format(
               Locale.ROOT,
-              "@name('scan%d') select * from Sums(volume > %d, trades > %d, price > %.2f, high > %.2f);%n",
+              "@name('scan%d') select symbol from Sums(%s);%n",
               k,
-              random.nextInt(400_000),
-              random.nextInt(800),
-              5 + random.nextDouble() * 40,
-              5 + random.nextDouble() * 40));
+              rules(scans.get(k), EsperPeer::property, ", ")));
     }
     return text.toString();
   }
 
-  private static String contextStatements() {
+  private static String contextStatements(List<Scan> scans) {
     StringBuilder text =
         new StringBuilder("@public create context BySymbol partition by symbol from Print;\n");
-    SplittableRandom random = new SplittableRandom(7);
-    for (int k = 0; k < ScanBenchmark.SCANS; k++) {
+    for (int k = 0; k < scans.size(); k++) {
       text.append(
           String.format(
               Locale.ROOT,
-              "@name('scan%d') context BySymbol %s having sum(size) > %d and count(*) > %d and max(price) > %.2f;%n",
+              "@name('scan%d') context BySymbol select symbol from Print having %s;%n",
               k,
-              SUMS,
-              random.nextInt(400_000),
-              random.nextInt(800),
-              5 + random.nextDouble() * 40));
+              rules(scans.get(k), EXPRESSIONS::get, " and ")));
     }
     return text.toString();
+  }
+
+  private static String property(String field) {
+    return "f" + FIELDS.indexOf(field);
+  }
+
+  /** A scan's rules on those fields. */
+  private static String rules(Scan scan, UnaryOperator<String> written, String between) {
+    return scan.rules().stream()
+        .filter(rule -> EXPRESSIONS.containsKey(rule.field().words()))
+        .map(
+            rule ->
+                written.apply(rule.field().words())
+                    + " >= "
+                    + ((Bound.Amount) rule.steps().getFirst().bound()).value())
+        .collect(Collectors.joining(between));
   }
 
   /** Sends the first prints of a session; returns how many rows came out. */
   long run(Session session, int prints) {
     EventTape tape = session.tape();
     for (int i = 0; i < prints; i++) {
+      Known of = known[tape.symbol(i)];
       runtime
           .getEventService()
           .sendEventBean(
               new Print(
-                  session.security(tape.symbol(i)).symbol(),
+                  of.symbol(),
                   Price.dollars(tape.price(i)),
-                  tape.shares(i)),
+                  tape.shares(i),
+                  of.previousClose(),
+                  of.floating(),
+                  of.meanRange()),
               "Print");
     }
     return matches;

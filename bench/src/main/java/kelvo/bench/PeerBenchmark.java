@@ -26,6 +26,7 @@ import org.openjdk.jmh.annotations.Level;
 import org.openjdk.jmh.annotations.Measurement;
 import org.openjdk.jmh.annotations.Mode;
 import org.openjdk.jmh.annotations.OutputTimeUnit;
+import org.openjdk.jmh.annotations.Param;
 import org.openjdk.jmh.annotations.Scope;
 import org.openjdk.jmh.annotations.Setup;
 import org.openjdk.jmh.annotations.State;
@@ -48,6 +49,10 @@ public class PeerBenchmark {
   /** Every scan's bit. */
   private static final long ALL = -1L;
 
+  /** Where the scans' bounds lie. */
+  @Param({"DENSE", "TAILS"})
+  public String bounds;
+
   private Session session;
   private List<Scan> scans;
   private MarketEngine halfway;
@@ -63,7 +68,8 @@ public class PeerBenchmark {
   public void make() throws SQLException {
     session = BenchMarket.ofRegularHours(ScanBenchmark.SECURITIES, ScanBenchmark.PRINTS);
     scans =
-        BenchScans.of(session, BenchScans.Bounds.DENSE, ScanBenchmark.SCANS, ScanBenchmark.RULES);
+        BenchScans.of(
+            session, BenchScans.Bounds.valueOf(bounds), ScanBenchmark.SCANS, ScanBenchmark.RULES);
     halfway = new MarketEngine(session, new Program(List.of(), List.of()), hit -> {});
     halfway.runTo(DayTime.of(12, 30));
     board = new ScanBoard(scans, session);
@@ -82,8 +88,8 @@ public class PeerBenchmark {
   /** Opens that engine anew, so that its sums begin at zero. */
   @Setup(Level.Invocation)
   public void open() {
-    filters = new EsperPeer(false);
-    contexts = new EsperPeer(true);
+    filters = new EsperPeer(session, scans, false);
+    contexts = new EsperPeer(session, scans, true);
   }
 
   /** Ends it. */
@@ -93,7 +99,7 @@ public class PeerBenchmark {
     contexts.close();
   }
 
-  /** One sum by symbol and 50 filters on it; five fields, no edges. */
+  /** One set of sums by symbol and 50 filters on it; ten fields, no edges. */
   @Benchmark
   public long esperFilters() {
     return filters.run(session, FILTER_PRINTS);
