@@ -8,12 +8,12 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Random;
 import java.util.concurrent.atomic.AtomicInteger;
+import kelvo.data.InventedSecurities;
 import kelvo.data.Mutations;
 import kelvo.market.DailyHistory;
 import kelvo.market.EventTape;
 import kelvo.market.Security;
 import kelvo.market.SecurityFacts;
-import kelvo.market.SecurityKind;
 import kelvo.market.Session;
 import kelvo.time.DayTime;
 import kelvo.time.Phases;
@@ -33,20 +33,7 @@ class MutatedFramesProperties {
   private final long ms = DATE.atTime(10, 0).atZone(DayTime.NEW_YORK).toInstant().toEpochMilli();
 
   private static Session session() {
-    Security security =
-        new Security(
-            "TIDARC",
-            "Tidal Arc",
-            "XNAS",
-            SecurityKind.COMMON_STOCK,
-            "",
-            "",
-            "",
-            1,
-            1,
-            null,
-            null,
-            false);
+    Security security = InventedSecurities.named("TIDARC", "Tidal Arc");
     return new Session(
         SessionHours.full(DATE),
         Phases.USUAL,

@@ -10,10 +10,10 @@ import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.List;
 import java.util.stream.Stream;
+import kelvo.data.InventedSecurities;
 import kelvo.data.Mutations;
 import kelvo.data.folder.Faults;
 import kelvo.market.Security;
-import kelvo.market.SecurityKind;
 import kelvo.news.Catalyst;
 import net.jqwik.api.Arbitraries;
 import net.jqwik.api.Arbitrary;
@@ -56,20 +56,7 @@ class MutatedNewsProperties {
       """;
 
   private final List<Security> securities =
-      List.of(
-          new Security(
-              "TIDARC",
-              "Tidal Arc",
-              "XNAS",
-              SecurityKind.COMMON_STOCK,
-              "",
-              "",
-              "",
-              1,
-              1,
-              null,
-              null,
-              false));
+      List.of(InventedSecurities.named("TIDARC", "Tidal Arc"));
 
   private Path root;
   private Path folder;

@@ -7,10 +7,10 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.List;
+import kelvo.data.InventedSecurities;
 import kelvo.data.folder.Fault;
 import kelvo.data.folder.Faults;
 import kelvo.market.Security;
-import kelvo.market.SecurityKind;
 import kelvo.news.Catalyst;
 import kelvo.time.DayTime;
 import org.junit.jupiter.api.BeforeEach;
@@ -18,20 +18,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 class NewsFilesTest {
-  private static final Security TIDARC =
-      new Security(
-          "TIDARC",
-          "Tidal Arc",
-          "XNAS",
-          SecurityKind.COMMON_STOCK,
-          "",
-          "",
-          "",
-          1,
-          1,
-          null,
-          null,
-          false);
+  private static final Security TIDARC = InventedSecurities.named("TIDARC", "Tidal Arc");
 
   @TempDir Path root;
   private Path folder;
