@@ -83,12 +83,12 @@ final class EventRows {
   }
 
   /** Gives the newest row the id of its print. */
-  void id(long id) {
+  void nameNewest(long id) {
     newest.ids = with(newest.ids, size - 1 & IN_BLOCK, id);
   }
 
   /** Remembers the line of the newest row, which the tape can still refuse. */
-  void line(long line) {
+  void placeNewest(long line) {
     newest.lines = with(newest.lines, size - 1 & IN_BLOCK, line);
   }
 

@@ -77,7 +77,7 @@ final class SessionFiles {
                 conditions(row, conditions, sets),
                 0);
             if (!row.isEmpty(id)) {
-              rows.id(row.printId(id));
+              rows.nameNewest(row.printId(id));
             }
           };
         });
@@ -110,8 +110,8 @@ final class SessionFiles {
                 cancel ? 0 : row.count(size),
                 cancel ? 1 : 0,
                 0);
-            rows.id(PrintIds.of(row.text(id)));
-            rows.line(row.line());
+            rows.nameNewest(PrintIds.of(row.text(id)));
+            rows.placeNewest(row.line());
           };
         });
     return rows;

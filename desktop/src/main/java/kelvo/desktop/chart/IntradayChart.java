@@ -14,7 +14,7 @@ import kelvo.market.Measurement;
 import kelvo.market.MinuteBar;
 import kelvo.market.Price;
 import kelvo.market.ReferenceLevel;
-import kelvo.scan.Hit;
+import kelvo.scan.Side;
 import kelvo.time.DayTime;
 import kelvo.time.SessionHours;
 import kelvo.trade.Fill;
@@ -31,16 +31,44 @@ public final class IntradayChart extends ChartCanvas {
   private static final long LEAST_ZOOMED = 10 * DayTime.MINUTE;
   private static final long ROOM_LEFT = 5 * DayTime.MINUTE;
   private static final long ROOM_RIGHT = 12 * DayTime.MINUTE;
+  private static final double HALF_A_PIXEL = 0.5;
 
   private final DrawnLevels drawnLevels;
-  private MarketSnapshot.@Nullable Focus focus;
-  private List<Level> levels = List.of();
-  private List<Fill> fills = List.of();
   private LocalDate day = LocalDate.EPOCH;
   private long now;
   private long close = SessionHours.OPEN;
   private int barsDrawn;
+  private int paintings;
   private List<MinuteBar> bars = List.of();
+  private @Nullable Content content;
+
+  /** Where a hit is drawn. */
+  private record Mark(long at, long price, Side side) {}
+
+  /** What a painting shows of a symbol, the moment apart. */
+  private record Content(
+      String symbol,
+      long price,
+      double change,
+      List<MinuteBar> minutes,
+      List<ReferenceLevel> references,
+      List<Mark> hits,
+      List<Halts.Halt> halts,
+      List<Level> levels,
+      List<Fill> fills) {
+    static Content of(MarketSnapshot.Focus symbol, List<Level> levels, List<Fill> fills) {
+      return new Content(
+          symbol.facts().symbol(),
+          symbol.price(),
+          symbol.change(),
+          symbol.minutes(),
+          symbol.references(),
+          symbol.hits().stream().map(h -> new Mark(h.at(), h.price(), h.side())).toList(),
+          symbol.halts().all(),
+          levels,
+          fills);
+    }
+  }
 
   /** An empty chart. */
   public IntradayChart(ChartChoice choice, DrawnLevels drawnLevels) {
@@ -51,7 +79,7 @@ public final class IntradayChart extends ChartCanvas {
   }
 
   private void group() {
-    MarketSnapshot.Focus shown = focus;
+    Content shown = content;
     boolean all = choice().extended().get();
     bars =
         shown == null
@@ -63,7 +91,10 @@ public final class IntradayChart extends ChartCanvas {
     paint();
   }
 
-  /** Shows a symbol at a moment of a day. */
+  /**
+   * Shows a symbol at a moment of a day; painted again only when something on the chart changed,
+   * the moment by half a pixel at least.
+   */
   public void show(
       MarketSnapshot.@Nullable Focus symbol,
       List<Level> standing,
@@ -71,14 +102,20 @@ public final class IntradayChart extends ChartCanvas {
       LocalDate date,
       long moment,
       long closes) {
-    if (symbol == null || focus == null || symbol.security() != focus.security()) {
+    Content newest = symbol == null ? null : Content.of(symbol, standing, done);
+    if (newest == null || content == null || !newest.symbol().equals(content.symbol())) {
       letGo();
     }
+    boolean same =
+        newest != null
+            && newest.equals(content)
+            && Math.abs(span().pixels(moment - now)) < HALF_A_PIXEL;
+    if (same) {
+      return;
+    }
+    content = newest;
     day = date;
     close = closes;
-    focus = symbol;
-    levels = standing;
-    fills = done;
     now = moment;
     group();
   }
@@ -88,10 +125,15 @@ public final class IntradayChart extends ChartCanvas {
     return barsDrawn;
   }
 
+  /** How often it has been painted. */
+  public int paintings() {
+    return paintings;
+  }
+
   @Override
   String symbol() {
-    MarketSnapshot.Focus shown = focus;
-    return shown == null ? "" : shown.facts().symbol();
+    Content shown = content;
+    return shown == null ? "" : shown.symbol();
   }
 
   @Override
@@ -120,7 +162,7 @@ public final class IntradayChart extends ChartCanvas {
   /** Price, per cent, time and shares traded. */
   @Override
   Measurement measured(double x0, double x1, double price0, double price1) {
-    MarketSnapshot.Focus shown = focus;
+    Content shown = content;
     List<MinuteBar> minutes = shown == null ? List.of() : shown.minutes();
     return Measurement.ofMinutes(minutes, timeAt(x0), timeAt(x1), price0, price1);
   }
@@ -135,8 +177,9 @@ public final class IntradayChart extends ChartCanvas {
 
   @Override
   void paint(GraphicsContext g) {
+    paintings++;
     barsDrawn = 0;
-    MarketSnapshot.Focus shown = focus;
+    Content shown = content;
     if (shown == null || bars.isEmpty()) {
       message(
           g,
@@ -159,7 +202,7 @@ public final class IntradayChart extends ChartCanvas {
     averages(g, axis, seen);
     LevelLines lines = levels(g, axis, shown);
     hits(g, axis, shown.hits());
-    fills(g, axis);
+    fills(g, axis, shown.fills());
     lines.names();
     tag(g, axis, Price.dollars(shown.price()), Tone.ofChange(shown.change()));
     hand(g, axis);
@@ -219,8 +262,8 @@ public final class IntradayChart extends ChartCanvas {
     }
   }
 
-  private void halts(GraphicsContext g, Halts halts, double plot) {
-    for (Halts.Halt halt : halts.all()) {
+  private void halts(GraphicsContext g, List<Halts.Halt> halts, double plot) {
+    for (Halts.Halt halt : halts) {
       double left = x(halt.from());
       double right = x(Math.min(now, halt.to()));
       g.setStroke(theme().colour(Tone.HALT));
@@ -255,12 +298,12 @@ public final class IntradayChart extends ChartCanvas {
     line(g, axis, xs, bars.stream().mapToDouble(MinuteBar::vwap).toArray(), Tone.ACCENT, 1.8);
   }
 
-  private LevelLines levels(GraphicsContext g, Axis axis, MarketSnapshot.Focus shown) {
+  private LevelLines levels(GraphicsContext g, Axis axis, Content shown) {
     LevelLines lines = new LevelLines(g, theme(), axis, plotWidth());
     for (ReferenceLevel reference : shown.references()) {
       lines.level(Price.dollars(reference.price()), reference.words(), Tone.FADED);
     }
-    for (Level level : levels) {
+    for (Level level : shown.levels()) {
       double price = Price.dollars(level.priceAt(now));
       if (level.rise() == 0) {
         lines.level(price, level.words(now), Tone.INK);
@@ -273,10 +316,10 @@ public final class IntradayChart extends ChartCanvas {
     return lines;
   }
 
-  private void hits(GraphicsContext g, Axis axis, List<Hit> hits) {
+  private void hits(GraphicsContext g, Axis axis, List<Mark> hits) {
     g.setFill(theme().colour(Tone.ACCENT));
     double last = -10;
-    for (Hit hit : hits) {
+    for (Mark hit : hits) {
       double at = x(hit.at());
       if (at - last >= 5) {
         double way = hit.side().direction();
@@ -290,7 +333,7 @@ public final class IntradayChart extends ChartCanvas {
     }
   }
 
-  private void fills(GraphicsContext g, Axis axis) {
+  private void fills(GraphicsContext g, Axis axis, List<Fill> fills) {
     g.setFont(Theme.strongFont(10));
     g.setTextAlign(TextAlignment.CENTER);
     g.setTextBaseline(VPos.CENTER);

@@ -12,6 +12,7 @@ import kelvo.desktop.theme.Tone;
 final class LevelLines {
   private static final double LEGEND_HEIGHT = 18;
   private static final double LABEL_HEIGHT = 12;
+  private static final double LEFT = 4;
 
   /** A letter of a level's name is hardly ever wider. */
   private static final double LETTER_WIDTH = 5.4;
@@ -45,13 +46,25 @@ final class LevelLines {
     g.setLineDashes(5, 3);
     g.strokeLine(0, y, width, y);
     g.setLineDashes();
+    double above = y - LABEL_HEIGHT - 1;
     boolean underLegend = y < LEGEND_HEIGHT + LABEL_HEIGHT;
-    double top = underLegend ? Math.max(y + 1, LEGEND_HEIGHT) : y - LABEL_HEIGHT - 1;
-    double left = 4;
-    for (Name other : names) {
-      left = Math.abs(other.top() - top) < LABEL_HEIGHT ? Math.max(left, other.right()) : left;
+    double first = underLegend ? Math.max(y + 1, LEGEND_HEIGHT) : above;
+    names.add(placed(name, tone, new double[] {first, y + 1, first - LABEL_HEIGHT}));
+  }
+
+  /** Where a name has room in one of some rows; at the left of the first when none has. */
+  private Name placed(String name, Tone tone, double[] rows) {
+    for (double top : rows) {
+      double left = LEFT;
+      for (Name other : names) {
+        left = Math.abs(other.top() - top) < LABEL_HEIGHT ? Math.max(left, other.right()) : left;
+      }
+      Name tried = new Name(name, left, top, tone);
+      if (tried.right() <= width && top >= axis.top()) {
+        return tried;
+      }
     }
-    names.add(new Name(name, left, top, tone));
+    return new Name(name, LEFT, rows[0], tone);
   }
 
   /** A level that rises or falls across the chart, with its name where it stands now. */

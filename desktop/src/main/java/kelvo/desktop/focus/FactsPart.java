@@ -22,6 +22,7 @@ final class FactsPart extends HBox implements FocusPart {
   private static final int FACT_ROWS = 11;
   private static final double DETAIL_WIDTH = 86;
   private static final String UNKNOWN = "unknown";
+  private static final double WORDS_WIDTH = 94;
   private static final int FACT_LABELS = 2;
   private static final int CHECK_LABELS = 3;
 
@@ -34,7 +35,9 @@ final class FactsPart extends HBox implements FocusPart {
   private final PointedRules pointed;
 
   FactsPart(Workspace workspace) {
-    super(8);
+    super(6);
+    // What it tells must not move the splitter beside it.
+    setMinWidth(0);
     vocabulary = workspace.desk().vocabulary();
     pointed = new PointedRules(workspace);
     getStyleClass().add("part");
@@ -42,7 +45,7 @@ final class FactsPart extends HBox implements FocusPart {
     HBox.setHgrow(facts, Priority.ALWAYS);
     for (int i = 0; i < 2; i++) {
       ColumnConstraints words = new ColumnConstraints();
-      words.setMinWidth(100);
+      words.setMinWidth(WORDS_WIDTH);
       ColumnConstraints value = new ColumnConstraints();
       value.setHalignment(HPos.RIGHT);
       value.setMinWidth(50);

@@ -9,6 +9,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import kelvo.rule.Rule;
 import kelvo.time.Phases;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A small day rail under a rule's curve: the bound that holds in each phase. A click gives a phase
@@ -22,6 +23,8 @@ final class PhaseBounds extends HBox {
   private final Phases phases;
   private final Consumer<Rule> changed;
   private final IntConsumer chosen;
+  private @Nullable Rule shownRule;
+  private int shownDragged;
 
   /**
    * A rail.
@@ -38,6 +41,11 @@ final class PhaseBounds extends HBox {
 
   /** Shows a rule's schedule; {@code dragged} is the place of the bound that is dragged. */
   void show(Rule rule, int dragged) {
+    if (rule.equals(shownRule) && dragged == shownDragged) {
+      return;
+    }
+    shownRule = rule;
+    shownDragged = dragged;
     getChildren().clear();
     for (int phase = 0; phase < phases.all().size(); phase++) {
       getChildren().add(cell(rule, phase, dragged));
