@@ -8,9 +8,9 @@ import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
+import kelvo.data.scanfile.ScanFolder;
 import kelvo.desktop.rules.ChecksEditor;
 import kelvo.desktop.shell.StageKind;
-import kelvo.desktop.shell.TraderDay;
 import kelvo.engine.MarketSnapshot;
 import kelvo.engine.MoversWall;
 import kelvo.time.DayTime;
@@ -101,7 +101,7 @@ class MorningByKeyboardTest {
   void theWholeMorningUntilTheSecondLookTakesNoMouse(FxRobot robot) {
     robot.type(KeyCode.J);
     until(() -> !focus().isEmpty());
-    for (int kept = 1; kept <= TraderDay.MOST_KEPT; kept++) {
+    for (int kept = 1; kept <= ScanFolder.USUALLY_KEPT; kept++) {
       int ten = kept;
       robot.type(KeyCode.K).type(KeyCode.DIGIT1);
       until(() -> theTen().size() == ten);
@@ -111,7 +111,7 @@ class MorningByKeyboardTest {
     assertThat(theTen()).doesNotContain(eleventh);
     robot.type(KeyCode.K).type(KeyCode.DIGIT2).type(KeyCode.DIGIT1);
     until(() -> theTen().contains(eleventh));
-    assertThat(theTen()).hasSize(TraderDay.MOST_KEPT).doesNotContain(second);
+    assertThat(theTen()).hasSize(ScanFolder.USUALLY_KEPT).doesNotContain(second);
 
     robot.type(KeyCode.C);
     until(() -> isShown(robot, ChecksEditor.class));
@@ -131,7 +131,7 @@ class MorningByKeyboardTest {
     }
     robot.type(KeyCode.L);
     until(() -> secondLook(robot).matches("Morning gaps, 09:30 to 10:05: \\d+ fell out.*"));
-    assertThat(theTen()).hasSize(TraderDay.MOST_KEPT);
+    assertThat(theTen()).hasSize(ScanFolder.USUALLY_KEPT);
   }
 
   private List<String> theTen() {

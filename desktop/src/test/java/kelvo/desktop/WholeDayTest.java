@@ -7,10 +7,11 @@ import java.util.List;
 import java.util.function.Predicate;
 import javafx.application.Platform;
 import javafx.scene.Node;
+import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
+import kelvo.data.scanfile.ScanFolder;
 import kelvo.desktop.shell.StageKind;
-import kelvo.desktop.shell.TraderDay;
 import kelvo.desktop.theme.Theme;
 import kelvo.engine.MarketSnapshot;
 import kelvo.market.SecurityFacts;
@@ -92,7 +93,7 @@ class WholeDayTest {
         opened.workspace.session().securities().stream()
             .map(SecurityFacts::symbol)
             .filter(s -> !s.equals("TIDARC"))
-            .limit(TraderDay.MOST_KEPT)
+            .limit(ScanFolder.USUALLY_KEPT)
             .toList();
     WaitForAsyncUtils.waitForAsyncFx(
         20_000,
@@ -105,7 +106,7 @@ class WholeDayTest {
                 .anyMatch(d -> d.symbol().equals("TIDARC")));
     List<String> kept =
         opened.workspace.book().get().theTen(MORNING).stream().map(Decision::symbol).toList();
-    assertThat(kept).hasSize(TraderDay.MOST_KEPT).doesNotContain(others.getLast());
+    assertThat(kept).hasSize(ScanFolder.USUALLY_KEPT).doesNotContain(others.getLast());
     assertThat(
             opened
                 .workspace
@@ -230,5 +231,30 @@ class WholeDayTest {
         .containsExactly("KELPOR");
     assertThat(opened.workspace.book().get().notesOn("KELPOR", MORNING)).hasSize(1);
     assertThat(opened.workspace.ledger().leftAt(opened.workspace.day())).hasValue(MORNING);
+  }
+
+  @Test
+  void howManyTheTenHoldsIsTheTradersChoiceAndIsTakenBack(FxRobot robot) {
+    ready();
+    robot.clickOn((Node n) -> n instanceof Label l && l.getText().startsWith("The Ten, "));
+    robot.clickOn("At most 3");
+    until(() -> opened.workspace.desk().mostKept().get() == 3);
+    WaitForAsyncUtils.waitForAsyncFx(
+        20_000,
+        () ->
+            opened.workspace.session().securities().stream()
+                .limit(5)
+                .forEach(s -> opened.workspace.trader().decide(s.symbol(), Choice.KEEP, "early")));
+    assertThat(opened.workspace.book().get().theTen(MORNING)).hasSize(3);
+    assertThat(opened.workspace.action().get()).startsWith("The Ten is full");
+
+    WaitForAsyncUtils.waitForAsyncFx(
+        20_000, () -> opened.workspace.desk().keepAtMost(ScanFolder.USUALLY_KEPT));
+    until(
+        () ->
+            robot
+                .lookup((Node n) -> n instanceof Label l && l.getText().equals("The Ten, 3 of 10"))
+                .tryQuery()
+                .isPresent());
   }
 }

@@ -27,6 +27,16 @@ import kelvo.watch.CheckRule;
 public final class ScanFolder {
   private static final String JSON = ".json";
   private static final String CHECKS = "checks.json";
+  private static final String TEN = "ten.json";
+
+  /** How many symbols the Ten holds unless the trader says otherwise. */
+  public static final int USUALLY_KEPT = 10;
+
+  /** The fewest that it may hold. */
+  public static final int LEAST_KEPT = 1;
+
+  /** The most that it may hold. */
+  public static final int MOST_KEPT = 50;
 
   private final Path root;
   private final Path scans;
@@ -152,6 +162,22 @@ public final class ScanFolder {
   /** Writes the checks of the morning. */
   public void save(List<CheckRule> checks) {
     write(root.resolve(CHECKS), ChecksFile.write(checks));
+  }
+
+  /** How many symbols the Ten may hold. */
+  public int mostKept() {
+    Path file = root.resolve(TEN);
+    try {
+      return Files.exists(file) ? TenFile.parse(TEN, text(file)) : USUALLY_KEPT;
+    } catch (ScanFile.ScanFileException e) {
+      wrong.accept(e.getMessage() + "; it holds " + USUALLY_KEPT);
+      return USUALLY_KEPT;
+    }
+  }
+
+  /** Writes how many symbols the Ten may hold. */
+  public void saveMostKept(int most) {
+    write(root.resolve(TEN), TenFile.write(most));
   }
 
   /** Keeps a figure that the trader has put right; it counts when the folder is read again. */

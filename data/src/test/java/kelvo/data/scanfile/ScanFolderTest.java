@@ -118,6 +118,17 @@ class ScanFolderTest {
   }
 
   @Test
+  void theTenHoldsTenUntilTheTraderSaysOtherwise() throws Exception {
+    assertThat(own().mostKept()).isEqualTo(10);
+    own().saveMostKept(5);
+    assertThat(own().mostKept()).isEqualTo(5);
+
+    Files.writeString(folder.resolve("ten.json"), "{\"most\": 500}");
+    assertThat(own().mostKept()).isEqualTo(10);
+    assertThat(problems).singleElement().asString().contains("ten.json, most").contains("1 to 50");
+  }
+
+  @Test
   void scansWithNamesThatAreAlikeKeepFilesOfTheirOwn() {
     Scan some = ScanFile.shipped(Vocabulary.USUAL).getFirst();
     List<Scan> alike =

@@ -1,9 +1,12 @@
 package kelvo.desktop.morning;
 
 import java.util.List;
+import javafx.geometry.Side;
+import javafx.scene.control.ContextMenu;
 import javafx.scene.control.Label;
+import javafx.scene.control.MenuItem;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.VBox;
-import kelvo.desktop.shell.TraderDay;
 import kelvo.desktop.shell.Workspace;
 import kelvo.desktop.theme.Numbers;
 import kelvo.engine.MarketSnapshot;
@@ -12,8 +15,10 @@ import org.jspecify.annotations.Nullable;
 
 /** The Ten: the symbols kept for today, with side, bucket and the line of plan. */
 final class TenPanel extends VBox {
-  private final Workspace workspace;
+  private static final int[] LIMITS = {3, 5, 8, 10, 12, 15, 20};
 
+  private final Workspace workspace;
+  private final ContextMenu limits = new ContextMenu();
   private @Nullable List<Entry> shown;
 
   /** A symbol as it is listed. */
@@ -25,6 +30,15 @@ final class TenPanel extends VBox {
     getStyleClass().addAll("card", "part");
     setMinWidth(150);
     setMaxWidth(150);
+    for (int limit : LIMITS) {
+      MenuItem item = new MenuItem("At most " + limit);
+      item.setOnAction(e -> workspace.desk().keepAtMost(limit));
+      limits.getItems().add(item);
+    }
+    workspace
+        .desk()
+        .mostKept()
+        .addListener((o, was, is) -> list(shown == null ? List.of() : shown));
     workspace.book().addListener((o, was, is) -> show());
     workspace.snapshot().addListener((o, was, is) -> show());
   }
@@ -39,8 +53,11 @@ final class TenPanel extends VBox {
   }
 
   private void list(List<Entry> ten) {
-    Label title = new Label("The Ten, " + ten.size() + " of " + TraderDay.MOST_KEPT);
+    int most = workspace.desk().mostKept().get();
+    Label title = new Label("The Ten, " + ten.size() + " of " + most);
     title.getStyleClass().add("title");
+    title.setTooltip(new Tooltip("Click to choose how many it may hold"));
+    title.setOnMouseClicked(e -> limits.show(title, Side.BOTTOM, 0, 0));
     getChildren().setAll(title);
     if (ten.isEmpty()) {
       Label none = new Label("Nobody yet. K keeps the symbol in focus.");

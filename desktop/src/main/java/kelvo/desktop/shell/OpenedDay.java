@@ -36,6 +36,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param vocabulary the words that its rules may use
  * @param scanFolder where the trader's scans and universes are kept
+ * @param mostKept how many symbols the Ten may hold
  * @param earlier the recorded sessions before it
  * @param feed brings what is still to come; null for a recorded session
  * @param dropCopy brings the trader's fills from the broker; null for none
@@ -48,6 +49,7 @@ public record OpenedDay(
     List<Universe> universes,
     List<Figure> figures,
     List<CheckRule> checks,
+    int mostKept,
     List<Scan> scans,
     SessionRun run,
     EarlierSessions earlier,
@@ -115,6 +117,7 @@ public record OpenedDay(
       ScanFolder folder,
       List<Universe> universes,
       List<CheckRule> checks,
+      int mostKept,
       List<Scan> scans,
       Ledger ledger,
       DayBook book,
@@ -131,6 +134,7 @@ public record OpenedDay(
           scans,
           universes,
           scans.checks(),
+          scans.mostKept(),
           scans.scans(universes),
           ledger,
           ledger.day(date),
@@ -152,6 +156,7 @@ public record OpenedDay(
           universes,
           data.figures(),
           checks,
+          mostKept,
           scans,
           run,
           data.sessionsBefore(session.hours().date()),

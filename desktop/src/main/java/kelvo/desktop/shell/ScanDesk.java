@@ -11,6 +11,8 @@ import java.util.function.Consumer;
 import javafx.animation.PauseTransition;
 import javafx.application.Platform;
 import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.ReadOnlyIntegerProperty;
+import javafx.beans.property.ReadOnlyIntegerWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleObjectProperty;
@@ -41,6 +43,7 @@ public final class ScanDesk {
   private final ObservableList<Universe> universes = FXCollections.observableArrayList();
   private final ObjectProperty<Scan> shown;
   private final ReadOnlyObjectWrapper<List<CheckRule>> checks;
+  private final ReadOnlyIntegerWrapper mostKept;
   private final List<Figure> figures;
   private final ScanFolder folder;
   private final Vocabulary vocabulary;
@@ -68,6 +71,7 @@ public final class ScanDesk {
     universes.setAll(day.universes());
     figures = day.figures();
     checks = new ReadOnlyObjectWrapper<>(day.checks());
+    mostKept = new ReadOnlyIntegerWrapper(day.mostKept());
     folder = day.scanFolder();
     vocabulary = day.vocabulary();
     shown = new SimpleObjectProperty<>(scans.getFirst());
@@ -255,6 +259,26 @@ public final class ScanDesk {
   public void ask(List<CheckRule> others) {
     checks.set(List.copyOf(others));
     write(() -> folder.save(others));
+  }
+
+  /** How many symbols the Ten may hold. */
+  public ReadOnlyIntegerProperty mostKept() {
+    return mostKept.getReadOnlyProperty();
+  }
+
+  /** Lets the Ten hold so many; nobody goes who is kept already. */
+  public void keepAtMost(int most) {
+    int before = mostKept.get();
+    if (most != before) {
+      hold(most);
+      undoable.accept(() -> hold(before));
+      told.accept("The Ten holds " + most);
+    }
+  }
+
+  private void hold(int most) {
+    mostKept.set(most);
+    write(() -> folder.saveMostKept(most));
   }
 
   /** Figures put right by hand, the last one of a security last. */

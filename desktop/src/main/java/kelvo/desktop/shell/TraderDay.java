@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.function.Function;
+import java.util.function.IntSupplier;
 import java.util.function.LongSupplier;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
@@ -27,9 +28,6 @@ import kelvo.watch.Note;
  * thread.
  */
 public final class TraderDay implements DrawnLevels {
-  /** How many symbols the Ten may hold. */
-  public static final int MOST_KEPT = 10;
-
   /** What the work on a day is told of the trader's doing. */
   interface Listener {
     /** Other symbols are followed, or in another way. */
@@ -48,6 +46,7 @@ public final class TraderDay implements DrawnLevels {
   private final LocalDate day;
   private final Ledger ledger;
   private final LongSupplier clock;
+  private final IntSupplier mostKept;
   private final Function<String, Side> wayOf;
   private final Listener listener;
   private final ReadOnlyObjectWrapper<DayBook> book;
@@ -56,6 +55,7 @@ public final class TraderDay implements DrawnLevels {
    * A day as it was left.
    *
    * @param clock the moment shown
+   * @param mostKept how many symbols the Ten may hold
    * @param wayOf which way a symbol moves now
    */
   TraderDay(
@@ -63,11 +63,13 @@ public final class TraderDay implements DrawnLevels {
       DayBook left,
       Ledger ledger,
       LongSupplier clock,
+      IntSupplier mostKept,
       Function<String, Side> wayOf,
       Listener listener) {
     this.day = day;
     this.ledger = ledger;
     this.clock = clock;
+    this.mostKept = mostKept;
     this.wayOf = wayOf;
     this.listener = listener;
     book = new ReadOnlyObjectWrapper<>(left);
@@ -100,7 +102,8 @@ public final class TraderDay implements DrawnLevels {
   /** Whether keeping a symbol would make it the eleventh. */
   public boolean isTenFullFor(String symbol) {
     List<Decision> kept = book.get().theTen(now());
-    return kept.size() >= MOST_KEPT && kept.stream().noneMatch(d -> d.symbol().equals(symbol));
+    return kept.size() >= mostKept.getAsInt()
+        && kept.stream().noneMatch(d -> d.symbol().equals(symbol));
   }
 
   /** Decides on a symbol. Keeping an eleventh one is refused. */

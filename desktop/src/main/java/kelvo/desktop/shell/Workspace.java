@@ -96,7 +96,15 @@ public final class Workspace implements AutoCloseable {
     feed = day.feed();
     dropCopy = day.dropCopy();
     earlier = day.earlier();
-    trader = new TraderDay(day(), day.book(), ledger, this::now, this::wayOf, new TraderListener());
+    trader =
+        new TraderDay(
+            day(),
+            day.book(),
+            ledger,
+            this::now,
+            () -> desk().mostKept().get(),
+            this::wayOf,
+            new TraderListener());
     review = new ReviewOfNow(session, background, this::now);
     this.theme = new SimpleObjectProperty<>(theme);
     desk = new ScanDesk(day, background, undo::push, action::set, () -> replay(now()));
