@@ -48,7 +48,7 @@ class MangledFeedProperties {
   private static final String NOISE = "0123456789.,:-+eE{}[]\"tqsximnb \u00e9";
   private static final Pattern LOST = Pattern.compile("frames (\\d+) to (\\d+) were asked for.*");
   private static final FeedClient.Patience QUICK =
-      new FeedClient.Patience(Duration.ofMillis(1), Duration.ofMillis(5), Duration.ofSeconds(20));
+      new FeedClient.Patience(Duration.ofMillis(1), Duration.ofMillis(5), Duration.ofSeconds(1));
 
   /** Each frame tells of as many mentions as its number. */
   private static String frame(long seq) {
