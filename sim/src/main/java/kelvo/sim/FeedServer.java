@@ -92,6 +92,8 @@ public final class FeedServer implements AutoCloseable {
     frameEnds = frameEnds(session.tape());
     socket = new Socket(address);
     socket.setReuseAddr(true);
+    // A small frame must not wait for the one before it to be acknowledged.
+    socket.setTcpNoDelay(true);
     if (tls != null) {
       socket.setWebSocketFactory(new DefaultSSLWebSocketServerFactory(tls));
     }

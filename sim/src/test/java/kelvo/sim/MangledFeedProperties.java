@@ -66,6 +66,7 @@ class MangledFeedProperties {
       super(new InetSocketAddress(InetAddress.getLoopbackAddress(), 0));
       random = new SplittableRandom(seed);
       setReuseAddr(true);
+      setTcpNoDelay(true);
     }
 
     @Override
