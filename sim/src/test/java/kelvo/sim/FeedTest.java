@@ -39,7 +39,7 @@ import org.junit.jupiter.api.io.TempDir;
 /** The simulated feed and the client, over a real connection on loopback. */
 class FeedTest {
   private static final FeedClient.Patience QUICK =
-      new FeedClient.Patience(Duration.ofMillis(1), Duration.ofMillis(5), Duration.ofSeconds(20));
+      new FeedClient.Patience(Duration.ofMillis(1), Duration.ofMillis(5), Duration.ofSeconds(3));
   private static final int CUTS = 200;
   private static final int EVENTS = 60_000;
 
