@@ -198,7 +198,7 @@ public final class MarketEngine {
       }
     }
     for (int id = wheel.poll(second); id >= 0; id = wheel.poll(second)) {
-      edges(states[id], board.passing(), moment);
+      edges(states[id], board.awaiting(id), moment);
       awaitTime(states[id], moment);
     }
     for (int id = newsWheel.poll(second); id >= 0; id = newsWheel.poll(second)) {

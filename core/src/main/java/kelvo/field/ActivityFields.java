@@ -27,33 +27,37 @@ final class ActivityFields {
             "volume",
             Unit.SHARES,
             "Shares of all prints that update volume, since 04:00.",
-            SymbolState::volume),
+            (s, now) -> s.volume()),
         live(
             "premarket volume",
             Unit.SHARES,
             "Shares traded from 04:00 to 09:30.",
-            SymbolState::premarketVolume),
+            (s, now) -> s.premarketVolume()),
         live(
             "regular volume",
             Unit.SHARES,
             "Shares traded in regular hours.",
-            SymbolState::regularVolume),
-        live("trades", Unit.COUNT, "Prints that update volume, since 04:00.", SymbolState::trades),
+            (s, now) -> s.regularVolume()),
+        live(
+            "trades",
+            Unit.COUNT,
+            "Prints that update volume, since 04:00.",
+            (s, now) -> s.trades()),
         live(
             "premarket trades",
             Unit.COUNT,
             "Prints from 04:00 to 09:30.",
-            SymbolState::premarketTrades),
+            (s, now) -> s.premarketTrades()),
         live(
             "dollar volume",
             Unit.MONEY,
             "Sum of price times shares since 04:00.",
-            s -> s.dollarVolume() / (double) Price.DOLLAR),
+            (s, now) -> s.dollarVolume() / (double) Price.DOLLAR),
         live(
             "after-hours volume",
             Unit.SHARES,
             "Shares traded after the close.",
-            SymbolState::afterHoursVolume),
+            (s, now) -> s.afterHoursVolume()),
         new Field.Number(
             "largest print",
             Unit.SHARES,
@@ -111,7 +115,7 @@ final class ActivityFields {
             "imbalance",
             Unit.SHARES,
             "Shares that an auction has not paired, below 0 when sellers wait; 0 before a message.",
-            SymbolState::imbalance),
+            (s, now) -> s.imbalance()),
         clocked(
             "mentions 1h",
             Unit.COUNT,
@@ -194,20 +198,12 @@ final class ActivityFields {
   }
 
   private static Field.Reading floatTurnover(Session session) {
-    PerSecurity<Double> floats =
-        PerSecurity.of(session, "float shares", SecurityFacts::floatShares);
+    KnownNumber floats = KnownNumber.of(session, "float shares", SecurityFacts::floatShares);
     return (state, now) -> ratio(state.volume(), floats.of(state));
   }
 
-  private static Field live(
-      String words, Unit unit, String meaning, ToDoubleFunction<SymbolState> value) {
-    return new Field.Number(
-        words,
-        unit,
-        Field.Pace.EVENTS,
-        meaning,
-        NEVER,
-        session -> (state, now) -> value.applyAsDouble(state));
+  private static Field live(String words, Unit unit, String meaning, Field.Reading reading) {
+    return new Field.Number(words, unit, Field.Pace.EVENTS, meaning, NEVER, session -> reading);
   }
 
   /** A field computed once a session from what is known beforehand. */
@@ -224,8 +220,7 @@ final class ActivityFields {
         meaning,
         unknown,
         session -> {
-          PerSecurity<Double> values =
-              PerSecurity.of(session, "field " + words, value::applyAsDouble);
+          KnownNumber values = KnownNumber.of(session, "field " + words, value);
           return (state, now) -> values.of(state);
         });
   }

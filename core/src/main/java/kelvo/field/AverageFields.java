@@ -85,7 +85,7 @@ final class AverageFields {
   }
 
   private static Field.Reading ema(Session session, int n) {
-    PerSecurity<Double> yesterday = PerSecurity.of(session, "ema " + n, facts -> newest(facts, n));
+    KnownNumber yesterday = KnownNumber.of(session, "ema " + n, facts -> newest(facts, n));
     return (state, now) ->
         state.price() == Price.NONE
             ? Double.NaN
@@ -93,8 +93,8 @@ final class AverageFields {
   }
 
   private static Field.Reading sma(Session session, int n) {
-    PerSecurity<Double> earlier =
-        PerSecurity.of(session, "sum of " + (n - 1), facts -> sumOfNewest(facts, n - 1));
+    KnownNumber earlier =
+        KnownNumber.of(session, "sum of " + (n - 1), facts -> sumOfNewest(facts, n - 1));
     return (state, now) -> (earlier.of(state) + Price.dollars(state.price())) / n;
   }
 

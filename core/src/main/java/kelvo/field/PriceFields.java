@@ -4,8 +4,6 @@ import static kelvo.field.Formulas.percentOf;
 import static kelvo.field.Formulas.ratio;
 
 import java.util.List;
-import java.util.function.ToDoubleFunction;
-import java.util.function.ToLongFunction;
 import kelvo.market.Price;
 import kelvo.market.SymbolState;
 
@@ -18,11 +16,12 @@ final class PriceFields {
 
   static List<Field> all() {
     return List.of(
-        price(
+        number(
             "price",
+            Unit.PRICE,
             "Latest eligible print since 04:00, regular or extended; before any, the middle of a quote whose spread is at most 5% of it; else the previous close.",
             "none of the three exists",
-            SymbolState::price),
+            (s, now) -> Price.dollars(s.price())),
         ActivityFields.fixed(
             "previous close",
             Unit.PRICE,
@@ -32,53 +31,55 @@ final class PriceFields {
                 facts.previousClose() == Price.NONE
                     ? Double.NaN
                     : Price.dollars(facts.previousClose())),
-        price(
+        number(
             "open",
+            Unit.PRICE,
             "The official open; until there is one, the first eligible print of regular hours.",
             NO_OPEN,
-            SymbolState::open),
+            (s, now) -> Price.dollars(s.open())),
         number(
             "change",
             Unit.PRICE,
             "Price less previous close.",
             NO_CLOSE,
-            s -> Price.dollars(s.price()) - Price.dollars(s.previousClose())),
+            (s, now) -> Price.dollars(s.price()) - Price.dollars(s.previousClose())),
         number(
             "change %",
             Unit.PERCENT,
             "Price less previous close, over previous close.",
             NO_CLOSE,
-            s -> percentOf(s.price(), s.previousClose())),
+            (s, now) -> percentOf(s.price(), s.previousClose())),
         number(
             "gap",
             Unit.PERCENT,
             "Open less previous close, over previous close; while the open is unknown, the same of the price.",
             NO_CLOSE,
-            s -> percentOf(s.open() == Price.NONE ? s.price() : s.open(), s.previousClose())),
+            (s, now) ->
+                percentOf(s.open() == Price.NONE ? s.price() : s.open(), s.previousClose())),
         number(
             "change from open %",
             Unit.PERCENT,
             "Price less open, over open.",
             NO_OPEN,
-            s -> percentOf(s.price(), s.open())),
+            (s, now) -> percentOf(s.price(), s.open())),
         number(
             "after-hours change %",
             Unit.PERCENT,
             "Price less today's official close, over it, from the close on.",
             "there is no official close yet",
-            s -> percentOf(s.price(), s.officialClose())),
+            (s, now) -> percentOf(s.price(), s.officialClose())),
         quoted(
             "spread",
             Unit.PRICE,
             "Ask less bid.",
             "the quote is one-sided, locked or crossed",
-            PriceFields::spread),
+            (s, now) -> spread(s)),
         quoted(
             "spread %",
             Unit.PERCENT,
             "Ask less bid, over the middle of both.",
             "the quote is one-sided, locked or crossed",
-            s -> 200 * ratio(s.ask() - s.bid(), twoSided(s) ? s.ask() + s.bid() : 0)));
+            (s, now) -> 200 * ratio(s.ask() - s.bid(), twoSided(s) ? s.ask() + s.bid() : 0)));
   }
 
   private static double spread(SymbolState state) {
@@ -89,27 +90,14 @@ final class PriceFields {
     return state.bid() > 0 && state.ask() > state.bid();
   }
 
-  private static Field price(
-      String words, String meaning, String unknown, ToLongFunction<SymbolState> price) {
-    return number(words, Unit.PRICE, meaning, unknown, s -> Price.dollars(price.applyAsLong(s)));
-  }
-
   private static Field quoted(
-      String words,
-      Unit unit,
-      String meaning,
-      String unknown,
-      ToDoubleFunction<SymbolState> value) {
-    return field(words, unit, Field.Pace.QUOTES, meaning, unknown, value);
+      String words, Unit unit, String meaning, String unknown, Field.Reading reading) {
+    return field(words, unit, Field.Pace.QUOTES, meaning, unknown, reading);
   }
 
   private static Field number(
-      String words,
-      Unit unit,
-      String meaning,
-      String unknown,
-      ToDoubleFunction<SymbolState> value) {
-    return field(words, unit, Field.Pace.EVENTS, meaning, unknown, value);
+      String words, Unit unit, String meaning, String unknown, Field.Reading reading) {
+    return field(words, unit, Field.Pace.EVENTS, meaning, unknown, reading);
   }
 
   private static Field field(
@@ -118,8 +106,7 @@ final class PriceFields {
       Field.Pace pace,
       String meaning,
       String unknown,
-      ToDoubleFunction<SymbolState> value) {
-    return new Field.Number(
-        words, unit, pace, meaning, unknown, session -> (state, now) -> value.applyAsDouble(state));
+      Field.Reading reading) {
+    return new Field.Number(words, unit, pace, meaning, unknown, session -> reading);
   }
 }

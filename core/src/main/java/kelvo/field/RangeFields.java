@@ -4,7 +4,6 @@ import static kelvo.field.Formulas.percentOf;
 import static kelvo.field.Formulas.ratio;
 
 import java.util.List;
-import java.util.function.ToDoubleFunction;
 import java.util.function.ToLongFunction;
 import kelvo.market.Averages;
 import kelvo.market.DailyBar;
@@ -27,33 +26,33 @@ final class RangeFields {
 
   static List<Field> all() {
     return List.of(
-        high("day", "regular hours", SymbolState::dayHigh),
-        low("day", "regular hours", SymbolState::dayLow),
-        high("premarket", "04:00 to 09:30", SymbolState::premarketHigh),
-        low("premarket", "04:00 to 09:30", SymbolState::premarketLow),
-        high("session", "the time since 04:00", SymbolState::sessionHigh),
-        low("session", "the time since 04:00", SymbolState::sessionLow),
-        live("day range", Unit.PRICE, "Day high less day low.", NO_DAY, RangeFields::dayRange),
+        high("day", "regular hours", (s, now) -> dollars(s.dayHigh())),
+        low("day", "regular hours", (s, now) -> dollars(s.dayLow())),
+        high("premarket", "04:00 to 09:30", (s, now) -> dollars(s.premarketHigh())),
+        low("premarket", "04:00 to 09:30", (s, now) -> dollars(s.premarketLow())),
+        high("session", "the time since 04:00", (s, now) -> dollars(s.sessionHigh())),
+        low("session", "the time since 04:00", (s, now) -> dollars(s.sessionLow())),
+        live("day range", Unit.PRICE, "Day high less day low.", NO_DAY, (s, now) -> dayRange(s)),
         live(
             "day range %",
             Unit.PERCENT,
             "Day high less day low, over day low.",
             NO_DAY,
-            s -> percentOf(s.dayHigh(), s.dayLow())),
+            (s, now) -> percentOf(s.dayHigh(), s.dayLow())),
         live(
             "range position",
             Unit.TIMES,
             "Where price stands between day low (0) and day high (1).",
             "the day has no range yet",
-            s -> ratio(s.price() - s.dayLow(), s.dayHigh() - s.dayLow())),
+            (s, now) -> ratio(s.price() - s.dayLow(), s.dayHigh() - s.dayLow())),
         bound(
             "range ratio",
             Unit.TIMES,
             "Today's day range over the mean daily range of the last 20 sessions.",
             "regular hours have no print yet, or there are fewer than 20 sessions",
             session -> {
-              PerSecurity<Double> means =
-                  PerSecurity.of(session, "mean range", f -> meanRange(f.history()));
+              KnownNumber means =
+                  KnownNumber.of(session, "mean range", f -> meanRange(f.history()));
               return (s, now) -> ratio(dayRange(s), means.of(s));
             }),
         ActivityFields.fixed(
@@ -88,7 +87,7 @@ final class RangeFields {
             Unit.PERCENT,
             "The deepest part of the opening gap that was retraced so far, 0 to 100.",
             "there is no open, or no gap",
-            RangeFields::gapFilled));
+            (s, now) -> gapFilled(s)));
   }
 
   static List<FieldFamily> families() {
@@ -140,10 +139,9 @@ final class RangeFields {
         "Where price stands between " + n + "d low (0) and " + n + "d high (1).",
         fewer(n),
         session -> {
-          PerSecurity<Long> highs =
-              PerSecurity.of(session, "highest of " + n, f -> f.history().highest(n));
-          PerSecurity<Long> lows =
-              PerSecurity.of(session, "lowest of " + n, f -> f.history().lowest(n));
+          KnownNumber highs =
+              KnownNumber.of(session, "highest of " + n, f -> f.history().highest(n));
+          KnownNumber lows = KnownNumber.of(session, "lowest of " + n, f -> f.history().lowest(n));
           return (s, now) ->
               s.price() == Price.NONE
                   ? Double.NaN
@@ -158,9 +156,9 @@ final class RangeFields {
         "Price less " + line + ", over " + line + ".",
         fewer(n),
         session -> {
-          PerSecurity<Long> levels =
-              PerSecurity.of(session, "level " + line, f -> level.applyAsLong(f.history()));
-          return (s, now) -> percentOf(s.price(), levels.of(s));
+          KnownNumber levels =
+              KnownNumber.of(session, "level " + line, f -> level.applyAsLong(f.history()));
+          return (s, now) -> percentOf(s.price(), (long) levels.of(s));
         });
   }
 
@@ -195,7 +193,7 @@ final class RangeFields {
         meaning,
         "there are fewer than 15 sessions, or no print yet",
         session -> {
-          PerSecurity<Double> atrs = PerSecurity.of(session, "atr 14", RangeFields::atr);
+          KnownNumber atrs = KnownNumber.of(session, "atr 14", RangeFields::atr);
           return (s, now) -> dollars.at(s, now) / atrs.of(s);
         });
   }
@@ -240,32 +238,19 @@ final class RangeFields {
     return "there are fewer than " + n + " sessions";
   }
 
-  private static Field high(String span, String hours, ToLongFunction<SymbolState> extreme) {
+  private static Field high(String span, String hours, Field.Reading reading) {
     return live(
-        span + " high",
-        Unit.PRICE,
-        "Highest eligible print of " + hours + ".",
-        NO_PRINT,
-        s -> dollars(extreme.applyAsLong(s)));
+        span + " high", Unit.PRICE, "Highest eligible print of " + hours + ".", NO_PRINT, reading);
   }
 
-  private static Field low(String span, String hours, ToLongFunction<SymbolState> extreme) {
+  private static Field low(String span, String hours, Field.Reading reading) {
     return live(
-        span + " low",
-        Unit.PRICE,
-        "Lowest eligible print of " + hours + ".",
-        NO_PRINT,
-        s -> dollars(extreme.applyAsLong(s)));
+        span + " low", Unit.PRICE, "Lowest eligible print of " + hours + ".", NO_PRINT, reading);
   }
 
   private static Field live(
-      String words,
-      Unit unit,
-      String meaning,
-      String unknown,
-      ToDoubleFunction<SymbolState> value) {
-    return bound(
-        words, unit, meaning, unknown, session -> (state, now) -> value.applyAsDouble(state));
+      String words, Unit unit, String meaning, String unknown, Field.Reading reading) {
+    return bound(words, unit, meaning, unknown, session -> reading);
   }
 
   private static Field bound(

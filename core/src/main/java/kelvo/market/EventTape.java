@@ -354,6 +354,14 @@ public final class EventTape {
     return (int) at(i, NEIGHBOURS);
   }
 
+  /**
+   * The event after one of the same security, when a newer one is known: most often that one
+   * itself, whose row is near, while the older one's has long left the processor's caches.
+   */
+  int laterOfSymbol(int i, int newer) {
+    return earlierOfSymbol(newer) == i ? newer : laterOfSymbol(i);
+  }
+
   /** The status events among the first {@code count}, oldest first. For the writer's thread. */
   public int[] statusEvents(int count) {
     int among = 0;

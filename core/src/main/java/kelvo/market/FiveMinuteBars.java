@@ -8,7 +8,7 @@ import kelvo.time.SessionHours;
  * The 5-minute bars of one security from 04:00 on and whether they are coiled, print by print; five
  * minutes without a print carry no bar.
  */
-final class FiveMinuteBars implements TapeFollower.Made {
+final class FiveMinuteBars extends TapeFollower.Made {
   private static final long SPAN = 5 * DayTime.MINUTE;
   private static final int MOST_BARS = (int) ((DayTime.LAST - DayTime.FIRST) / SPAN) + 1;
 
@@ -33,7 +33,7 @@ final class FiveMinuteBars implements TapeFollower.Made {
   }
 
   @Override
-  public void begin() {
+  void begin() {
     count = 0;
     span = -1;
     close = Price.NONE;
@@ -45,7 +45,7 @@ final class FiveMinuteBars implements TapeFollower.Made {
   }
 
   @Override
-  public void take(int event, Corrections corrections) {
+  void take(int event, Corrections corrections) {
     if (!tape.isTrade(event) || corrections.cancels(tape, event)) {
       return;
     }

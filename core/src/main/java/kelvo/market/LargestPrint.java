@@ -4,7 +4,7 @@ package kelvo.market;
  * The print of the most shares and that of the most money since 04:00, of those that add to the
  * volume.
  */
-final class LargestPrint implements TapeFollower.Made {
+final class LargestPrint extends TapeFollower.Made {
   private final EventTape tape;
   private long shares;
   private long money;
@@ -15,13 +15,13 @@ final class LargestPrint implements TapeFollower.Made {
   }
 
   @Override
-  public void begin() {
+  void begin() {
     shares = 0;
     money = 0;
   }
 
   @Override
-  public void take(int event, Corrections corrections) {
+  void take(int event, Corrections corrections) {
     if (tape.isTrade(event)
         && TapeRules.addsVolume(tape.conditions(event))
         && !corrections.cancels(tape, event)) {

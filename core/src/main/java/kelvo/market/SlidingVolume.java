@@ -9,8 +9,16 @@ final class SlidingVolume {
   private static final int NONE = EventTape.NONE;
 
   private final long span;
+
+  /** The oldest print in the window; none when it is empty. */
   private int oldest = NONE;
+
+  private long oldestAt;
+
+  /** The newest event that the window has come by, print or not. */
   private int newest = NONE;
+
+  private long newestAt;
   private int count;
   private long shares;
 
@@ -38,56 +46,67 @@ final class SlidingVolume {
   /** When the oldest print in the window leaves it; Long.MAX_VALUE when it is empty. */
   long nextChange(EventTape tape, Corrections corrections, int lastEvent, long now) {
     moveTo(tape, corrections, lastEvent, now);
-    long first = Long.MAX_VALUE;
-    if (count > 0) {
-      for (int i = oldest; i != NONE && first == Long.MAX_VALUE; i = tape.laterOfSymbol(i)) {
-        first = counts(tape, corrections, i) && tape.time(i) > now - span ? tape.time(i) : first;
-      }
-    }
-    return first == Long.MAX_VALUE ? first : first + span - tape.mostLateness();
+    return oldest == NONE ? Long.MAX_VALUE : oldestAt + span - tape.mostLateness();
   }
 
   private void moveTo(EventTape tape, Corrections corrections, int lastEvent, long now) {
-    boolean far = newest == NONE || tape.time(newest) <= now - span;
-    if (far || tape.mostLateness() > 0) {
-      lookBack(tape, corrections, lastEvent, now);
+    long from = now - span;
+    if (newest == NONE || newestAt <= from || tape.mostLateness() > 0) {
+      lookBack(tape, corrections, lastEvent, from);
       return;
     }
     while (newest != lastEvent) {
-      newest = tape.laterOfSymbol(newest);
-      take(tape, corrections, newest, 1);
+      newest = tape.laterOfSymbol(newest, lastEvent);
+      newestAt = tape.time(newest);
+      if (take(tape, corrections, newest, 1) && oldest == NONE) {
+        oldest = newest;
+        oldestAt = newestAt;
+      }
     }
-    while (oldest != NONE && tape.time(oldest) <= now - span) {
+    while (oldest != NONE && oldestAt <= from) {
       take(tape, corrections, oldest, -1);
-      oldest = oldest == newest ? NONE : tape.laterOfSymbol(oldest);
-    }
-    if (oldest == NONE) {
-      newest = NONE;
+      oldest = nextPrint(tape, corrections);
+      oldestAt = oldest == NONE ? oldestAt : tape.time(oldest);
     }
   }
 
+  /** The print after the oldest in the window. */
+  private int nextPrint(EventTape tape, Corrections corrections) {
+    int event = oldest;
+    while (event != newest) {
+      event = tape.laterOfSymbol(event, newest);
+      if (counts(tape, corrections, event)) {
+        return event;
+      }
+    }
+    return NONE;
+  }
+
   /** Adds up from the newest event backward; late prints may stand behind newer ones. */
-  private void lookBack(EventTape tape, Corrections corrections, int lastEvent, long now) {
+  private void lookBack(EventTape tape, Corrections corrections, int lastEvent, long from) {
     count = 0;
     shares = 0;
     oldest = NONE;
-    newest = NONE;
+    newest = lastEvent;
+    newestAt = lastEvent == NONE ? from : tape.time(lastEvent);
     for (int i = lastEvent;
-        i != NONE && tape.time(i) > now - span - tape.mostLateness();
+        i != NONE && tape.time(i) > from - tape.mostLateness();
         i = tape.earlierOfSymbol(i)) {
-      newest = newest == NONE ? i : newest;
-      oldest = i;
-      if (tape.time(i) > now - span) {
-        take(tape, corrections, i, 1);
+      if (tape.time(i) > from && take(tape, corrections, i, 1)) {
+        oldest = i;
+        oldestAt = tape.time(i);
       }
     }
   }
 
-  private void take(EventTape tape, Corrections corrections, int event, int sign) {
-    if (counts(tape, corrections, event)) {
+  /** Counts an event in or out, unless it is none that counts. */
+  private boolean take(EventTape tape, Corrections corrections, int event, int sign) {
+    boolean counts = counts(tape, corrections, event);
+    if (counts) {
       count += sign;
       shares += sign * corrections.shares(tape, event);
     }
+    return counts;
   }
 
   private static boolean counts(EventTape tape, Corrections corrections, int event) {
@@ -99,7 +118,9 @@ final class SlidingVolume {
   /** Makes this window the same as another of the same span. */
   void copyFrom(SlidingVolume other) {
     oldest = other.oldest;
+    oldestAt = other.oldestAt;
     newest = other.newest;
+    newestAt = other.newestAt;
     count = other.count;
     shares = other.shares;
   }

@@ -11,24 +11,27 @@ import org.jspecify.annotations.Nullable;
  */
 final class TapeFollower<T extends TapeFollower.Made> {
   /** What is made. */
-  interface Made {
+  abstract static class Made {
+    /** The newest event taken, and what had become of the prints by then. */
+    private int reached = EventTape.NONE;
+
+    private Corrections corrections = Corrections.NONE;
+
     /** Forgets everything. */
-    void begin();
+    abstract void begin();
 
     /** Takes an event of the security, in the order of the tape, as it stands corrected. */
-    void take(int event, Corrections corrections);
+    abstract void take(int event, Corrections corrected);
   }
 
   private final EventTape tape;
   private final Supplier<T> make;
   private final @Nullable Object[] made;
-  private final int[] reached;
 
   TapeFollower(Session session, Supplier<T> make) {
     tape = session.tape();
     this.make = make;
     made = new Object[session.securities().size()];
-    reached = new int[made.length];
   }
 
   /** What has been made of the events that a state holds. */
@@ -37,34 +40,26 @@ final class TapeFollower<T extends TapeFollower.Made> {
     int id = state.id();
     if (made[id] == null) {
       made[id] = make.get();
-      reached[id] = EventTape.NONE;
     }
     T known = (T) made[id];
-    if (reached[id] > state.lastEvent() || corrected(state, reached[id])) {
-      known.begin();
-      reached[id] = EventTape.NONE;
-    }
-    for (int event = next(state, reached[id]);
-        event != EventTape.NONE;
-        event = next(state, event)) {
-      reached[id] = event;
-      known.take(event, state.corrections());
-    }
+    follow(known, state);
     return known;
   }
 
-  private boolean corrected(SymbolState state, int from) {
-    for (int event = from; event != EventTape.NONE; event = next(state, event)) {
-      if (event != from && tape.kind(event) == EventKind.CORRECTION) {
-        return true;
-      }
+  private void follow(Made known, SymbolState state) {
+    int last = state.lastEvent();
+    Corrections corrections = state.corrections();
+    if (known.reached > last || known.corrections != corrections) {
+      known.begin();
+      known.reached = EventTape.NONE;
+      known.corrections = corrections;
     }
-    return false;
-  }
-
-  /** The event after one, as far as the state has come. */
-  private int next(SymbolState state, int event) {
-    int next = event == EventTape.NONE ? tape.firstOfSymbol(state.id()) : tape.laterOfSymbol(event);
-    return next > state.lastEvent() ? EventTape.NONE : next;
+    while (known.reached != last) {
+      known.reached =
+          known.reached == EventTape.NONE
+              ? tape.firstOfSymbol(state.id())
+              : tape.laterOfSymbol(known.reached, last);
+      known.take(known.reached, corrections);
+    }
   }
 }

@@ -26,12 +26,16 @@ final class BoundCells {
   /** The least value of each cell but the first; a power of two of them, filled up with NaN. */
   private final double[] cuts;
 
+  /**
+   * The least value of each cell, and infinity. What is unknown has a cell of its own after all
+   * others, in which no value lies.
+   */
+  private final double[] from;
+
   private final long[] keptIn;
 
   /** By cell, the scans that keep some value of it or of a cell above. */
   private final long[] keptFrom;
-
-  private final long keptUnknown;
 
   BoundCells(List<Interval> intervals) {
     TreeSet<Double> bounds = new TreeSet<>();
@@ -42,16 +46,23 @@ final class BoundCells {
     bounds.remove(Double.NEGATIVE_INFINITY);
     cuts = new double[Integer.highestOneBit(Math.max(1, bounds.size())) * 2];
     Arrays.fill(cuts, Double.NaN);
-    keptIn = new long[bounds.size() + 1];
+    int unknown = bounds.size() + 1;
+    from = new double[unknown + 2];
+    keptIn = new long[unknown + 1];
+    from[0] = Double.NEGATIVE_INFINITY;
     keptIn[0] = kept(intervals, Double.NEGATIVE_INFINITY);
     int cell = 0;
     for (double bound : bounds) {
       cuts[cell++] = bound;
+      from[cell] = bound;
       keptIn[cell] = kept(intervals, bound);
     }
-    keptUnknown = kept(intervals, Double.NaN);
+    from[unknown] = Double.POSITIVE_INFINITY;
+    from[unknown + 1] = Double.NaN;
+    keptIn[unknown] = kept(intervals, Double.NaN);
     keptFrom = keptIn.clone();
-    for (int i = keptFrom.length - 2; i >= 0; i--) {
+    keptFrom[unknown] = 0;
+    for (int i = unknown - 2; i >= 0; i--) {
       keptFrom[i] |= keptFrom[i + 1];
     }
   }
@@ -64,24 +75,35 @@ final class BoundCells {
     return kept;
   }
 
-  /** The scans that do not shut a value out; those without a bound on this field are among them. */
-  long keeping(double value) {
+  /** Whether a value lies in a cell, by two comparisons; never when it is unknown or infinite. */
+  boolean liesIn(int cell, double value) {
+    return value >= from[cell] && value < from[cell + 1];
+  }
+
+  /** The cell of a value, or that of the unknown. */
+  int cellOf(double value) {
     if (Double.isNaN(value)) {
-      return keptUnknown;
+      return keptIn.length - 1;
     }
-    return keptIn[cellOf(value)];
-  }
-
-  /** The scans that do not shut out a value and all that are greater; none when it is unknown. */
-  long keepingFrom(double value) {
-    return Double.isNaN(value) ? 0 : keptFrom[cellOf(value)];
-  }
-
-  private int cellOf(double value) {
     int cell = 0;
     for (int step = cuts.length >> 1; step > 0; step >>= 1) {
       cell += cuts[cell + step - 1] <= value ? step : 0;
     }
     return cell;
+  }
+
+  /** The scans that do not shut a cell out; those without a bound on this field are among them. */
+  long keptIn(int cell) {
+    return keptIn[cell];
+  }
+
+  /** The scans that do not shut out a cell and all above it; none when the value is unknown. */
+  long keptFrom(int cell) {
+    return keptFrom[cell];
+  }
+
+  /** How many cells there are, that of the unknown included. */
+  int count() {
+    return keptIn.length;
   }
 }

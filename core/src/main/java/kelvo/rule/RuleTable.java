@@ -1,6 +1,7 @@
 package kelvo.rule;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -24,34 +25,45 @@ public final class RuleTable {
   public record Entry(int scan, RuleCheck rule) {}
 
   private final List<Entry> entries;
-  private final SharedReadings shared;
 
-  /** For each security the column that last shut the last scan: the first to ask. */
-  private final short[] firstColumn;
+  /** One column a field, in the order in which they are asked. */
+  private final List<Field.Number> fields;
 
+  private final Column[] columns;
+  private final Column first;
+  private final Column.Reopening reopening = new Column.Reopening();
+  private final short[] lastCells;
   private int phase = NO_PHASE;
-
-  /**
-   * One column a field: its place among the readings, its bounds, and the scans that it concerns.
-   */
-  private int[] places = {};
-
-  private BoundCells[] cells = {};
-  private long[] asking = {};
-  private long[] openedByTime = {};
-  private long[] openedByNews = {};
 
   /** The rules that are no interval of a field. */
   private Entry[] others = {};
 
-  private long mayOpenWithTime;
-  private long waitingForNews;
-
   /** Rules made ready with the same readings. */
   public RuleTable(List<Entry> entries, SharedReadings shared) {
     this.entries = List.copyOf(entries);
-    this.shared = shared;
-    firstColumn = new short[shared.session().securities().size()];
+    fields = fieldsOf(entries);
+    columns = new Column[fields.size()];
+    lastCells = new short[shared.session().securities().size() * fields.size()];
+    Column next = Column.END;
+    for (int i = columns.length - 1; i >= 0; i--) {
+      int place = shared.placeOf(fields.get(i));
+      Column.Setting setting =
+          new Column.Setting(shared, place, lastCells, i, columns.length, reopening);
+      next = ColumnClasses.of(fields.subList(i, columns.length), setting, next);
+      columns[i] = next;
+    }
+    first = next;
+  }
+
+  /** The cheap ones first, in one order whatever the order of scans. */
+  private static List<Field.Number> fieldsOf(List<Entry> entries) {
+    return entries.stream()
+        .map(entry -> entry.rule.rule().field())
+        .filter(Field.Number.class::isInstance)
+        .map(Field.Number.class::cast)
+        .distinct()
+        .sorted(Comparator.comparingInt(field -> cost(field.pace())))
+        .toList();
   }
 
   /** Lays the rules out for a phase, unless they lie so already. */
@@ -74,37 +86,33 @@ public final class RuleTable {
       }
     }
     others = rest.toArray(Entry[]::new);
-    List<Map.Entry<Field.Number, List<Entry>>> columns = new ArrayList<>(byField.entrySet());
-    columns.sort(Comparator.comparing(column -> cost(column.getKey().pace())));
-    places = new int[columns.size()];
-    cells = new BoundCells[columns.size()];
-    asking = new long[columns.size()];
-    openedByTime = new long[columns.size()];
-    openedByNews = new long[columns.size()];
-    for (int i = 0; i < cells.length; i++) {
-      places[i] = shared.placeOf(columns.get(i).getKey());
-      layColumn(i, columns.get(i).getValue());
+    Arrays.fill(lastCells, (short) 0);
+    for (int i = 0; i < columns.length; i++) {
+      columns[i].lay(boundsOf(byField.getOrDefault(fields.get(i), List.of())));
     }
   }
 
   /**
-   * The cheap ones first. Before all others the minutes since news: a scan that they shut need not
-   * be asked again until there is news.
+   * What it costs to ask a field. Before all others the minutes since news: a scan that they shut
+   * need not be asked again until there is news.
    */
   private static int cost(Field.Pace pace) {
     return pace == Field.Pace.MINUTES ? -1 : pace.ordinal();
   }
 
-  private void layColumn(int column, List<Entry> ofField) {
+  private Column.PhaseBounds boundsOf(List<Entry> ofField) {
     List<BoundCells.Interval> intervals = new ArrayList<>();
+    long asking = 0;
+    long openedByTime = 0;
+    long openedByNews = 0;
     for (Entry entry : ofField) {
       long bit = 1L << entry.scan;
       intervals.add(entry.rule.intervalIn(phase, bit));
-      asking[column] |= bit;
-      openedByTime[column] |= entry.rule.rule().mayPassWithTime() ? bit : 0;
-      openedByNews[column] |= entry.rule.rule().isTimed() ? bit : 0;
+      asking |= bit;
+      openedByTime |= entry.rule.rule().mayPassWithTime() ? bit : 0;
+      openedByNews |= entry.rule.rule().isTimed() ? bit : 0;
     }
-    cells[column] = new BoundCells(intervals);
+    return new Column.PhaseBounds(new BoundCells(intervals), asking, openedByTime, openedByNews);
   }
 
   /**
@@ -113,36 +121,13 @@ public final class RuleTable {
    * call.
    */
   public long passing(long scans, SymbolState state, long now) {
-    mayOpenWithTime = 0;
-    waitingForNews = 0;
-    int id = state.id();
-    int first = firstColumn[id];
-    long left = first < cells.length ? narrow(first, scans, state, now) : scans;
-    for (int column = 0; column < cells.length && left != 0; column++) {
-      left = narrow(column, left, state, now);
-      if (left == 0) {
-        firstColumn[id] = (short) column;
-      }
-    }
+    reopening.byTime = 0;
+    reopening.byNews = 0;
+    long left = first.passing(scans, state, now);
     for (int i = 0; i < others.length && left != 0; i++) {
       left = askOther(others[i], left, state, now);
     }
     return left;
-  }
-
-  private long narrow(int column, long scans, SymbolState state, long now) {
-    if ((asking[column] & scans) == 0) {
-      return scans;
-    }
-    long kept = scans & cells[column].keeping(shared.value(places[column], state, now));
-    long shut = scans ^ kept;
-    mayOpenWithTime |= shut & openedByTime[column];
-    long byNews = shut & openedByNews[column];
-    if (byNews != 0) {
-      waitingForNews |=
-          byNews & ~cells[column].keepingFrom(shared.value(places[column], state, now));
-    }
-    return kept;
   }
 
   private long askOther(Entry other, long scans, SymbolState state, long now) {
@@ -150,13 +135,13 @@ public final class RuleTable {
     if ((scans & bit) == 0 || other.rule.passes(state, now, phase)) {
       return scans;
     }
-    mayOpenWithTime |= other.rule.rule().mayPassWithTime() ? bit : 0;
+    reopening.byTime |= other.rule.rule().mayPassWithTime() ? bit : 0;
     return scans & ~bit;
   }
 
   /** The scans that the last call found shut by a rule that time alone may open. */
   public long mayOpenWithTime() {
-    return mayOpenWithTime;
+    return reopening.byTime;
   }
 
   /**
@@ -164,6 +149,6 @@ public final class RuleTable {
    * news, since the minutes only grow.
    */
   public long waitingForNews() {
-    return waitingForNews;
+    return reopening.byNews;
   }
 }

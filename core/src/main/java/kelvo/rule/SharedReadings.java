@@ -55,11 +55,21 @@ public final class SharedReadings {
     asking++;
   }
 
+  /** Reads the field at a place. */
+  Field.Reading readingAt(int place) {
+    return readings[place];
+  }
+
+  /** Notes what was read at a place for whoever else asks. */
+  void keep(int place, double value) {
+    values[place] = value;
+    readIn[place] = asking;
+  }
+
   /** The value of the field at a place. */
   double value(int place, SymbolState state, long now) {
     if (readIn[place] != asking) {
-      values[place] = readings[place].at(state, now);
-      readIn[place] = asking;
+      keep(place, readings[place].at(state, now));
     }
     return values[place];
   }

@@ -1,7 +1,6 @@
 package kelvo.scan;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -22,6 +21,22 @@ public final class ScanBoard {
   /** The most scans that can run at once. */
   public static final int MOST = Long.SIZE;
 
+  /**
+   * Place in a row of the scans whose settled rules let the security through and that are awake.
+   */
+  private static final int AWAKE = 0;
+
+  /** Place of the scans that it is inside. */
+  private static final int INSIDE = 1;
+
+  /** Place of the scans whose answer may change as time passes. */
+  private static final int AWAITING = 2;
+
+  /** Place of the moment when time alone may change an answer about it. */
+  private static final int CHANGES_AT = 3;
+
+  private static final int ROW_BITS = 2;
+
   private final ScanCheck[] checks;
   private final SharedReadings shared;
 
@@ -34,14 +49,8 @@ public final class ScanBoard {
   /** The scans whose settled rules let a security through. */
   private final long[] eligible;
 
-  /** Those of them that are awake: the only thing to look at for most events. */
-  private final long[] awake;
-
-  private final long[] inside;
-  private final long[] awaiting;
-
-  /** When time alone may change an answer about a security. */
-  private final long[] changesAt;
+  /** What is looked at and changes event by event: a row a security, side by side in memory. */
+  private final long[] rows;
 
   private final Map<Trigger, Long> byTrigger = new HashMap<>();
   private final long edges;
@@ -80,9 +89,7 @@ public final class ScanBoard {
     table = new RuleTable(rules, shared);
     grouped = withGroups;
     eligible = new long[securities];
-    inside = new long[securities];
-    awaiting = new long[securities];
-    changesAt = new long[securities];
+    rows = new long[securities << ROW_BITS];
     for (int k = 0; k < checks.length; k++) {
       for (int i = 0; i < securities; i++) {
         eligible[i] |= checks[k].eligible(i) ? 1L << k : 0;
@@ -91,7 +98,9 @@ public final class ScanBoard {
         byTrigger.merge(trigger, 1L << k, (x, y) -> x | y);
       }
     }
-    awake = eligible.clone();
+    for (int i = 0; i < securities; i++) {
+      wake(i);
+    }
     edges = listeningToEdges();
     lastMinute = dependingOn(Field.Pace.LAST_MINUTE) & edges;
     lastFiveMinutes = dependingOn(Field.Pace.LAST_FIVE_MINUTES) & edges;
@@ -133,11 +142,6 @@ public final class ScanBoard {
     return edges;
   }
 
-  /** Those among them whose answer may change as time passes without an event. */
-  public long passing() {
-    return passing;
-  }
-
   /** Those among them whose answer may change at any second. */
   public long clocked() {
     return clocked;
@@ -155,7 +159,7 @@ public final class ScanBoard {
 
   /** The scans to ask after an event of a security other than a quote. */
   public long dueAfterEvent(int security) {
-    return asking & awake[security];
+    return asking & rows[(security << ROW_BITS) + AWAKE];
   }
 
   /**
@@ -164,16 +168,17 @@ public final class ScanBoard {
    * passed.
    */
   public long dueAfterQuote(int security, long now) {
-    long due = asking & awake[security];
-    if (due == 0 || now < changesAt[security]) {
+    int row = security << ROW_BITS;
+    long due = asking & rows[row + AWAKE];
+    if (due == 0 || now < rows[row + CHANGES_AT]) {
       return due & quoted;
     }
-    return due & (quoted | timed | awaiting[security]);
+    return due & (quoted | timed | rows[row + AWAITING]);
   }
 
   /** Notes when time alone may next change an answer about a security. */
   public void awaitUntil(int security, long moment) {
-    changesAt[security] = moment;
+    rows[(security << ROW_BITS) + CHANGES_AT] = moment;
   }
 
   /** The scans that listen to a trigger. */
@@ -194,8 +199,8 @@ public final class ScanBoard {
     }
     asking = edges & open;
     if ((before & ~open) != 0) {
-      for (int i = 0; i < inside.length; i++) {
-        inside[i] &= open;
+      for (int row = 0; row < rows.length; row += 1 << ROW_BITS) {
+        rows[row + INSIDE] &= open;
       }
     }
     return (open & ~before) != 0;
@@ -207,21 +212,22 @@ public final class ScanBoard {
    * @return the scans that it entered or left; {@link #isInside} tells which
    */
   public long update(SymbolState state, long scans, long now, int phase) {
-    int id = state.id();
-    long todo = scans & open & awake[id];
+    int row = state.id() << ROW_BITS;
+    long todo = scans & open & rows[row + AWAKE];
     if (todo == 0) {
       return 0;
     }
-    long before = inside[id];
+    long before = rows[row + INSIDE];
     long passed = ask(todo, state, now, phase);
-    inside[id] = before & ~todo | passed;
-    awaiting[id] =
-        (awaiting[id] & ~todo | passed | table.mayOpenWithTime() | groupsMayOpen) & passing;
+    long after = before & ~todo | passed;
+    rows[row + INSIDE] = after;
+    rows[row + AWAITING] =
+        (rows[row + AWAITING] & ~todo | passed | table.mayOpenWithTime() | groupsMayOpen) & passing;
     long waitingForNews = table.waitingForNews();
     if (waitingForNews != 0) {
-      awake[id] &= ~waitingForNews;
+      rows[row + AWAKE] &= ~waitingForNews;
     }
-    return before ^ inside[id];
+    return before ^ after;
   }
 
   /** Those of the given scans that hold; also notes the groups that time alone may open. */
@@ -246,12 +252,12 @@ public final class ScanBoard {
    * since news keeps shut for good sleeps until there is news, since nothing else can open it.
    */
   public void wake(int security) {
-    awake[security] = eligible[security];
+    rows[(security << ROW_BITS) + AWAKE] = eligible[security];
   }
 
   /** Whether some of the given scans are awake for a security. */
   public boolean isAwake(int security, long scans) {
-    return (scans & awake[security]) != 0;
+    return (scans & rows[(security << ROW_BITS) + AWAKE]) != 0;
   }
 
   /**
@@ -260,7 +266,7 @@ public final class ScanBoard {
    * doing so until its next event.
    */
   public long awaiting(int security) {
-    return awaiting[security];
+    return rows[(security << ROW_BITS) + AWAITING];
   }
 
   /** Whether some of the given scans could ever let a security through. */
@@ -276,19 +282,25 @@ public final class ScanBoard {
 
   /** Whether a security was inside a scan after the last update. */
   public boolean isInside(int security, int scan) {
-    return (inside[security] >>> scan & 1) != 0;
+    return (rows[(security << ROW_BITS) + INSIDE] >>> scan & 1) != 0;
   }
 
   /** A copy of who is inside what. */
   public long[] insideCopy() {
-    return inside.clone();
+    long[] inside = new long[eligible.length];
+    for (int i = 0; i < inside.length; i++) {
+      inside[i] = rows[(i << ROW_BITS) + INSIDE];
+    }
+    return inside;
   }
 
   /** Takes over who is inside what at a moment. */
   public void restore(long[] insideThen, long moment) {
-    System.arraycopy(insideThen, 0, inside, 0, inside.length);
-    System.arraycopy(eligible, 0, awake, 0, awake.length);
-    Arrays.fill(awaiting, passing);
+    for (int i = 0; i < insideThen.length; i++) {
+      wake(i);
+      rows[(i << ROW_BITS) + INSIDE] = insideThen[i];
+      rows[(i << ROW_BITS) + AWAITING] = passing;
+    }
     openAt(moment);
   }
 }

@@ -37,7 +37,8 @@ class BoundCellsProperties {
       shut |= interval.keeps(value) ? 0 : interval.scan();
     }
 
-    assertThat(new BoundCells(intervals).keeping(value)).isEqualTo(~shut);
+    BoundCells cells = new BoundCells(intervals);
+    assertThat(cells.keptIn(cells.cellOf(value))).isEqualTo(~shut);
   }
 
   @Provide
