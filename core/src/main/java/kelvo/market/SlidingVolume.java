@@ -1,16 +1,22 @@
 package kelvo.market;
 
+import java.util.Arrays;
+
 /**
  * Shares and prints of one security in the last span of time, exact to the print: at moment T it
- * holds what happened in (T - span, T]. It keeps no prints of its own: it reads the tape when it is
- * asked, so that a security of which nobody asks costs nothing.
+ * holds what happened in (T - span, T]. It keeps no prints of its own but the few that came late: it
+ * reads the tape when it is asked, so that a security of which nobody asks costs nothing.
+ *
+ * <p>A print is late when a newer one of the security stands before it on the tape. All others leave
+ * in the order of the tape.
  */
 final class SlidingVolume {
   private static final int NONE = EventTape.NONE;
+  private static final int[] NO_PRINTS = {};
 
   private final long span;
 
-  /** The oldest print in the window; none when it is empty. */
+  /** The oldest print in the window that did not come late; none when there is none. */
   private int oldest = NONE;
 
   private long oldestAt;
@@ -19,6 +25,14 @@ final class SlidingVolume {
   private int newest = NONE;
 
   private long newestAt;
+
+  /** The time of the newest print that the window has come by. */
+  private long newestPrintAt;
+
+  /** The late prints in the window, by time. */
+  private int[] late = NO_PRINTS;
+
+  private int lateCount;
   private int count;
   private long shares;
 
@@ -43,60 +57,91 @@ final class SlidingVolume {
     return count;
   }
 
-  /** When the oldest print in the window leaves it; Long.MAX_VALUE when it is empty. */
+  /** When the next print leaves the window; Long.MAX_VALUE when it is empty. */
   long nextChange(EventTape tape, Corrections corrections, int lastEvent, long now) {
     moveTo(tape, corrections, lastEvent, now);
-    return oldest == NONE ? Long.MAX_VALUE : oldestAt + span - tape.mostLateness();
+    long first = oldest == NONE ? Long.MAX_VALUE : oldestAt;
+    if (lateCount > 0) {
+      first = Math.min(first, tape.time(late[0]));
+    }
+    return first == Long.MAX_VALUE ? first : first + span;
   }
 
   private void moveTo(EventTape tape, Corrections corrections, int lastEvent, long now) {
     long from = now - span;
-    if (newest == NONE || newestAt <= from || tape.mostLateness() > 0) {
-      lookBack(tape, corrections, lastEvent, from);
-      return;
+    if (newest == NONE || newestAt <= from) {
+      beginAnew(tape, lastEvent, from);
     }
     while (newest != lastEvent) {
-      newest = tape.laterOfSymbol(newest, lastEvent);
+      newest = newest == NONE ? tape.firstOfSymbol(tape.symbol(lastEvent)) : tape.laterOfSymbol(newest, lastEvent);
       newestAt = tape.time(newest);
-      if (take(tape, corrections, newest, 1) && oldest == NONE) {
-        oldest = newest;
-        oldestAt = newestAt;
+      if (newestAt > from) {
+        add(tape, corrections);
       }
     }
     while (oldest != NONE && oldestAt <= from) {
       take(tape, corrections, oldest, -1);
-      oldest = nextPrint(tape, corrections);
-      oldestAt = oldest == NONE ? oldestAt : tape.time(oldest);
+      nextOldest(tape, corrections);
+    }
+    while (lateCount > 0 && tape.time(late[0]) <= from) {
+      take(tape, corrections, late[0], -1);
+      System.arraycopy(late, 1, late, 0, --lateCount);
     }
   }
 
-  /** The print after the oldest in the window. */
-  private int nextPrint(EventTape tape, Corrections corrections) {
-    int event = oldest;
-    while (event != newest) {
-      event = tape.laterOfSymbol(event, newest);
-      if (counts(tape, corrections, event)) {
-        return event;
-      }
-    }
-    return NONE;
-  }
-
-  /** Adds up from the newest event backward; late prints may stand behind newer ones. */
-  private void lookBack(EventTape tape, Corrections corrections, int lastEvent, long from) {
+  /** Empties the window and goes back to the event before all that can be in it. */
+  private void beginAnew(EventTape tape, int lastEvent, long from) {
     count = 0;
     shares = 0;
     oldest = NONE;
+    lateCount = 0;
+    newestPrintAt = Long.MIN_VALUE;
     newest = lastEvent;
-    newestAt = lastEvent == NONE ? from : tape.time(lastEvent);
-    for (int i = lastEvent;
-        i != NONE && tape.time(i) > from - tape.mostLateness();
-        i = tape.earlierOfSymbol(i)) {
-      if (tape.time(i) > from && take(tape, corrections, i, 1)) {
-        oldest = i;
-        oldestAt = tape.time(i);
+    while (newest != NONE && tape.time(newest) > from - tape.mostLateness()) {
+      newest = tape.earlierOfSymbol(newest);
+    }
+  }
+
+  /** Adds the newest event, when it counts. */
+  private void add(EventTape tape, Corrections corrections) {
+    if (!take(tape, corrections, newest, 1)) {
+      return;
+    }
+    if (newestAt < newestPrintAt) {
+      addLate(tape);
+      return;
+    }
+    newestPrintAt = newestAt;
+    if (oldest == NONE) {
+      oldest = newest;
+      oldestAt = newestAt;
+    }
+  }
+
+  private void addLate(EventTape tape) {
+    if (lateCount == late.length) {
+      late = Arrays.copyOf(late, 2 * lateCount + 1);
+    }
+    int place = lateCount++;
+    while (place > 0 && tape.time(late[place - 1]) > newestAt) {
+      late[place] = late[place - 1];
+      place--;
+    }
+    late[place] = newest;
+  }
+
+  /** Goes to the print after the oldest in the window that did not come late. */
+  private void nextOldest(EventTape tape, Corrections corrections) {
+    int event = oldest;
+    while (event != newest) {
+      event = tape.laterOfSymbol(event, newest);
+      if (tape.time(event) >= oldestAt && counts(tape, corrections, event)) {
+        oldest = event;
+        oldestAt = tape.time(event);
+        return;
       }
     }
+    oldest = NONE;
   }
 
   /** Counts an event in or out, unless it is none that counts. */
@@ -121,6 +166,9 @@ final class SlidingVolume {
     oldestAt = other.oldestAt;
     newest = other.newest;
     newestAt = other.newestAt;
+    newestPrintAt = other.newestPrintAt;
+    late = other.late.clone();
+    lateCount = other.lateCount;
     count = other.count;
     shares = other.shares;
   }
