@@ -4,11 +4,11 @@ import java.util.Arrays;
 
 /**
  * Shares and prints of one security in the last span of time, exact to the print: at moment T it
- * holds what happened in (T - span, T]. It keeps no prints of its own but the few that came late: it
- * reads the tape when it is asked, so that a security of which nobody asks costs nothing.
+ * holds what happened in (T - span, T]. It keeps no prints of its own but the few that came late:
+ * it reads the tape when it is asked, so that a security of which nobody asks costs nothing.
  *
- * <p>A print is late when a newer one of the security stands before it on the tape. All others leave
- * in the order of the tape.
+ * <p>A print is late when a newer one of the security stands before it on the tape. All others
+ * leave in the order of the tape.
  */
 final class SlidingVolume {
   private static final int NONE = EventTape.NONE;
@@ -73,7 +73,10 @@ final class SlidingVolume {
       beginAnew(tape, lastEvent, from);
     }
     while (newest != lastEvent) {
-      newest = newest == NONE ? tape.firstOfSymbol(tape.symbol(lastEvent)) : tape.laterOfSymbol(newest, lastEvent);
+      newest =
+          newest == NONE
+              ? tape.firstOfSymbol(tape.symbol(lastEvent))
+              : tape.laterOfSymbol(newest, lastEvent);
       newestAt = tape.time(newest);
       if (newestAt > from) {
         add(tape, corrections);

@@ -48,8 +48,7 @@ class SlidingVolumeProperties {
             .isEqualTo(state.shares(SlidingSpan.FIVE_MINUTES, now));
         assertThat(state.copy().trades(SlidingSpan.FIVE_MINUTES, now)).isEqualTo(inside.size());
         assertThat(state.nextChange(SlidingSpan.FIVE_MINUTES, now))
-            .isEqualTo(
-                inside.stream().mapToLong(p -> p[0] + SPAN).min().orElse(Long.MAX_VALUE));
+            .isEqualTo(inside.stream().mapToLong(p -> p[0] + SPAN).min().orElse(Long.MAX_VALUE));
       }
     }
   }
