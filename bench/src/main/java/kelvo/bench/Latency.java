@@ -8,6 +8,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.concurrent.locks.LockSupport;
+import java.util.function.Consumer;
+import java.util.function.Function;
 import kelvo.engine.MarketEngine;
 import kelvo.engine.Program;
 import kelvo.market.Session;
@@ -24,7 +26,11 @@ final class Latency {
   private static final int SECONDS = 8;
   private static final int WARM_SECONDS = 3;
   private static final long LONGEST = 10_000_000_000L;
-  private static final long PAUSE = 20_000;
+  private static final long PAUSE = 10_000;
+
+  /** The outside world does not wait for this machine's processors, if the machine lets it. */
+  private static final String PACER_FIRST = "-10";
+
   private static final int GARBAGE_BYTES = 300_000;
 
   private final int rate;
@@ -53,13 +59,37 @@ final class Latency {
   }
 
   private void measure() throws IOException, InterruptedException {
-    new MarketEngine(session, new Program(scans, List.of()), hit -> {})
-        .runTo(SessionHours.OPEN + prints * apart);
+    played(hit -> {}).runTo(SessionHours.OPEN + prints * apart);
+    line("pacer and waking up alone, to the print seen", paced(this::seeing));
+    line("event to hit", paced(this::playing));
+  }
+
+  private MarketEngine played(Consumer<Hit> hits) {
+    return new MarketEngine(session, new Program(scans, List.of()), hits);
+  }
+
+  /** What is done with prints that have come. */
+  private interface Work {
+    /**
+     * Prints have come.
+     *
+     * @param count how many in all
+     * @param began when the first was due, {@link System#nanoTime}
+     */
+    void upTo(long count, long began);
+  }
+
+  /** What is measured while a pacer lets the session's prints go. */
+  private Histogram paced(Function<Histogram, Work> made) throws IOException, InterruptedException {
     Path file = Files.createTempFile("kelvo-pacer", ".page");
     ByteBuffer page = Pacer.page(file);
     Process pacer =
         new ProcessBuilder(
+                "nice",
+                "-n",
+                PACER_FIRST,
                 Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                "--enable-native-access=ALL-UNNAMED",
                 "-cp",
                 System.getProperty("java.class.path"),
                 Pacer.class.getName(),
@@ -69,19 +99,16 @@ final class Latency {
             .inheritIO()
             .start();
     Thread garbage = Thread.ofPlatform().daemon().start(Latency::makeGarbage);
-    play(page);
+    Histogram times = new Histogram(LONGEST, 3);
+    follow(page, made.apply(times));
     garbage.interrupt();
     pacer.waitFor();
     Files.delete(file);
+    return times;
   }
 
-  private void play(ByteBuffer page) {
-    Histogram hits = new Histogram(LONGEST, 3);
-    Histogram floor = new Histogram(LONGEST, 3);
-    long[] began = new long[1];
-    MarketEngine engine =
-        new MarketEngine(
-            session, new Program(scans, List.of()), hit -> record(hits, hit, began[0]));
+  private void follow(ByteBuffer page, Work work) {
+    TimerSlack.least();
     long released = 0;
     while (released < prints) {
       long now = (long) Pacer.CELL.getAcquire(page, Pacer.RELEASED);
@@ -89,21 +116,36 @@ final class Latency {
         LockSupport.parkNanos(PAUSE);
         continue;
       }
-      began[0] = (long) Pacer.CELL.getAcquire(page, Pacer.BEGAN);
-      if (now > (long) WARM_SECONDS * rate) {
-        floor.recordValue(Math.clamp(System.nanoTime() - began[0] - (now - 1) * apart, 0, LONGEST));
-      }
-      engine.runTo(SessionHours.OPEN + (now - 1) * apart);
+      work.upTo(now, (long) Pacer.CELL.getAcquire(page, Pacer.BEGAN));
       released = now;
     }
-    line("pacer and wake-up alone, newest print seen", floor);
-    line("event to hit", hits);
   }
 
-  private void record(Histogram hits, Hit hit, long began) {
-    long print = (hit.at() - SessionHours.OPEN) / apart;
+  /** Only notes when each print was seen. */
+  private Work seeing(Histogram times) {
+    long[] next = {0};
+    return (upTo, began) -> {
+      while (next[0] < upTo) {
+        record(times, next[0]++, began);
+      }
+    };
+  }
+
+  /** Plays the prints through the scans and notes when each hit was there. */
+  private Work playing(Histogram times) {
+    long[] start = {0};
+    MarketEngine engine =
+        played(hit -> record(times, (hit.at() - SessionHours.OPEN) / apart, start[0]));
+    engine.keepUp();
+    return (upTo, began) -> {
+      start[0] = began;
+      engine.runTo(SessionHours.OPEN + (upTo - 1) * apart);
+    };
+  }
+
+  private void record(Histogram times, long print, long began) {
     if (print > (long) WARM_SECONDS * rate) {
-      hits.recordValue(Math.clamp(System.nanoTime() - began - print * apart, 0, LONGEST));
+      times.recordValue(Math.clamp(System.nanoTime() - began - print * apart, 0, LONGEST));
     }
   }
 

@@ -23,7 +23,7 @@ final class Pacer {
       MethodHandles.byteBufferViewVarHandle(long[].class, ByteOrder.nativeOrder());
 
   private static final long HEAD_START = 200_000_000L;
-  private static final long PAUSE = 20_000;
+  private static final long PAUSE = 10_000;
 
   private Pacer() {}
 
@@ -37,6 +37,7 @@ final class Pacer {
 
   /** Arguments: the page's file, how many prints, how many a second. */
   public static void main(String[] args) throws IOException {
+    TimerSlack.least();
     ByteBuffer page = page(Path.of(args[0]));
     long prints = Long.parseLong(args[1]);
     double apart = 1e9 / Long.parseLong(args[2]);

@@ -19,6 +19,7 @@ import kelvo.scan.ScanBoard;
 import kelvo.time.DayTime;
 import org.duckdb.DuckDBAppender;
 import org.duckdb.DuckDBConnection;
+import org.openjdk.jmh.annotations.AuxCounters;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
 import org.openjdk.jmh.annotations.Fork;
@@ -46,6 +47,9 @@ public class PeerBenchmark {
   static final int FILTER_PRINTS = 150_000;
   static final int CONTEXT_PRINTS = 30_000;
 
+  /** How often a round sweeps; the last one counts. */
+  private static final int SWEEPS = 6;
+
   /** Every scan's bit. */
   private static final long ALL = -1L;
 
@@ -62,6 +66,39 @@ public class PeerBenchmark {
   private DuckDBConnection duck;
   private EsperPeer filters;
   private EsperPeer contexts;
+
+  private MarketEngine fifty;
+  private long rows;
+  private int hits;
+
+  /** What one round took, and what that makes of it. */
+  @State(Scope.Thread)
+  @AuxCounters(AuxCounters.Type.EVENTS)
+  public static class Round {
+    /** All scans with their edges and all fields of each hit, microseconds a print. */
+    public double fiftyUs;
+
+    /** One set of sums by symbol and 50 filters on it; ten fields, no edges. */
+    public double filtersUs;
+
+    /** 50 statements with sums of their own by symbol. */
+    public double contextsUs;
+
+    /** Kelvo's rate over that of one set of sums. */
+    public double overFilters;
+
+    /** Kelvo's rate over that of 50 sets of sums. */
+    public double overContexts;
+
+    /** All 50 scans over all securities at one moment, ms. */
+    public double sweepMs;
+
+    /** The same from a database: the table is filled anew, then 50 queries, ms. */
+    public double duckMs;
+
+    /** How many sweeps fit into the database's time. */
+    public double overDuck;
+  }
 
   /** Makes the market, plays half of it and opens the peers. */
   @Setup
@@ -88,6 +125,7 @@ public class PeerBenchmark {
   /** Opens that engine anew, so that its sums begin at zero. */
   @Setup(Level.Invocation)
   public void open() {
+    fifty = new MarketEngine(session, new Program(scans, List.of()), hit -> hits++);
     filters = new EsperPeer(session, scans, false);
     contexts = new EsperPeer(session, scans, true);
   }
@@ -99,23 +137,34 @@ public class PeerBenchmark {
     contexts.close();
   }
 
-  /** One set of sums by symbol and 50 filters on it; ten fields, no edges. */
+  /** One of each, so that all meet the machine in the same mood. */
   @Benchmark
-  public long esperFilters() {
-    return filters.run(session, FILTER_PRINTS);
-  }
-
-  /** 50 statements with sums of their own by symbol. */
-  @Benchmark
-  public long esperContexts() {
-    return contexts.run(session, CONTEXT_PRINTS);
+  public long round(Round round) throws SQLException {
+    double own = Timed.ms(() -> fifty.runTo(DayTime.LAST)) / ScanBenchmark.PRINTS;
+    round.filtersUs =
+        1000 * Timed.ms(() -> rows += filters.run(session, FILTER_PRINTS)) / FILTER_PRINTS;
+    round.contextsUs =
+        1000 * Timed.ms(() -> rows += contexts.run(session, CONTEXT_PRINTS)) / CONTEXT_PRINTS;
+    round.fiftyUs = 1000 * own;
+    round.overFilters = round.filtersUs / round.fiftyUs;
+    round.overContexts = round.contextsUs / round.fiftyUs;
+    int found = 0;
+    for (int i = 0; i < SWEEPS; i++) {
+      long start = System.nanoTime();
+      found += sweep();
+      double sweepMs = (System.nanoTime() - start) / 1e6;
+      start = System.nanoTime();
+      found += duckSnapshot();
+      double duckMs = (System.nanoTime() - start) / 1e6;
+      round.sweepMs = sweepMs;
+      round.duckMs = duckMs;
+      round.overDuck = duckMs / sweepMs;
+    }
+    return rows + hits + found;
   }
 
   /** All 50 scans over all securities at one moment. */
-  @Benchmark
-  @Warmup(iterations = 30)
-  @Measurement(iterations = 15)
-  public int sweep() {
+  private int sweep() {
     int fitting = 0;
     int phase = halfway.phase();
     for (int i = 0; i < ScanBenchmark.SECURITIES; i++) {
@@ -125,10 +174,7 @@ public class PeerBenchmark {
   }
 
   /** The same from a database: the table is filled anew, then 50 queries. */
-  @Benchmark
-  @Warmup(iterations = 30)
-  @Measurement(iterations = 15)
-  public int duckSnapshot() throws SQLException {
+  private int duckSnapshot() throws SQLException {
     try (Statement statement = duck.createStatement()) {
       StringBuilder columns = new StringBuilder();
       for (int f = 0; f < fields.size(); f++) {

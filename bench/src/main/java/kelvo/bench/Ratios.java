@@ -21,6 +21,7 @@ public final class Ratios {
   private static final List<String> SUBJECTS =
       List.of("replay", "seek", "scans", "peers", "growth", "latency", "paint", "whole");
 
+  private static final List<String> BOUNDS = List.of("DENSE", "TAILS");
   private static final List<String> SIZES = List.of("3000", "11000");
 
   private Ratios() {}
@@ -36,31 +37,31 @@ public final class Ratios {
     if (!folder.isEmpty()) {
       System.setProperty("kelvo.bench.folder", folder);
     }
-    if (subjects.contains("replay")) {
-      replay(folder);
+    for (String subject : subjects) {
+      StolenTime stolen = StolenTime.fromNow();
+      measure(subject, folder);
+      say("  the host took %.1f%% of the processors away meanwhile", stolen.percent());
     }
-    if (subjects.contains("seek")) {
-      seek(folder);
+  }
+
+  private static void measure(String subject, String folder)
+      throws RunnerException, IOException, InterruptedException {
+    switch (subject) {
+      case "replay" -> replay(folder);
+      case "seek" -> seek(folder);
+      case "scans" -> scans();
+      case "peers" -> peers();
+      case "growth" -> Growth.print();
+      case "latency" -> latency();
+      case "whole" -> whole(folder);
+      case "paint" -> PaintTimes.print();
+      default -> throw new IllegalArgumentException("no such subject: " + subject);
     }
-    if (subjects.contains("scans")) {
-      scans();
-    }
-    if (subjects.contains("peers")) {
-      peers();
-    }
-    if (subjects.contains("growth")) {
-      Growth.print();
-    }
-    if (subjects.contains("latency")) {
-      latency();
-    }
-    if (subjects.contains("whole")) {
-      say("a whole process: 8,000 securities, 20 million prints, thirty scans");
-      WholeDay.print(folder.isEmpty() ? Files.createTempDirectory("kelvo-bench") : Path.of(folder));
-    }
-    if (subjects.contains("paint")) {
-      PaintTimes.print();
-    }
+  }
+
+  private static void whole(String folder) throws IOException, InterruptedException {
+    say("a whole process: 8,000 securities, 20 million prints, thirty scans");
+    WholeDay.print(folder.isEmpty() ? Files.createTempDirectory("kelvo-bench") : Path.of(folder));
   }
 
   private static void replay(String folder) throws RunnerException {
@@ -95,15 +96,16 @@ public final class Ratios {
     OptionsBuilder options = of(ScanBenchmark.class);
     options.addProfiler(GCProfiler.class);
     Collection<RunResult> all = new Runner(options.build()).run();
-    for (String bounds : List.of("DENSE", "TAILS")) {
+    for (String bounds : BOUNDS) {
       List<RunResult> results = with(all, "bounds", bounds);
       say("50 scans, 300 rules, 11,000 securities, bounds %s", bounds);
-      double bare = line("bare pass", results, "bare");
-      double without = line("no scans", results, "noScans");
-      double fifty = line("fifty scans", results, "fiftyScans");
-      double naive = line("naive loop", results, "naive");
-      say("  no scans over bare %.2f, fifty over bare %.2f", bare / without, bare / fifty);
-      say("  fifty over the naive loop %.1f", naive / fifty);
+      middle("bare pass, ms", results, "bareMs");
+      middle("no scans, ms", results, "noScansMs");
+      middle("fifty scans, ms", results, "fiftyMs");
+      middle("naive loop, ms", results, "naiveMs");
+      middle("rate without scans over bare", results, "noScansOverBare");
+      middle("rate with fifty over bare", results, "fiftyOverBare");
+      middle("rate with fifty over the naive loop", results, "fiftyOverNaive");
       for (String pass : List.of("noScans", "fiftyScans")) {
         say("  bytes a print, %s: %.2f", pass, bytes(results, pass) / ScanBenchmark.PRINTS);
       }
@@ -111,24 +113,18 @@ public final class Ratios {
   }
 
   private static void peers() throws RunnerException {
-    OptionsBuilder options = new OptionsBuilder();
-    options.include(ScanBenchmark.class.getSimpleName() + ".fiftyScans");
-    options.include(PeerBenchmark.class.getSimpleName());
-    Collection<RunResult> all = new Runner(options.build()).run();
-    for (String bounds : List.of("DENSE", "TAILS")) {
+    Collection<RunResult> all = new Runner(of(PeerBenchmark.class).build()).run();
+    for (String bounds : BOUNDS) {
       List<RunResult> results = with(all, "bounds", bounds);
       say("the same 50 scans by other engines, bounds %s", bounds);
-      double own = line("fifty scans", results, "fiftyScans") / ScanBenchmark.PRINTS;
-      double filters =
-          line("event engine, one set of sums, 50 filters", results, "esperFilters")
-              / PeerBenchmark.FILTER_PRINTS;
-      double contexts =
-          line("event engine, 50 sets of sums by symbol", results, "esperContexts")
-              / PeerBenchmark.CONTEXT_PRINTS;
-      say("  Kelvo's rate over theirs: %.1f and %.1f", filters / own, contexts / own);
-      double sweep = line("sweep of 50 scans", results, "sweep");
-      double duck = line("DuckDB, fill and 50 queries", results, "duckSnapshot");
-      say("  sweep over DuckDB: %.1f", duck / sweep);
+      middle("fifty scans, us a print", results, "fiftyUs");
+      middle("event engine, one set of sums, 50 filters, us a print", results, "filtersUs");
+      middle("event engine, 50 sets of sums by symbol, us a print", results, "contextsUs");
+      middle("rate over one set of sums", results, "overFilters");
+      middle("rate over 50 sets of sums", results, "overContexts");
+      middle("sweep of all scans, ms", results, "sweepMs");
+      middle("database, fill and 50 queries, ms", results, "duckMs");
+      middle("sweep over the database", results, "overDuck");
     }
   }
 
@@ -145,6 +141,7 @@ public final class Ratios {
             "-Xmx3g",
             "-XX:+UseZGC",
             "-XX:+UseCompactObjectHeaders",
+            "--enable-native-access=ALL-UNNAMED",
             "-cp",
             System.getProperty("java.class.path"),
             Latency.class.getName(),
@@ -179,6 +176,7 @@ public final class Ratios {
         results.stream()
             .flatMap(run -> run.getBenchmarkResults().stream())
             .flatMap(fork -> fork.getIterationResults().stream())
+            .filter(round -> round.getSecondaryResults().containsKey(counter))
             .mapToDouble(round -> round.getSecondaryResults().get(counter).getScore())
             .sorted()
             .toArray();

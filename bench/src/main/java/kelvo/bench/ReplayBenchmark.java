@@ -42,8 +42,6 @@ import org.openjdk.jmh.annotations.Warmup;
 @Warmup(iterations = 8)
 @Measurement(iterations = 21)
 public class ReplayBenchmark {
-  private static final double NANOS_IN_MS = 1e6;
-
   /** How many securities: the demo's, and as many as the whole market has. */
   @Param({"3000", "11000"})
   public int securities;
@@ -88,17 +86,11 @@ public class ReplayBenchmark {
   /** Bare, ten scans, bare. */
   @Benchmark
   public long round(Round round) {
-    double bareBefore = timed(() -> sum += before.run(session));
-    round.tenScansMs = timed(() -> replay.runTo(DayTime.LAST));
-    double bareAfter = timed(() -> sum += after.run(session));
+    double bareBefore = Timed.ms(() -> sum += before.run(session));
+    round.tenScansMs = Timed.ms(() -> replay.runTo(DayTime.LAST));
+    double bareAfter = Timed.ms(() -> sum += after.run(session));
     round.bareMs = (bareBefore + bareAfter) / 2;
     round.rate = round.bareMs / round.tenScansMs;
     return sum + hits;
-  }
-
-  private static double timed(Runnable pass) {
-    long start = System.nanoTime();
-    pass.run();
-    return (System.nanoTime() - start) / NANOS_IN_MS;
   }
 }

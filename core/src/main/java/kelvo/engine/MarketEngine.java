@@ -25,6 +25,8 @@ public final class MarketEngine {
   /** The scan's name on hits that come from levels. */
   public static final String LEVELS = "levels";
 
+  private static final int PRINTS_BETWEEN_READINGS = 1024;
+
   private static final SlidingSpan[] SPANS = SlidingSpan.values();
 
   private final Session session;
@@ -47,6 +49,7 @@ public final class MarketEngine {
   private final long entering;
   private final long leaving;
   private final ExpiryWheel newsWheel;
+  private boolean keepsUp;
   private int events;
   private int second = (int) (DayTime.FIRST / DayTime.SECOND) - 1;
   private long nextSecond = DayTime.FIRST;
@@ -79,6 +82,16 @@ public final class MarketEngine {
     wheel = new ExpiryWheel(states.length);
     newsWheel = new ExpiryWheel(states.length);
     hitFields = new HitFields(session, program.scans());
+  }
+
+  /**
+   * From now on reads what scans may ask of a busy security every thousand prints, whether they ask
+   * or not. What is made from the tape when first asked for would else take as long as the security
+   * has prints, some milliseconds at a moment when a hit is due. For sessions that go on; hits are
+   * the same.
+   */
+  public void keepUp() {
+    keepsUp = true;
   }
 
   /**
@@ -120,6 +133,9 @@ public final class MarketEngine {
     int effect = state.apply(market, cursor);
     if ((effect & Effect.PRICE) != 0) {
       gauge.priced(state);
+    }
+    if (keepsUp && (effect & Effect.PRINT) != 0 && state.trades() % PRINTS_BETWEEN_READINGS == 0) {
+      board.readAll(state, now);
     }
     if (now < DayTime.FIRST) {
       scheduleMinute(state);

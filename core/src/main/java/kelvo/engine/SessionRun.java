@@ -22,6 +22,7 @@ public final class SessionRun {
   private final List<Checkpoint> checkpoints;
   private final HitLog hits;
   private int eventsBetween = LEAST_EVENTS_BETWEEN;
+  private boolean goesOn;
 
   private SessionRun(Session session, Program program) {
     this.session = session;
@@ -46,7 +47,8 @@ public final class SessionRun {
 
   /** Plays a whole session. */
   public static SessionRun of(Session session, Program program, Progress progress) {
-    SessionRun run = begun(session, program, progress);
+    SessionRun run = new SessionRun(session, program);
+    run.grow(progress);
     run.head.runTo(DayTime.LAST);
     return run;
   }
@@ -54,8 +56,14 @@ public final class SessionRun {
   /** Plays what there is of a session that still goes on. */
   public static SessionRun begun(Session session, Program program, Progress progress) {
     SessionRun run = new SessionRun(session, program);
+    run.goOn();
     run.grow(progress);
     return run;
+  }
+
+  private void goOn() {
+    goesOn = true;
+    head.keepUp();
   }
 
   /** Plays the events that have been appended to the tape since. */
@@ -100,6 +108,9 @@ public final class SessionRun {
         changed.scans().equals(program.scans())
             ? new SessionRun(this, changed, before(from))
             : new SessionRun(session, changed);
+    if (goesOn) {
+      run.goOn();
+    }
     run.grow(progress);
     run.passTime(head.clock());
     return run;

@@ -17,7 +17,7 @@ public final class DailyHistory {
   private final double[] closes;
 
   private DailyHistory(List<DailyBar> bars) {
-    this.bars = List.copyOf(bars);
+    this.bars = new DailyBarList(bars);
     closes = new double[bars.size()];
     for (int i = 0; i < closes.length; i++) {
       closes[i] = Price.dollars(bars.get(i).close());

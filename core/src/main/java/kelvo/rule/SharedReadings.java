@@ -66,6 +66,13 @@ public final class SharedReadings {
     readIn[place] = asking;
   }
 
+  /** Reads all fields. */
+  public void readAll(SymbolState state, long now) {
+    for (int place = 0; place < readings.length; place++) {
+      value(place, state, now);
+    }
+  }
+
   /** The value of the field at a place. */
   double value(int place, SymbolState state, long now) {
     if (readIn[place] != asking) {

@@ -247,6 +247,12 @@ public final class ScanBoard {
     return passed;
   }
 
+  /** Reads every field that some scan asks for, so that none of them has much to catch up with. */
+  public void readAll(SymbolState state, long now) {
+    shared.ask();
+    shared.readAll(state, now);
+  }
+
   /**
    * Asks all scans about a security again at its next event. A scan that a rule on the minutes
    * since news keeps shut for good sleeps until there is news, since nothing else can open it.
