@@ -241,8 +241,8 @@ public final class MarketEngine {
 
   /** When the minutes since a security's news are next one more; never when no scan asks. */
   private long nextMinuteOfNews(SymbolState state, long now) {
-    return board.isAwake(state.id(), board.timed()) && state.newsItems() > 0
-        ? now - Math.floorMod(now - state.newsAt(), DayTime.MINUTE) + DayTime.MINUTE
+    return board.isAwake(state.id(), board.timed()) && state.news().items() > 0
+        ? now - Math.floorMod(now - state.news().at(), DayTime.MINUTE) + DayTime.MINUTE
         : Long.MAX_VALUE;
   }
 

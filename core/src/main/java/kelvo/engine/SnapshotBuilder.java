@@ -137,12 +137,15 @@ final class SnapshotBuilder {
     List<MarketSnapshot.Halted> halted = new ArrayList<>();
     for (int i = 0; i < session.securities().size(); i++) {
       SymbolState state = engine.state(i);
-      if (state.tradingState() != TradingState.TRADING) {
+      if (state.status().state() != TradingState.TRADING) {
         Halts halts = Halts.of(session, i, now);
         String reason = halts.all().isEmpty() ? "" : halts.all().getLast().reason();
         halted.add(
             new MarketSnapshot.Halted(
-                session.security(i).symbol(), state.tradingState(), state.stateSince(), reason));
+                session.security(i).symbol(),
+                state.status().state(),
+                state.status().since(),
+                reason));
       }
     }
     return halted;

@@ -19,20 +19,20 @@ final class HaltFields {
             Field.Pace.EVENTS,
             "Trading is halted or only quoting.",
             "never",
-            session -> (s, now) -> s.tradingState() == TradingState.TRADING ? 0 : 1),
+            session -> (s, now) -> s.status().state() == TradingState.TRADING ? 0 : 1),
         new Field.Number(
             "halts today",
             Unit.COUNT,
             Field.Pace.EVENTS,
             "How often trading was halted today.",
             "never",
-            session -> (s, now) -> s.halts()),
+            session -> (s, now) -> s.status().halts()),
         new Field.Word(
             "halt reason",
             Field.Pace.EVENTS,
             "Why it was halted the last time today, as the exchange's code says it, such as LUDP.",
             "it was not halted today",
-            (s, now) -> s.haltReason()),
+            (s, now) -> s.status().haltReason()),
         new Field.Number(
             "minutes to resume",
             Unit.MINUTES,
@@ -43,11 +43,12 @@ final class HaltFields {
   }
 
   private static double minutesToResume(SymbolState state, long now) {
-    boolean pause = state.haltReason().equals("LUDP") || state.haltReason().equals("T5");
-    if (state.tradingState() == TradingState.TRADING || !pause) {
+    boolean pause =
+        state.status().haltReason().equals("LUDP") || state.status().haltReason().equals("T5");
+    if (state.status().state() == TradingState.TRADING || !pause) {
       return Double.NaN;
     }
-    double since = (now - state.stateSince()) / (double) DayTime.MINUTE;
+    double since = (now - state.status().since()) / (double) DayTime.MINUTE;
     return Math.max(0, Math.ceil(PAUSE_MINUTES - since));
   }
 }

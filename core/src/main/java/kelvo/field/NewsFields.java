@@ -37,16 +37,16 @@ final class NewsFields {
             NO_ITEM,
             session ->
                 (s, now) ->
-                    s.newsItems() == 0
+                    s.news().items() == 0
                         ? Double.NaN
-                        : Math.floorDiv(now - s.newsAt(), DayTime.MINUTE)),
+                        : Math.floorDiv(now - s.news().at(), DayTime.MINUTE)),
         new Field.Number(
             "items 24h",
             Unit.COUNT,
             Field.Pace.CLOCK,
             "News items of the last 24 hours that name it.",
             "never",
-            session -> (s, now) -> s.newsItems(DAY, now)),
+            session -> (s, now) -> s.news().items(DAY, now)),
         new Field.Number(
             "change since news",
             Unit.PERCENT,
@@ -62,7 +62,7 @@ final class NewsFields {
             NO_ITEM,
             session ->
                 (s, now) -> {
-                  Catalyst item = s.newestItem();
+                  Catalyst item = s.news().newest();
                   Security own = session.security(s.id()).security();
                   return item == null ? Double.NaN : item.isAbout(own.symbol(), own.name()) ? 1 : 0;
                 }),
@@ -72,7 +72,7 @@ final class NewsFields {
             "What the newest item is about: " + CATEGORIES + ".",
             NO_ITEM,
             (s, now) -> {
-              Catalyst item = s.newestItem();
+              Catalyst item = s.news().newest();
               return item == null ? "" : item.reading().category().words();
             }),
         new Field.Number(
@@ -83,7 +83,7 @@ final class NewsFields {
             NO_ITEM,
             session ->
                 (s, now) -> {
-                  Catalyst item = s.newestItem();
+                  Catalyst item = s.news().newest();
                   return item == null ? Double.NaN : item.reading().tone();
                 }),
         new Field.Word(
@@ -92,7 +92,7 @@ final class NewsFields {
             "How much the newest item can move a price by its words: low, medium or high.",
             NO_ITEM,
             (s, now) -> {
-              Catalyst item = s.newestItem();
+              Catalyst item = s.news().newest();
               return item == null ? "" : item.reading().weight().words();
             }));
   }
@@ -129,12 +129,12 @@ final class NewsFields {
         Field.Pace.FALLING,
         "One item of that time meets all the parts in brackets: tone above or below, weight, category, source, subject.",
         "never",
-        session -> (s, now) -> s.hasNews(rule, nanos, now) ? 1 : 0);
+        session -> (s, now) -> s.news().has(rule, nanos, now) ? 1 : 0);
   }
 
   private static double changeSinceNews(SymbolState state, long now) {
-    return state.newsItems() == 0 || state.newsPrice() == Price.NONE
+    return state.news().items() == 0 || state.news().price() == Price.NONE
         ? Double.NaN
-        : Formulas.percentOf(state.price(), state.newsPrice());
+        : Formulas.percentOf(state.price(), state.news().price());
   }
 }

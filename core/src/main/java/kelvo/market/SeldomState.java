@@ -32,18 +32,15 @@ final class SeldomState {
   long sessionLow;
   long open;
   long officialClose;
-  long stateSince;
-  TradingState tradingState = TradingState.TRADING;
-  int halts;
-  int haltEvent = EventTape.NONE;
-  int[] news = {};
-  long newsPrice;
+  final StatusSoFar status = new StatusSoFar();
+  final NewsSoFar news;
   int imbalance = EventTape.NONE;
   int[] mentions = {};
   Corrections corrections = Corrections.NONE;
 
-  SeldomState(long previousClose) {
+  SeldomState(long previousClose, Session session, int security) {
     this.previousClose = previousClose;
+    news = new NewsSoFar(session, security);
   }
 
   SlidingVolume window(SlidingSpan span) {
@@ -120,12 +117,8 @@ final class SeldomState {
     sessionLow = other.sessionLow;
     open = other.open;
     officialClose = other.officialClose;
-    stateSince = other.stateSince;
-    tradingState = other.tradingState;
-    halts = other.halts;
-    haltEvent = other.haltEvent;
-    news = other.news;
-    newsPrice = other.newsPrice;
+    status.copyFrom(other.status);
+    news.copyFrom(other.news);
     imbalance = other.imbalance;
     mentions = other.mentions;
     corrections = other.corrections;

@@ -2,11 +2,8 @@ package kelvo.market;
 
 import java.util.Arrays;
 import java.util.List;
-import kelvo.news.Catalyst;
-import kelvo.news.CatalystRule;
 import kelvo.time.DayTime;
 import kelvo.time.SessionHours;
-import org.jspecify.annotations.Nullable;
 
 /**
  * Everything that the engine keeps about one security during a session, updated event by event.
@@ -49,7 +46,7 @@ public final class SymbolState {
    *     unknown
    */
   SymbolState(int id, long previousClose, Market market) {
-    this(id, market, new SeldomState(previousClose));
+    this(id, market, new SeldomState(previousClose, market.session(), id));
   }
 
   private SymbolState(int id, Market market, SeldomState seldom) {
@@ -64,10 +61,9 @@ public final class SymbolState {
    */
   static List<SymbolState> all(Market market) {
     List<SecurityFacts> securities = market.session().securities();
-    SeldomState[] seldom =
-        securities.stream()
-            .map(facts -> new SeldomState(facts.previousClose()))
-            .toArray(SeldomState[]::new);
+    SeldomState[] seldom = new SeldomState[securities.size()];
+    Arrays.setAll(
+        seldom, i -> new SeldomState(securities.get(i).previousClose(), market.session(), i));
     SymbolState[] states = new SymbolState[seldom.length];
     Arrays.setAll(states, i -> new SymbolState(i, market, seldom[i]));
     return List.of(states);
@@ -103,7 +99,7 @@ public final class SymbolState {
     EventTape from = market.tape();
     return switch (from.kind(event)) {
       case TRADE, QUOTE -> throw new IllegalStateException("event " + event + " is not rare");
-      case STATUS -> status(event);
+      case STATUS -> seldom.status.take(from, event);
       case CORRECTION -> correct(event);
       case IMBALANCE -> {
         seldom.imbalance = event;
@@ -311,29 +307,10 @@ public final class SymbolState {
     return regularBegan ? anchoredMoney : 0;
   }
 
-  private int status(int event) {
-    TradingState before = seldom.tradingState;
-    TradingState state = market.tape().state(event);
-    seldom.tradingState = state;
-    if (state == before) {
-      return 0;
-    }
-    seldom.stateSince = market.tape().time(event);
-    if (before == TradingState.TRADING) {
-      seldom.halts++;
-      seldom.haltEvent = event;
-      return Effect.HALTED;
-    }
-    return state == TradingState.TRADING ? Effect.RESUMED : 0;
-  }
-
   private int news(int event) {
-    long published = publishedAt(event);
-    if (published >= newsAt()) {
-      boolean late = published < market.tape().time(event);
-      seldom.newsPrice = late ? priceAt(published) : price();
-    }
-    seldom.news = SeldomState.append(seldom.news, event);
+    long published = seldom.news.publishedAt(event);
+    boolean late = published < market.tape().time(event);
+    seldom.news.add(event, late ? priceAt(published) : price());
     return Effect.NEWS;
   }
 
@@ -623,85 +600,14 @@ public final class SymbolState {
         : MinuteEma.with(minuteEma, minuteBars, Price.dollars(lastPrice));
   }
 
-  /** Whether the security trades. */
-  public TradingState tradingState() {
-    return seldom.tradingState;
+  /** Whether the security trades, and its halts. */
+  public StatusSoFar status() {
+    return seldom.status;
   }
 
-  /** Since when it is in that state. */
-  public long stateSince() {
-    return seldom.stateSince;
-  }
-
-  /** How often it was halted today. */
-  public int halts() {
-    return seldom.halts;
-  }
-
-  /** The reason of the newest halt, as the exchange gave it; empty without one. */
-  public String haltReason() {
-    return seldom.haltEvent == EventTape.NONE ? "" : market.tape().reason(seldom.haltEvent);
-  }
-
-  /** When the newest item was published; Long.MIN_VALUE before any, negative on an earlier day. */
-  public long newsAt() {
-    int newest = newestNews();
-    return newest == EventTape.NONE ? Long.MIN_VALUE : publishedAt(newest);
-  }
-
-  private long publishedAt(int event) {
-    return market.session().catalystOf(event).at();
-  }
-
-  private int newestNews() {
-    int newest = EventTape.NONE;
-    for (int event : seldom.news) {
-      if (newest == EventTape.NONE || publishedAt(event) >= publishedAt(newest)) {
-        newest = event;
-      }
-    }
-    return newest;
-  }
-
-  /** The newest item that names it; null before any. */
-  public @Nullable Catalyst newestItem() {
-    int newest = newestNews();
-    return newest == EventTape.NONE ? null : market.session().catalystOf(newest);
-  }
-
-  /** Items so far. */
-  public int newsItems() {
-    return seldom.news.length;
-  }
-
-  /** Items in (now - span, now]. */
-  public int newsItems(long span, long now) {
-    int count = 0;
-    for (int event : seldom.news) {
-      count += isWithin(publishedAt(event), span, now) ? 1 : 0;
-    }
-    return count;
-  }
-
-  /** Whether an item in (now - span, now] is what a rule asks for. */
-  public boolean hasNews(CatalystRule rule, long span, long now) {
-    Security security = market.session().security(id).security();
-    for (int event : seldom.news) {
-      if (isWithin(publishedAt(event), span, now)
-          && rule.fits(market.session().catalystOf(event), security.symbol(), security.name())) {
-        return true;
-      }
-    }
-    return false;
-  }
-
-  private static boolean isWithin(long at, long span, long now) {
-    return at > now - span && at <= now;
-  }
-
-  /** The price at the newest item; {@link Price#NONE} without one. */
-  public long newsPrice() {
-    return seldom.newsPrice;
+  /** What has been reported of it. */
+  public NewsSoFar news() {
+    return seldom.news;
   }
 
   /** The shares of the newest auction imbalance, above 0 for buyers; 0 without one. */
@@ -716,7 +622,8 @@ public final class SymbolState {
   public long mentions(long span, long now) {
     long count = 0;
     for (int event : seldom.mentions) {
-      count += isWithin(market.tape().time(event), span, now) ? market.tape().shares(event) : 0;
+      long at = market.tape().time(event);
+      count += at > now - span && at <= now ? market.tape().shares(event) : 0;
     }
     return count;
   }

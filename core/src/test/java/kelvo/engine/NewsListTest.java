@@ -122,7 +122,7 @@ class NewsListTest {
 
     engine.runTo(told - 1);
     assertThat(list.at(engine, CatalystFilter.ALL).all()).isZero();
-    assertThat(engine.state(0).newsItems()).isZero();
+    assertThat(engine.state(0).news().items()).isZero();
     engine.runTo(told + DayTime.MINUTE);
     assertThat(list.at(engine, CatalystFilter.ALL).rows().getFirst().changeSince()).isEqualTo(20);
     assertThat(field("minutes since news", engine)).isEqualTo(3);
