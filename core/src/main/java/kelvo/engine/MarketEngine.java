@@ -101,6 +101,9 @@ public final class MarketEngine {
     int end = tape.size();
     while (events < end && timeOfNext() <= moment) {
       apply();
+      if (keepsUp) {
+        readIfBusy();
+      }
     }
     passTime(moment);
     clock = Math.max(clock, moment);
@@ -110,6 +113,17 @@ public final class MarketEngine {
   void step() {
     cursor.moveTo(events);
     apply();
+    if (keepsUp) {
+      readIfBusy();
+    }
+  }
+
+  /** Reads all fields of the security of the event at which the cursor stands, now and then. */
+  private void readIfBusy() {
+    SymbolState state = states[cursor.symbol()];
+    if (state.trades() % PRINTS_BETWEEN_READINGS == PRINTS_BETWEEN_READINGS - 1) {
+      board.readAll(state, clock);
+    }
   }
 
   private long timeOfNext() {
@@ -133,9 +147,6 @@ public final class MarketEngine {
     int effect = state.apply(market, cursor);
     if ((effect & Effect.PRICE) != 0) {
       gauge.priced(state);
-    }
-    if (keepsUp && (effect & Effect.PRINT) != 0 && state.trades() % PRINTS_BETWEEN_READINGS == 0) {
-      board.readAll(state, now);
     }
     if (now < DayTime.FIRST) {
       scheduleMinute(state);
