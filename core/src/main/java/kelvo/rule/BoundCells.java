@@ -101,9 +101,4 @@ final class BoundCells {
   long keptFrom(int cell) {
     return keptFrom[cell];
   }
-
-  /** How many cells there are, that of the unknown included. */
-  int count() {
-    return keptIn.length;
-  }
 }

@@ -55,7 +55,7 @@ public final class RuleTable {
     first = next;
   }
 
-  /** The cheap ones first, in one order whatever the order of scans. */
+  /** Each field that a rule asks for once, the cheap ones first. */
   private static List<Field.Number> fieldsOf(List<Entry> entries) {
     return entries.stream()
         .map(entry -> entry.rule.rule().field())
