@@ -78,9 +78,7 @@ final class SlidingVolume {
               ? tape.firstOfSymbol(tape.symbol(lastEvent))
               : tape.laterOfSymbol(newest, lastEvent);
       newestAt = tape.time(newest);
-      if (newestAt > from) {
-        add(tape, corrections);
-      }
+      add(tape, corrections);
     }
     while (oldest != NONE && oldestAt <= from) {
       take(tape, corrections, oldest, -1);
@@ -105,7 +103,10 @@ final class SlidingVolume {
     }
   }
 
-  /** Adds the newest event, when it counts. */
+  /**
+   * Adds the newest event, when it counts; also one that is already too old, since all that stands
+   * behind the oldest is taken out in its turn.
+   */
   private void add(EventTape tape, Corrections corrections) {
     if (!take(tape, corrections, newest, 1)) {
       return;

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.ArrayList;
 import java.util.List;
 import kelvo.time.DayTime;
+import net.jqwik.api.Example;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.IntRange;
@@ -26,6 +27,22 @@ class SlidingVolumeProperties {
     compare(steps, 40);
   }
 
+  /** It came after a newer quote, and nobody asked until it was too old. */
+  @Example
+  void aLatePrintThatIsTooOldWhenFirstSeenIsNotCounted() {
+    TapedSymbol taped = new TapedSymbol(100_000);
+    SymbolState state = taped.state();
+    long ten = DayTime.of(10, 0);
+    taped.trade(ten, 100_000, 100, SaleCondition.REGULAR.bit());
+    taped.quote(ten + 10 * DayTime.SECOND, 99_000, 100, 101_000, 100);
+    assertThat(state.trades(SlidingSpan.FIVE_MINUTES, ten + 10 * DayTime.SECOND)).isEqualTo(1);
+
+    taped.trade(ten + 5 * DayTime.SECOND, 100_000, 200, SaleCondition.REGULAR.bit());
+
+    assertThat(state.trades(SlidingSpan.FIVE_MINUTES, ten + SPAN + 7 * DayTime.SECOND)).isZero();
+    assertThat(state.shares(SlidingSpan.FIVE_MINUTES, ten + SPAN + 7 * DayTime.SECOND)).isZero();
+  }
+
   private static void compare(List<Integer> steps, int mostLate) {
     TapedSymbol taped = new TapedSymbol(100_000);
     SymbolState state = taped.state();
@@ -35,7 +52,7 @@ class SlidingVolumeProperties {
       now += steps.get(i) * DayTime.SECOND;
       long at =
           mostLate > 0 && i % 3 == 2 ? now - steps.get(i) * mostLate / 90 * DayTime.SECOND : now;
-      taped.quote(at, 99_000, 100, 101_000, 100);
+      taped.quote(now, 99_000, 100, 101_000, 100);
       taped.trade(at, 100_000, i + 1, SaleCondition.REGULAR.bit());
       prints.add(new long[] {at, i + 1});
       long moment = now;
