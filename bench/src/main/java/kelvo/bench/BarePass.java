@@ -1,8 +1,8 @@
 package kelvo.bench;
 
-import kelvo.market.EventTape;
-import kelvo.market.Session;
-import kelvo.market.TapeRules;
+import kelvo.tape.EventTape;
+import kelvo.session.Session;
+import kelvo.tape.TapeRules;
 import kelvo.time.SessionHours;
 
 /**

@@ -5,8 +5,8 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import kelvo.data.calendar.ExchangeCalendar;
 import kelvo.data.folder.DataFolder;
-import kelvo.engine.Progress;
-import kelvo.market.Session;
+import kelvo.job.Progress;
+import kelvo.session.Session;
 import kelvo.sim.DemoFolder;
 import kelvo.sim.DemoSize;
 

@@ -14,11 +14,11 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
-import kelvo.market.DailyBar;
-import kelvo.market.EventTape;
-import kelvo.market.Price;
-import kelvo.market.SecurityFacts;
-import kelvo.market.Session;
+import kelvo.history.DailyBar;
+import kelvo.tape.EventTape;
+import kelvo.tape.Price;
+import kelvo.session.SecurityFacts;
+import kelvo.session.Session;
 import kelvo.rule.Bound;
 import kelvo.scan.Scan;
 

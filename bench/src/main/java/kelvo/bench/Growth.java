@@ -3,9 +3,9 @@ package kelvo.bench;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
-import kelvo.engine.MarketEngine;
-import kelvo.engine.Program;
-import kelvo.market.Session;
+import kelvo.hit.MarketEngine;
+import kelvo.hit.Program;
+import kelvo.session.Session;
 import kelvo.scan.Scan;
 import kelvo.time.DayTime;
 

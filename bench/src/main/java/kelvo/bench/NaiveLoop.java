@@ -2,10 +2,10 @@ package kelvo.bench;
 
 import java.util.List;
 import java.util.Objects;
-import kelvo.market.EventTape;
-import kelvo.market.Market;
-import kelvo.market.Session;
-import kelvo.market.SymbolState;
+import kelvo.tape.EventTape;
+import kelvo.state.Market;
+import kelvo.session.Session;
+import kelvo.state.SymbolState;
 import kelvo.scan.Scan;
 import kelvo.scan.ScanCheck;
 

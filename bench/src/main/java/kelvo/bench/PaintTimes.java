@@ -14,7 +14,7 @@ import kelvo.desktop.shell.StageKind;
 import kelvo.desktop.shell.WindowLayout;
 import kelvo.desktop.shell.Workspace;
 import kelvo.desktop.theme.Theme;
-import kelvo.engine.Progress;
+import kelvo.job.Progress;
 import kelvo.scan.Scan;
 import kelvo.sim.DemoSize;
 import kelvo.time.DayTime;

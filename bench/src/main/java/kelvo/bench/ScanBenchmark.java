@@ -2,9 +2,9 @@ package kelvo.bench;
 
 import java.util.List;
 import java.util.concurrent.TimeUnit;
-import kelvo.engine.MarketEngine;
-import kelvo.engine.Program;
-import kelvo.market.Session;
+import kelvo.hit.MarketEngine;
+import kelvo.hit.Program;
+import kelvo.session.Session;
 import kelvo.scan.Scan;
 import kelvo.time.DayTime;
 import org.openjdk.jmh.annotations.AuxCounters;

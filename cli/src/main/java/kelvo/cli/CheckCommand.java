@@ -7,7 +7,7 @@ import java.util.concurrent.Callable;
 import kelvo.data.calendar.ExchangeCalendar;
 import kelvo.data.folder.DataFolder;
 import kelvo.data.scanfile.ScanFolder;
-import kelvo.engine.Progress;
+import kelvo.job.Progress;
 import kelvo.rule.Vocabulary;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Parameters;

@@ -5,7 +5,7 @@ import java.util.concurrent.Callable;
 import kelvo.data.ledger.Ledger;
 import kelvo.desktop.shell.KelvoWindow;
 import kelvo.desktop.shell.OpenedDay;
-import kelvo.engine.Progress;
+import kelvo.job.Progress;
 import kelvo.sim.DemoFolder;
 import kelvo.sim.DemoSize;
 import kelvo.sim.DemoTrader;

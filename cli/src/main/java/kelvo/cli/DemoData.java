@@ -4,7 +4,7 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import kelvo.engine.Progress;
+import kelvo.job.Progress;
 import kelvo.sim.DemoFolder;
 import kelvo.sim.DemoSize;
 import org.jspecify.annotations.Nullable;

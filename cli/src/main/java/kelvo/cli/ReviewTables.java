@@ -2,7 +2,7 @@ package kelvo.cli;
 
 import java.util.List;
 import kelvo.field.Unit;
-import kelvo.market.Price;
+import kelvo.tape.Price;
 import kelvo.review.DayReview;
 import kelvo.review.Outcome;
 import kelvo.review.ReviewedMove;

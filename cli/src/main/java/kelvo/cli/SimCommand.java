@@ -11,7 +11,7 @@ import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
 import kelvo.data.calendar.ExchangeCalendar;
 import kelvo.data.folder.DataFolder;
-import kelvo.market.Session;
+import kelvo.session.Session;
 import kelvo.sim.BrokerFile;
 import kelvo.sim.DemoFolder;
 import kelvo.sim.DemoSize;

@@ -1,6 +1,6 @@
 package kelvo.cli;
 
-import kelvo.engine.Progress;
+import kelvo.job.Progress;
 
 /** Shows progress on standard error, one line that counts up. */
 final class TextProgress implements Progress {

@@ -12,7 +12,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
-import kelvo.engine.Progress;
+import kelvo.job.Progress;
 import kelvo.sim.DemoFolder;
 import kelvo.sim.DemoSize;
 import org.junit.jupiter.api.AfterEach;

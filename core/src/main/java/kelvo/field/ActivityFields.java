@@ -4,13 +4,13 @@ import static kelvo.field.Formulas.ratio;
 
 import java.util.List;
 import java.util.function.ToDoubleFunction;
-import kelvo.market.LargestPrints;
-import kelvo.market.Price;
-import kelvo.market.SecurityFacts;
-import kelvo.market.Session;
-import kelvo.market.SlidingSpan;
-import kelvo.market.SymbolState;
-import kelvo.market.TapeMoment;
+import kelvo.state.LargestPrints;
+import kelvo.tape.Price;
+import kelvo.session.SecurityFacts;
+import kelvo.session.Session;
+import kelvo.state.SlidingSpan;
+import kelvo.state.SymbolState;
+import kelvo.state.TapeMoment;
 import kelvo.time.DayTime;
 
 /** Volume, prints and money traded. */

@@ -4,11 +4,11 @@ import static kelvo.field.Formulas.percentOf;
 
 import java.util.Arrays;
 import java.util.List;
-import kelvo.market.Averages;
-import kelvo.market.Price;
-import kelvo.market.SecurityFacts;
-import kelvo.market.Session;
-import kelvo.market.SymbolState;
+import kelvo.history.Averages;
+import kelvo.tape.Price;
+import kelvo.session.SecurityFacts;
+import kelvo.session.Session;
+import kelvo.state.SymbolState;
 
 /** VWAP, daily and intraday averages, the stack, the average true range. */
 final class AverageFields {

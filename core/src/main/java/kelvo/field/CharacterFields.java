@@ -2,9 +2,9 @@ package kelvo.field;
 
 import java.time.temporal.ChronoUnit;
 import java.util.List;
-import kelvo.market.Price;
-import kelvo.market.SecurityFacts;
-import kelvo.market.Session;
+import kelvo.tape.Price;
+import kelvo.session.SecurityFacts;
+import kelvo.session.Session;
 
 /** What a security is: float, kind, venue, splits, halts, and how it went yesterday. */
 final class CharacterFields {

@@ -1,10 +1,10 @@
 package kelvo.field;
 
 import java.util.List;
-import kelvo.market.DailyCoil;
-import kelvo.market.FiveMinuteCoil;
-import kelvo.market.Price;
-import kelvo.market.TapeMoment;
+import kelvo.history.DailyCoil;
+import kelvo.state.FiveMinuteCoil;
+import kelvo.tape.Price;
+import kelvo.state.TapeMoment;
 
 /** Whether a security has gone quiet, by daily and by 5-minute bars. */
 final class CoilFields {

@@ -1,9 +1,9 @@
 package kelvo.field;
 
-import kelvo.market.SecurityFacts;
-import kelvo.market.Session;
-import kelvo.market.SymbolState;
-import kelvo.market.TapeMoment;
+import kelvo.session.SecurityFacts;
+import kelvo.session.Session;
+import kelvo.state.SymbolState;
+import kelvo.state.TapeMoment;
 import org.jspecify.annotations.Nullable;
 
 /**

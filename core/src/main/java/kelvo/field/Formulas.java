@@ -1,6 +1,6 @@
 package kelvo.field;
 
-import kelvo.market.Price;
+import kelvo.tape.Price;
 
 /** Ratios that are unknown (NaN) when a part of them is. */
 final class Formulas {

@@ -1,8 +1,8 @@
 package kelvo.field;
 
 import java.util.List;
-import kelvo.market.SymbolState;
-import kelvo.market.TradingState;
+import kelvo.state.SymbolState;
+import kelvo.tape.TradingState;
 import kelvo.time.DayTime;
 
 /** Whether a security trades. */

@@ -2,10 +2,10 @@ package kelvo.field;
 
 import java.util.List;
 import java.util.function.ToDoubleFunction;
-import kelvo.market.DailyBar;
-import kelvo.market.DailyHistory;
-import kelvo.market.PastSessions;
-import kelvo.market.Price;
+import kelvo.history.DailyBar;
+import kelvo.history.DailyHistory;
+import kelvo.history.PastSessions;
+import kelvo.tape.Price;
 
 /** How a security has behaved in earlier sessions. */
 final class HistoryFields {

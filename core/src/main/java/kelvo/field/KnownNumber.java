@@ -3,9 +3,9 @@ package kelvo.field;
 import java.util.Arrays;
 import java.util.concurrent.atomic.AtomicLongArray;
 import java.util.function.ToDoubleFunction;
-import kelvo.market.SecurityFacts;
-import kelvo.market.Session;
-import kelvo.market.SymbolState;
+import kelvo.session.SecurityFacts;
+import kelvo.session.Session;
+import kelvo.state.SymbolState;
 
 /**
  * A number worked out from what is known of a security before the session, when it is first asked

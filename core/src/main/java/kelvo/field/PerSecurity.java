@@ -2,9 +2,9 @@ package kelvo.field;
 
 import java.util.concurrent.atomic.AtomicReferenceArray;
 import java.util.function.Function;
-import kelvo.market.SecurityFacts;
-import kelvo.market.Session;
-import kelvo.market.SymbolState;
+import kelvo.session.SecurityFacts;
+import kelvo.session.Session;
+import kelvo.state.SymbolState;
 
 /**
  * Something immutable worked out from what is known of a security before the session, when it is

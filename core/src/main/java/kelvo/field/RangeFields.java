@@ -5,14 +5,14 @@ import static kelvo.field.Formulas.ratio;
 
 import java.util.List;
 import java.util.function.ToLongFunction;
-import kelvo.market.Averages;
-import kelvo.market.DailyBar;
-import kelvo.market.DailyHistory;
-import kelvo.market.OpeningRange;
-import kelvo.market.Price;
-import kelvo.market.SecurityFacts;
-import kelvo.market.Swings;
-import kelvo.market.SymbolState;
+import kelvo.history.Averages;
+import kelvo.history.DailyBar;
+import kelvo.history.DailyHistory;
+import kelvo.state.OpeningRange;
+import kelvo.tape.Price;
+import kelvo.session.SecurityFacts;
+import kelvo.history.Swings;
+import kelvo.state.SymbolState;
 
 /** Highs, lows and ranges: of the day and its spans, of N days, in average true ranges. */
 final class RangeFields {

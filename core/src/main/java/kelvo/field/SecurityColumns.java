@@ -6,7 +6,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
-import kelvo.market.Security;
+import kelvo.session.Security;
 
 /**
  * The fields that further columns of the securities file make, each of the column's own name with

@@ -2,11 +2,11 @@ package kelvo.field;
 
 import java.util.List;
 import java.util.OptionalInt;
-import kelvo.market.KnownEvent;
-import kelvo.market.MarketGauge;
-import kelvo.market.Session;
-import kelvo.market.SymbolState;
-import kelvo.market.Weather;
+import kelvo.session.KnownEvent;
+import kelvo.state.MarketGauge;
+import kelvo.session.Session;
+import kelvo.state.SymbolState;
+import kelvo.state.Weather;
 import kelvo.time.DayTime;
 
 /** Fields of the whole market, the same for every security. */

@@ -9,10 +9,10 @@ import java.util.stream.DoubleStream;
 import java.util.stream.Stream;
 import kelvo.field.Field;
 import kelvo.field.FieldCatalogue;
-import kelvo.market.Median;
+import kelvo.history.Median;
 import kelvo.rule.Bound;
 import kelvo.rule.Rule;
-import kelvo.scan.CutCurve;
+import kelvo.explain.CutCurve;
 import kelvo.scan.Scan;
 
 /**

@@ -5,14 +5,14 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalInt;
-import kelvo.market.PricePath;
-import kelvo.market.Session;
-import kelvo.scan.Hit;
+import kelvo.state.PricePath;
+import kelvo.session.Session;
+import kelvo.hit.Hit;
 import kelvo.scan.Scan;
 import kelvo.trade.RoundTrips;
 import kelvo.trade.Trade;
-import kelvo.watch.Choice;
-import kelvo.watch.DayBook;
+import kelvo.journal.Choice;
+import kelvo.journal.DayBook;
 
 /**
  * A session's hits held against the trades really taken, as known at a moment.

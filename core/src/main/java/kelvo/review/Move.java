@@ -1,7 +1,7 @@
 package kelvo.review;
 
 import java.util.List;
-import kelvo.scan.Hit;
+import kelvo.hit.Hit;
 import kelvo.scan.Side;
 
 /**
@@ -19,7 +19,7 @@ public record Move(int security, String symbol, Side side, List<Hit> hits) {
     return hits.getFirst().at();
   }
 
-  /** Price of the first hit, {@link kelvo.market.Price} units. */
+  /** Price of the first hit, {@link kelvo.tape.Price} units. */
   public long startPrice() {
     return hits.getFirst().price();
   }

@@ -5,9 +5,9 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import kelvo.market.Halts;
-import kelvo.market.Session;
-import kelvo.scan.Hit;
+import kelvo.state.Halts;
+import kelvo.session.Session;
+import kelvo.hit.Hit;
 import kelvo.scan.Side;
 
 /** Makes moves of hits. Halted time does not count as a pause. */

@@ -1,10 +1,10 @@
 package kelvo.review;
 
-import kelvo.market.Averages;
-import kelvo.market.DailyHistory;
-import kelvo.market.Price;
-import kelvo.market.PricePath;
-import kelvo.market.Session;
+import kelvo.history.Averages;
+import kelvo.history.DailyHistory;
+import kelvo.tape.Price;
+import kelvo.state.PricePath;
+import kelvo.session.Session;
 import kelvo.time.DayTime;
 
 /**

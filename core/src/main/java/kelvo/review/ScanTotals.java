@@ -1,9 +1,9 @@
 package kelvo.review;
 
 import java.util.List;
-import kelvo.market.Median;
-import kelvo.market.Price;
-import kelvo.scan.Hit;
+import kelvo.history.Median;
+import kelvo.tape.Price;
+import kelvo.hit.Hit;
 import kelvo.scan.Scan;
 import kelvo.time.DayTime;
 

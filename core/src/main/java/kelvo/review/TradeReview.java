@@ -3,14 +3,14 @@ package kelvo.review;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import kelvo.market.Price;
-import kelvo.market.PricePath;
-import kelvo.scan.Hit;
+import kelvo.tape.Price;
+import kelvo.state.PricePath;
+import kelvo.hit.Hit;
 import kelvo.time.DayTime;
 import kelvo.trade.Trade;
-import kelvo.watch.DayBook;
-import kelvo.watch.Level;
-import kelvo.watch.LevelKind;
+import kelvo.journal.DayBook;
+import kelvo.level.Level;
+import kelvo.level.LevelKind;
 import org.jspecify.annotations.Nullable;
 
 /** Holds one trade against the moves of its symbol. */

@@ -2,7 +2,7 @@ package kelvo.review;
 
 import java.util.Comparator;
 import java.util.List;
-import kelvo.market.Price;
+import kelvo.tape.Price;
 import kelvo.trade.Trade;
 
 /**

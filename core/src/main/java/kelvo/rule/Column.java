@@ -1,7 +1,7 @@
 package kelvo.rule;
 
 import java.util.List;
-import kelvo.market.SymbolState;
+import kelvo.state.SymbolState;
 
 /**
  * All scans' bounds on one field, in a row with those on other fields. Scans are bits of a long.

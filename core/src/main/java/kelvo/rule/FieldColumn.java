@@ -1,7 +1,7 @@
 package kelvo.rule;
 
 import kelvo.field.Field;
-import kelvo.market.SymbolState;
+import kelvo.state.SymbolState;
 
 /**
  * The column of one field. It serves as the pattern of {@link ColumnClasses}: each row of fields

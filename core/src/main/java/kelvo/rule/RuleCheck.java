@@ -2,8 +2,8 @@ package kelvo.rule;
 
 import java.util.function.Function;
 import kelvo.field.Field;
-import kelvo.market.Session;
-import kelvo.market.SymbolState;
+import kelvo.session.Session;
+import kelvo.state.SymbolState;
 import org.jspecify.annotations.Nullable;
 
 /**

@@ -7,7 +7,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import kelvo.field.Field;
-import kelvo.market.SymbolState;
+import kelvo.state.SymbolState;
 
 /**
  * The rules of many scans laid out for one phase, so that all scans are asked at once: each field's

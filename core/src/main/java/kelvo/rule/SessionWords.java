@@ -1,12 +1,14 @@
 package kelvo.rule;
 
+import kelvo.state.SymbolState;
+
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeSet;
 import java.util.function.Function;
 import kelvo.field.Field;
-import kelvo.market.Session;
+import kelvo.session.Session;
 
 /**
  * The words that fields of words take at the start of a session, for completion. Not thread-safe.
@@ -29,7 +31,7 @@ public final class SessionWords implements Function<Field.Word, List<String>> {
   private List<String> wordsOf(Field.Word field) {
     TreeSet<String> words = new TreeSet<>();
     for (int i = 0; i < session.securities().size(); i++) {
-      String word = field.of(session.freshState(i), 0);
+      String word = field.of(SymbolState.fresh(session, i), 0);
       if (!word.isEmpty()) {
         words.add(word);
       }

@@ -4,8 +4,8 @@ import java.util.Arrays;
 import java.util.HashMap;
 import java.util.Map;
 import kelvo.field.Field;
-import kelvo.market.Session;
-import kelvo.market.SymbolState;
+import kelvo.session.Session;
+import kelvo.state.SymbolState;
 
 /**
  * The values that many rules of one session share: each field is read once an asking, however many

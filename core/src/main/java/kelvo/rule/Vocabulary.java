@@ -8,7 +8,7 @@ import java.util.Optional;
 import kelvo.field.Field;
 import kelvo.field.FieldCatalogue;
 import kelvo.field.SecurityColumns;
-import kelvo.market.Security;
+import kelvo.session.Security;
 import kelvo.time.Phases;
 
 /**

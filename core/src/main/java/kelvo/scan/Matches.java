@@ -5,8 +5,8 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.function.IntFunction;
 import kelvo.field.Field;
-import kelvo.market.Session;
-import kelvo.market.SymbolState;
+import kelvo.session.Session;
+import kelvo.state.SymbolState;
 
 /**
  * Who fits one scan at a moment, in the scan's order, with the scan's columns. Owned by one thread.

@@ -4,8 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Function;
 import kelvo.field.Field;
-import kelvo.market.Session;
-import kelvo.market.SymbolState;
+import kelvo.session.Session;
+import kelvo.state.SymbolState;
 import kelvo.rule.Rule;
 import kelvo.rule.RuleCheck;
 import kelvo.rule.SharedReadings;
@@ -29,7 +29,7 @@ public final class ScanCheck {
   }
 
   /** Prepares one of many scans that are asked together. */
-  ScanCheck(Scan scan, SharedReadings shared) {
+  public ScanCheck(Scan scan, SharedReadings shared) {
     this(scan, shared.session(), rule -> new RuleCheck(rule, shared));
   }
 
@@ -87,7 +87,7 @@ public final class ScanCheck {
     boolean[] answers = new boolean[session.securities().size()];
     RuleCheck check = new RuleCheck(rule, session);
     for (int i = 0; i < answers.length; i++) {
-      answers[i] = check.passes(session.freshState(i), 0, 0);
+      answers[i] = check.passes(SymbolState.fresh(session, i), 0, 0);
     }
     return answers;
   }
@@ -119,16 +119,16 @@ public final class ScanCheck {
         return false;
       }
     }
-    return failingGroup(state, now, phase) < 0;
+   return failingGroup(state, now, phase) < 0;
   }
 
   /** The rules that can change, outside groups. */
-  List<RuleCheck> live() {
+  public List<RuleCheck> live() {
     return List.of(live);
   }
 
   /** The place of the first group of which no rule holds; -1 when there is none. */
-  int failingGroup(SymbolState state, long now, int phase) {
+  public int failingGroup(SymbolState state, long now, int phase) {
     for (int g = 0; g < anyOf.length; g++) {
       if (!groupHolds(g, state, now, phase)) {
         return g;
@@ -138,12 +138,12 @@ public final class ScanCheck {
   }
 
   /** Whether it has groups of which one rule must hold. */
-  boolean hasGroups() {
+  public boolean hasGroups() {
     return anyOf.length > 0;
   }
 
   /** Whether the group at a place may come to hold without an event. */
-  boolean groupMayPassWithTime(int group) {
+  public boolean groupMayPassWithTime(int group) {
     return groupPassing[group];
   }
 

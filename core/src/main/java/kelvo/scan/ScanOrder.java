@@ -3,8 +3,8 @@ package kelvo.scan;
 import java.util.Comparator;
 import java.util.List;
 import kelvo.field.Field;
-import kelvo.market.Session;
-import kelvo.market.SymbolState;
+import kelvo.session.Session;
+import kelvo.state.SymbolState;
 
 /** The order in which a scan lists what fits it, made ready for one session. */
 public final class ScanOrder {

@@ -7,8 +7,8 @@ package kelvo.trade;
  * @param symbol the security
  * @param side what it did
  * @param quantity shares, above 0
- * @param price {@link kelvo.market.Price} units
- * @param fee all fees of it, {@link kelvo.market.Price} units
+ * @param price {@link kelvo.tape.Price} units
+ * @param fee all fees of it, {@link kelvo.tape.Price} units
  * @param account whose; may be empty
  * @param orderId the broker's; may be empty
  */

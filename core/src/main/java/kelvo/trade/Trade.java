@@ -1,7 +1,7 @@
 package kelvo.trade;
 
 import java.util.List;
-import kelvo.market.Price;
+import kelvo.tape.Price;
 import kelvo.scan.Side;
 
 /**

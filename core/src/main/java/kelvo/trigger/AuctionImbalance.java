@@ -1,8 +1,8 @@
 package kelvo.trigger;
 
-import kelvo.market.Effect;
-import kelvo.market.Session;
-import kelvo.market.SymbolState;
+import kelvo.state.Effect;
+import kelvo.session.Session;
+import kelvo.state.SymbolState;
 
 /** An auction cannot pair so many shares, or so large a part of a usual day. */
 final class AuctionImbalance extends RememberingDetector {

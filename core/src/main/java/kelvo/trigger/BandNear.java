@@ -1,11 +1,11 @@
 package kelvo.trigger;
 
-import kelvo.market.Effect;
-import kelvo.market.Price;
-import kelvo.market.ReferencePrices;
-import kelvo.market.Session;
-import kelvo.market.SymbolState;
-import kelvo.market.VolatilityBand;
+import kelvo.state.Effect;
+import kelvo.tape.Price;
+import kelvo.state.ReferencePrices;
+import kelvo.session.Session;
+import kelvo.state.SymbolState;
+import kelvo.state.VolatilityBand;
 import kelvo.time.DayTime;
 import kelvo.time.SessionHours;
 import org.jspecify.annotations.Nullable;

@@ -2,9 +2,9 @@ package kelvo.trigger;
 
 import kelvo.field.Field;
 import kelvo.field.FieldCatalogue;
-import kelvo.market.Effect;
-import kelvo.market.Session;
-import kelvo.market.SymbolState;
+import kelvo.state.Effect;
+import kelvo.session.Session;
+import kelvo.state.SymbolState;
 
 /** The daily coil was on, yesterday or at the price before, and is off at this price. */
 final class CoilOpens extends RememberingDetector {

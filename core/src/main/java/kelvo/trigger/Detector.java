@@ -1,14 +1,14 @@
 package kelvo.trigger;
 
-import kelvo.market.Session;
-import kelvo.market.SymbolState;
+import kelvo.session.Session;
+import kelvo.state.SymbolState;
 
 /**
  * Watches every security of a session for one kind of event, with a little memory of its own for
  * each. Owned by the engine's thread; does not allocate when asked.
  */
 public interface Detector {
-  /** The {@link kelvo.market.Effect} bits after which it must be asked. */
+  /** The {@link kelvo.state.Effect} bits after which it must be asked. */
   int listensTo();
 
   /**

@@ -1,8 +1,8 @@
 package kelvo.trigger;
 
 import kelvo.field.Field;
-import kelvo.market.Session;
-import kelvo.market.SymbolState;
+import kelvo.session.Session;
+import kelvo.state.SymbolState;
 
 /** A field reaches a bound for the first time in the session. */
 final class FieldReaches extends RememberingDetector {

@@ -1,9 +1,9 @@
 package kelvo.trigger;
 
-import kelvo.market.Effect;
-import kelvo.market.Price;
-import kelvo.market.Session;
-import kelvo.market.SymbolState;
+import kelvo.state.Effect;
+import kelvo.tape.Price;
+import kelvo.session.Session;
+import kelvo.state.SymbolState;
 
 /** After an opening gap up: the first fall from the high of which a part is regained. */
 final class FirstDip extends RememberingDetector {

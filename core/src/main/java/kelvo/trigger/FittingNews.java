@@ -1,9 +1,9 @@
 package kelvo.trigger;
 
-import kelvo.market.Effect;
-import kelvo.market.Security;
-import kelvo.market.Session;
-import kelvo.market.SymbolState;
+import kelvo.state.Effect;
+import kelvo.session.Security;
+import kelvo.session.Session;
+import kelvo.state.SymbolState;
 import kelvo.news.CatalystRule;
 
 /** An item arrives that meets a rule on items. */

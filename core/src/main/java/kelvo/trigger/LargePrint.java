@@ -1,9 +1,9 @@
 package kelvo.trigger;
 
-import kelvo.market.Effect;
-import kelvo.market.Price;
-import kelvo.market.Session;
-import kelvo.market.SymbolState;
+import kelvo.state.Effect;
+import kelvo.tape.Price;
+import kelvo.session.Session;
+import kelvo.state.SymbolState;
 
 /** One print of at least so many shares, or so much money. */
 final class LargePrint extends RememberingDetector {

@@ -1,9 +1,9 @@
 package kelvo.trigger;
 
-import kelvo.market.Effect;
-import kelvo.market.Price;
-import kelvo.market.Session;
-import kelvo.market.SymbolState;
+import kelvo.state.Effect;
+import kelvo.tape.Price;
+import kelvo.session.Session;
+import kelvo.state.SymbolState;
 
 /** The open is known and lies so far from the previous close. */
 final class OpeningGap extends RememberingDetector {

@@ -1,6 +1,6 @@
 package kelvo.trigger;
 
-import kelvo.market.Session;
+import kelvo.session.Session;
 
 /** A detector that keeps a few numbers for each security and nothing else. */
 abstract class RememberingDetector implements Detector {

@@ -1,11 +1,11 @@
 package kelvo.trigger;
 
 import kelvo.field.Field;
-import kelvo.market.Crossing;
-import kelvo.market.Effect;
-import kelvo.market.Price;
-import kelvo.market.Session;
-import kelvo.market.SymbolState;
+import kelvo.state.Crossing;
+import kelvo.state.Effect;
+import kelvo.tape.Price;
+import kelvo.session.Session;
+import kelvo.state.SymbolState;
 
 /** Price passes a line that a field draws, such as a daily average. */
 final class ThroughLine extends RememberingDetector {

@@ -1,7 +1,7 @@
 package kelvo.trigger;
 
 import java.util.List;
-import kelvo.market.Effect;
+import kelvo.state.Effect;
 import org.jspecify.annotations.Nullable;
 
 /**

@@ -14,7 +14,7 @@ import java.util.stream.Stream;
 import kelvo.field.Field;
 import kelvo.field.FieldCatalogue;
 import kelvo.field.Unit;
-import kelvo.market.Effect;
+import kelvo.state.Effect;
 import kelvo.news.CatalystRule;
 import kelvo.rule.Amounts;
 import kelvo.time.DayTime;

@@ -1,9 +1,9 @@
 package kelvo.trigger;
 
-import kelvo.market.Effect;
-import kelvo.market.Session;
-import kelvo.market.SlidingSpan;
-import kelvo.market.SymbolState;
+import kelvo.state.Effect;
+import kelvo.session.Session;
+import kelvo.state.SlidingSpan;
+import kelvo.state.SymbolState;
 import kelvo.time.DayTime;
 
 /** The volume of five minutes passes a multiple of what is usual at that time of day. */

@@ -1,7 +1,7 @@
 package kelvo.universe;
 
 import java.time.LocalDate;
-import kelvo.market.Security;
+import kelvo.session.Security;
 
 /**
  * A figure of a security that the trader has put right by hand.

@@ -2,8 +2,8 @@ package kelvo.universe;
 
 import java.util.ArrayList;
 import java.util.List;
-import kelvo.market.Session;
-import kelvo.market.SymbolState;
+import kelvo.session.Session;
+import kelvo.state.SymbolState;
 import kelvo.rule.Rule;
 import kelvo.rule.RuleCheck;
 
@@ -56,7 +56,7 @@ public final class Membership {
     int alone = 0;
     int left = 0;
     for (int i = 0; i < whyOut.length; i++) {
-      SymbolState fresh = session.freshState(i);
+      SymbolState fresh = SymbolState.fresh(session, i);
       if (check.passes(fresh, 0, 0)) {
         alone++;
         left += whyOut[i].isEmpty() ? 1 : 0;

@@ -6,15 +6,15 @@ import static org.assertj.core.api.Assertions.within;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.stream.IntStream;
-import kelvo.engine.TestSessions;
-import kelvo.market.CorporateAction;
-import kelvo.market.DailyBar;
-import kelvo.market.DailyHistory;
-import kelvo.market.EventTape;
-import kelvo.market.SaleCondition;
-import kelvo.market.SecurityFacts;
-import kelvo.market.Session;
-import kelvo.market.TapedSymbol;
+import kelvo.hit.TestSessions;
+import kelvo.history.CorporateAction;
+import kelvo.history.DailyBar;
+import kelvo.history.DailyHistory;
+import kelvo.tape.EventTape;
+import kelvo.tape.SaleCondition;
+import kelvo.session.SecurityFacts;
+import kelvo.session.Session;
+import kelvo.state.TapedSymbol;
 import kelvo.time.DayTime;
 import kelvo.time.Phases;
 import kelvo.time.SessionHours;
@@ -38,7 +38,7 @@ class FieldsTest {
                         1_000 + i,
                         10))
             .toList();
-    SecurityFacts plain = TestSessions.facts("AAAAAA", kelvo.market.SecurityKind.COMMON_STOCK, 2e6);
+    SecurityFacts plain = TestSessions.facts("AAAAAA", kelvo.session.SecurityKind.COMMON_STOCK, 2e6);
     SecurityFacts facts =
         new SecurityFacts(
             plain.security(),
@@ -79,9 +79,9 @@ class FieldsTest {
     closes[300] = 20;
 
     assertThat(value("ema 50d", DayTime.of(10, 0)))
-        .isCloseTo(kelvo.market.Averages.ema(closes, 50)[300], within(1e-9));
+        .isCloseTo(kelvo.history.Averages.ema(closes, 50)[300], within(1e-9));
     assertThat(value("sma 20d", DayTime.of(10, 0)))
-        .isCloseTo(kelvo.market.Averages.sma(closes, 20)[300], within(1e-9));
+        .isCloseTo(kelvo.history.Averages.sma(closes, 20)[300], within(1e-9));
     assertThat(value("stack", DayTime.of(10, 0))).isEqualTo(3);
     assertThat(value("avg volume 20d", DayTime.of(10, 0))).isEqualTo(1_289.5);
     assertThat(value("ema 301d", DayTime.of(10, 0))).isNaN();

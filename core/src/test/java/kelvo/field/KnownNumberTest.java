@@ -1,11 +1,13 @@
 package kelvo.field;
 
+import kelvo.state.SymbolState;
+
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
 import java.util.List;
-import kelvo.engine.RandomSessions;
-import kelvo.market.Session;
+import kelvo.hit.RandomSessions;
+import kelvo.session.Session;
 import org.junit.jupiter.api.Test;
 
 class KnownNumberTest {
@@ -16,8 +18,8 @@ class KnownNumberTest {
   void isWorkedOutOnceAndForThatSecurity() {
     KnownNumber number = number("length of the symbol", 1);
 
-    assertThat(number.of(session.freshState(1))).isEqualTo(1);
-    assertThat(number.of(session.freshState(1))).isEqualTo(1);
+    assertThat(number.of(SymbolState.fresh(session, 1))).isEqualTo(1);
+    assertThat(number.of(SymbolState.fresh(session, 1))).isEqualTo(1);
     assertThat(askedFor).containsExactly(session.security(1).symbol());
   }
 
@@ -25,16 +27,16 @@ class KnownNumberTest {
   void whatIsUnknownIsNotAskedForAgain() {
     KnownNumber number = number("nobody knows", Double.NaN);
 
-    assertThat(number.of(session.freshState(2))).isNaN();
-    assertThat(number.of(session.freshState(2))).isNaN();
+    assertThat(number.of(SymbolState.fresh(session, 2))).isNaN();
+    assertThat(number.of(SymbolState.fresh(session, 2))).isNaN();
     assertThat(askedFor).hasSize(1);
   }
 
   @Test
   void allWhoAskByOneNameShareIt() {
-    number("shared", 7).of(session.freshState(0));
+    number("shared", 7).of(SymbolState.fresh(session, 0));
 
-    assertThat(number("shared", 8).of(session.freshState(0))).isEqualTo(7);
+    assertThat(number("shared", 8).of(SymbolState.fresh(session, 0))).isEqualTo(7);
   }
 
   private KnownNumber number(String what, double value) {

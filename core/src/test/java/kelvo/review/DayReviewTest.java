@@ -4,23 +4,23 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
-import kelvo.engine.TestSessions;
-import kelvo.market.EventTape;
-import kelvo.market.SaleCondition;
-import kelvo.market.Session;
-import kelvo.scan.Hit;
+import kelvo.hit.TestSessions;
+import kelvo.tape.EventTape;
+import kelvo.tape.SaleCondition;
+import kelvo.session.Session;
+import kelvo.hit.Hit;
 import kelvo.scan.Scan;
 import kelvo.scan.Side;
 import kelvo.time.DayTime;
 import kelvo.trade.Fill;
 import kelvo.trade.FillSide;
 import kelvo.trigger.Trigger;
-import kelvo.watch.Choice;
-import kelvo.watch.DayBook;
-import kelvo.watch.Decision;
-import kelvo.watch.FocusSpan;
-import kelvo.watch.Level;
-import kelvo.watch.LevelKind;
+import kelvo.journal.Choice;
+import kelvo.journal.DayBook;
+import kelvo.journal.Decision;
+import kelvo.journal.FocusSpan;
+import kelvo.level.Level;
+import kelvo.level.LevelKind;
 import org.junit.jupiter.api.Test;
 
 /**
@@ -187,8 +187,8 @@ class DayReviewTest {
         TestSessions.of(
             1,
             tape -> {
-              tape.status(DayTime.of(10, 5), 0, kelvo.market.TradingState.HALTED, "T1");
-              tape.status(DayTime.of(10, 35), 0, kelvo.market.TradingState.TRADING, "");
+              tape.status(DayTime.of(10, 5), 0, kelvo.tape.TradingState.HALTED, "T1");
+              tape.status(DayTime.of(10, 35), 0, kelvo.tape.TradingState.TRADING, "");
             });
     Hit hit = HITS.getFirst();
     Hit later =

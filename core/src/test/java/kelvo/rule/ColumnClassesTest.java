@@ -3,10 +3,10 @@ package kelvo.rule;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
-import kelvo.engine.RandomSessions;
+import kelvo.hit.RandomSessions;
 import kelvo.field.Field;
 import kelvo.field.FieldCatalogue;
-import kelvo.market.Session;
+import kelvo.session.Session;
 import org.junit.jupiter.api.Test;
 
 class ColumnClassesTest {

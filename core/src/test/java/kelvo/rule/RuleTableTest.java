@@ -1,11 +1,13 @@
 package kelvo.rule;
 
+import kelvo.state.SymbolState;
+
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
 import java.util.List;
-import kelvo.engine.RandomSessions;
-import kelvo.market.Session;
+import kelvo.hit.RandomSessions;
+import kelvo.session.Session;
 import org.junit.jupiter.api.Test;
 
 class RuleTableTest {
@@ -28,7 +30,7 @@ class RuleTableTest {
 
     for (int i = 0; i < 3; i++) {
       shared.ask();
-      assertThat(table.passing(1, session.freshState(0), 0)).isZero();
+      assertThat(table.passing(1, SymbolState.fresh(session, 0), 0)).isZero();
     }
   }
 

@@ -5,8 +5,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Set;
-import kelvo.engine.RandomSessions;
-import kelvo.market.Session;
+import kelvo.hit.RandomSessions;
+import kelvo.session.Session;
 import org.junit.jupiter.api.Test;
 
 class ListingTest {

@@ -1,7 +1,7 @@
 package kelvo.data;
 
-import kelvo.market.Security;
-import kelvo.market.SecurityKind;
+import kelvo.session.Security;
+import kelvo.session.SecurityKind;
 
 /** Securities for tests of readers, which need no more of them than a symbol and a name. */
 public final class InventedSecurities {

@@ -12,7 +12,7 @@ import kelvo.desktop.shell.MainWindow;
 import kelvo.desktop.shell.OpenedDay;
 import kelvo.desktop.shell.Workspace;
 import kelvo.desktop.theme.Theme;
-import kelvo.engine.Progress;
+import kelvo.job.Progress;
 import kelvo.sim.DemoFolder;
 import kelvo.sim.DemoSize;
 import org.testfx.util.WaitForAsyncUtils;

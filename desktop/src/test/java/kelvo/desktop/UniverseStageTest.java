@@ -12,7 +12,7 @@ import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
 import kelvo.data.scanfile.UniverseTable;
 import kelvo.desktop.shell.StageKind;
-import kelvo.engine.MarketSnapshot;
+import kelvo.view.MarketSnapshot;
 import kelvo.time.DayTime;
 import kelvo.universe.Membership;
 import kelvo.universe.Universe;

@@ -8,7 +8,7 @@ import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
 import java.time.LocalDate;
 import java.util.List;
-import kelvo.market.Price;
+import kelvo.tape.Price;
 import kelvo.time.DayTime;
 import kelvo.trade.Fill;
 import org.jspecify.annotations.Nullable;

@@ -6,8 +6,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.SplittableRandom;
 import java.util.concurrent.ConcurrentHashMap;
-import kelvo.market.DailyBar;
-import kelvo.market.Price;
+import kelvo.history.DailyBar;
+import kelvo.tape.Price;
 import kelvo.time.TradingCalendar;
 
 /** Invents daily bars that end at a security's previous close. */

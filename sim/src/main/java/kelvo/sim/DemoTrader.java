@@ -5,15 +5,15 @@ import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.List;
 import kelvo.data.ledger.Ledger;
-import kelvo.market.Price;
+import kelvo.tape.Price;
 import kelvo.scan.Side;
 import kelvo.time.DayTime;
 import kelvo.trade.FillSide;
-import kelvo.watch.Choice;
-import kelvo.watch.Decision;
-import kelvo.watch.FocusSpan;
-import kelvo.watch.Level;
-import kelvo.watch.LevelKind;
+import kelvo.journal.Choice;
+import kelvo.journal.Decision;
+import kelvo.journal.FocusSpan;
+import kelvo.level.Level;
+import kelvo.level.LevelKind;
 
 /**
  * A trader without a name, with usual faults: one good trade on the gapper, a late entry into the

@@ -2,7 +2,7 @@ package kelvo.sim;
 
 import java.util.List;
 import java.util.SplittableRandom;
-import kelvo.market.Price;
+import kelvo.tape.Price;
 import kelvo.time.DayTime;
 import kelvo.time.SessionHours;
 

@@ -6,7 +6,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.SplittableRandom;
-import kelvo.market.SecurityKind;
+import kelvo.session.SecurityKind;
 import kelvo.time.DayTime;
 
 /** The securities of the invented market: the planted stories, two benchmarks, and many others. */

@@ -2,9 +2,9 @@ package kelvo.sim;
 
 import java.util.List;
 import java.util.SplittableRandom;
-import kelvo.market.Price;
-import kelvo.market.SaleCondition;
-import kelvo.market.TradingState;
+import kelvo.tape.Price;
+import kelvo.tape.SaleCondition;
+import kelvo.tape.TradingState;
 import kelvo.time.DayTime;
 import kelvo.time.SessionHours;
 

@@ -3,7 +3,7 @@ package kelvo.sim;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
-import kelvo.market.SecurityKind;
+import kelvo.session.SecurityKind;
 import kelvo.time.DayTime;
 import org.jspecify.annotations.Nullable;
 

@@ -11,7 +11,7 @@ import java.util.List;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.function.LongSupplier;
-import kelvo.market.Session;
+import kelvo.session.Session;
 import kelvo.news.Catalyst;
 
 /**

@@ -2,7 +2,7 @@ package kelvo.sim;
 
 import java.util.ArrayList;
 import java.util.List;
-import kelvo.market.SecurityKind;
+import kelvo.session.SecurityKind;
 import kelvo.time.DayTime;
 
 /**

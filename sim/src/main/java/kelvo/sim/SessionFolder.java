@@ -7,9 +7,9 @@ import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.concurrent.CompletableFuture;
-import kelvo.market.Price;
-import kelvo.market.SaleCondition;
-import kelvo.market.TradingState;
+import kelvo.tape.Price;
+import kelvo.tape.SaleCondition;
+import kelvo.tape.TradingState;
 import kelvo.time.DayTime;
 
 /** Writes one invented session's files into a data folder. */

@@ -2,7 +2,7 @@ package kelvo.sim;
 
 import java.util.List;
 import java.util.OptionalDouble;
-import kelvo.market.SecurityKind;
+import kelvo.session.SecurityKind;
 
 /**
  * Something planted in the invented session for a careful user to find.

@@ -7,7 +7,7 @@ import java.util.concurrent.CompletableFuture;
 import kelvo.data.feed.FeedClient;
 import kelvo.data.feed.FeedReader;
 import kelvo.data.feed.FeedSink;
-import kelvo.market.TradingState;
+import kelvo.tape.TradingState;
 import kelvo.news.Catalyst;
 import kelvo.trade.Fill;
 

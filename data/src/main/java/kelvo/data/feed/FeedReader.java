@@ -13,10 +13,10 @@ import java.util.HashMap;
 import java.util.Map;
 import java.util.function.Consumer;
 import kelvo.data.folder.PrintIds;
-import kelvo.market.EventTape;
-import kelvo.market.Price;
-import kelvo.market.SaleCondition;
-import kelvo.market.TradingState;
+import kelvo.tape.EventTape;
+import kelvo.tape.Price;
+import kelvo.tape.SaleCondition;
+import kelvo.tape.TradingState;
 import kelvo.time.DayTime;
 
 /**

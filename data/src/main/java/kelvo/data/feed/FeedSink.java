@@ -1,19 +1,19 @@
 package kelvo.data.feed;
 
-import kelvo.market.TradingState;
+import kelvo.tape.TradingState;
 import kelvo.news.Catalyst;
 import kelvo.trade.Fill;
 
 /**
  * Takes the events of a feed in their order. Times are {@link kelvo.time.DayTime}, to the
- * millisecond; prices {@link kelvo.market.Price} units. Called on the feed's thread. Every method
+ * millisecond; prices {@link kelvo.tape.Price} units. Called on the feed's thread. Every method
  * may throw IllegalArgumentException with what is wrong with the event, which is then left out.
  */
 public interface FeedSink {
-  /** A print; {@code conditions} are bits of {@link kelvo.market.SaleCondition}. */
+  /** A print; {@code conditions} are bits of {@link kelvo.tape.SaleCondition}. */
   void trade(long at, String symbol, long price, long shares, int conditions, long id);
 
-  /** A quote; a side without a price is {@link kelvo.market.Price#NONE}. */
+  /** A quote; a side without a price is {@link kelvo.tape.Price#NONE}. */
   void quote(long at, String symbol, long bid, int bidShares, long ask, int askShares);
 
   /** A change of the trading state. */

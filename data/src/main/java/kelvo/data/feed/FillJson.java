@@ -5,7 +5,7 @@ import java.math.BigDecimal;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
-import kelvo.market.Price;
+import kelvo.tape.Price;
 import kelvo.time.DayTime;
 import kelvo.trade.Fill;
 import kelvo.trade.FillSide;

@@ -1,9 +1,9 @@
 package kelvo.data.feed;
 
 import java.util.function.LongConsumer;
-import kelvo.market.EventTape;
-import kelvo.market.Session;
-import kelvo.market.TradingState;
+import kelvo.tape.EventTape;
+import kelvo.session.Session;
+import kelvo.tape.TradingState;
 import kelvo.news.Catalyst;
 import kelvo.trade.Fill;
 

@@ -12,8 +12,8 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.BiFunction;
-import kelvo.market.Price;
-import kelvo.market.ReferenceLevel;
+import kelvo.tape.Price;
+import kelvo.session.ReferenceLevel;
 import kelvo.time.TradingCalendar;
 
 /**

@@ -3,7 +3,7 @@ package kelvo.data.folder;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.IntStream;
-import kelvo.market.EventTape;
+import kelvo.tape.EventTape;
 import org.jspecify.annotations.Nullable;
 
 /**

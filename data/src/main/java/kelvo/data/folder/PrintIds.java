@@ -1,7 +1,7 @@
 package kelvo.data.folder;
 
 import java.nio.charset.StandardCharsets;
-import kelvo.market.EventTape;
+import kelvo.tape.EventTape;
 
 /**
  * Numbers for the ids of prints. Ids that are whole numbers stand for themselves; any other text

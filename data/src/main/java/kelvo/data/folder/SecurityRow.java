@@ -5,8 +5,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.Consumer;
-import kelvo.market.Security;
-import kelvo.market.SecurityKind;
+import kelvo.session.Security;
+import kelvo.session.SecurityKind;
 import org.jspecify.annotations.Nullable;
 
 /** Reads the rows of the securities file. */

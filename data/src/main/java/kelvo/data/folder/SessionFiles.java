@@ -7,9 +7,9 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.CompletableFuture;
-import kelvo.market.EventTape;
-import kelvo.market.SaleCondition;
-import kelvo.market.TradingState;
+import kelvo.tape.EventTape;
+import kelvo.tape.SaleCondition;
+import kelvo.tape.TradingState;
 import kelvo.news.Catalyst;
 
 /** Reads the files of one session: trades, corrections, quotes, status, imbalances and mentions. */

@@ -16,7 +16,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.stream.Stream;
 import java.util.zip.GZIPOutputStream;
-import kelvo.engine.Progress;
+import kelvo.job.Progress;
 
 /**
  * Turns CSV into Parquet and back, a table or a whole data folder. A row with a field that is not

@@ -7,8 +7,8 @@ import java.time.OffsetDateTime;
 import java.time.ZonedDateTime;
 import java.util.HashMap;
 import java.util.Map;
-import kelvo.market.EventTape;
-import kelvo.market.Price;
+import kelvo.tape.EventTape;
+import kelvo.tape.Price;
 import kelvo.time.DayTime;
 import org.jspecify.annotations.Nullable;
 

@@ -9,7 +9,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
-import kelvo.market.UsualDay;
+import kelvo.history.UsualDay;
 import kelvo.time.DayTime;
 import kelvo.time.TradingCalendar;
 

@@ -3,7 +3,7 @@ package kelvo.data.ledger;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import kelvo.field.Unit;
-import kelvo.scan.FieldValues;
+import kelvo.field.FieldValues;
 
 /** Writes a hit's fields as one JSON object, field by field; unknown ones are left out. */
 final class FieldValuesJson {

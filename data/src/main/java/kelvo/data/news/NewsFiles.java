@@ -21,7 +21,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import kelvo.data.folder.Fault;
 import kelvo.data.folder.Faults;
-import kelvo.market.Security;
+import kelvo.session.Security;
 import kelvo.news.Catalyst;
 import kelvo.news.SourceKind;
 import kelvo.time.DayTime;

@@ -7,7 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import kelvo.data.scanfile.ScanFile.ScanFileException;
 import kelvo.rule.Vocabulary;
-import kelvo.watch.CheckRule;
+import kelvo.check.CheckRule;
 
 /** Reads and writes the checks of the morning as JSON, as docs/formats.md describes. */
 final class ChecksFile {

@@ -17,7 +17,7 @@ import kelvo.rule.Vocabulary;
 import kelvo.scan.Scan;
 import kelvo.universe.Figure;
 import kelvo.universe.Universe;
-import kelvo.watch.CheckRule;
+import kelvo.check.CheckRule;
 
 /**
  * The trader's own scans and universes in a data folder, a file each under {@code scans} and {@code

@@ -12,8 +12,8 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.stream.Stream;
-import kelvo.market.Security;
-import kelvo.market.Session;
+import kelvo.session.Security;
+import kelvo.session.Session;
 import kelvo.universe.Membership;
 import kelvo.universe.Universe;
 

@@ -9,8 +9,8 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import kelvo.data.calendar.ExchangeCalendar;
-import kelvo.engine.Progress;
-import kelvo.market.ReferenceLevel;
+import kelvo.job.Progress;
+import kelvo.session.ReferenceLevel;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 

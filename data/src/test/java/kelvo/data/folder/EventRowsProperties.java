@@ -7,7 +7,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.SplittableRandom;
 import java.util.stream.IntStream;
-import kelvo.market.EventTape;
+import kelvo.tape.EventTape;
 import net.jqwik.api.Example;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;

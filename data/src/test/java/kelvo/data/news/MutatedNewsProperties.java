@@ -13,7 +13,7 @@ import java.util.stream.Stream;
 import kelvo.data.InventedSecurities;
 import kelvo.data.Mutations;
 import kelvo.data.folder.Faults;
-import kelvo.market.Security;
+import kelvo.session.Security;
 import kelvo.news.Catalyst;
 import net.jqwik.api.Arbitraries;
 import net.jqwik.api.Arbitrary;

@@ -10,7 +10,7 @@ import java.util.List;
 import kelvo.data.InventedSecurities;
 import kelvo.data.folder.Fault;
 import kelvo.data.folder.Faults;
-import kelvo.market.Security;
+import kelvo.session.Security;
 import kelvo.news.Catalyst;
 import kelvo.time.DayTime;
 import org.junit.jupiter.api.BeforeEach;

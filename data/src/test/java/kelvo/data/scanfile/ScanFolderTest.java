@@ -99,8 +99,8 @@ class ScanFolderTest {
 
   @Test
   void checksAreTheUsualOnesUntilTheTradersOwnAreWritten() {
-    assertThat(own().checks()).isEqualTo(kelvo.watch.CheckRule.USUAL);
-    List<kelvo.watch.CheckRule> fewer = kelvo.watch.CheckRule.USUAL.subList(2, 6);
+    assertThat(own().checks()).isEqualTo(kelvo.check.CheckRule.USUAL);
+    List<kelvo.check.CheckRule> fewer = kelvo.check.CheckRule.USUAL.subList(2, 6);
 
     own().save(fewer);
 
@@ -113,7 +113,7 @@ class ScanFolderTest {
         folder.resolve("checks.json"),
         "{\"kelvo\":1,\"checks\":[{\"name\":\"a\",\"pass\":\"gap at leest 4%\"}]}");
 
-    assertThat(own().checks()).isEqualTo(kelvo.watch.CheckRule.USUAL);
+    assertThat(own().checks()).isEqualTo(kelvo.check.CheckRule.USUAL);
     assertThat(problems.getFirst()).contains("checks.json, check 1", "the usual checks are asked");
   }
 

@@ -14,10 +14,10 @@ import kelvo.desktop.shell.StageKind;
 import kelvo.desktop.shell.Workspace;
 import kelvo.desktop.theme.Numbers;
 import kelvo.desktop.theme.Tone;
-import kelvo.engine.MarketSnapshot;
+import kelvo.view.MarketSnapshot;
 import kelvo.field.Unit;
 import kelvo.rule.Vocabulary;
-import kelvo.scan.CatalystFilter;
+import kelvo.view.CatalystFilter;
 import kelvo.time.DayTime;
 
 /** The Catalysts stage: the news so far, filtered by what it is and by the market's answer. */

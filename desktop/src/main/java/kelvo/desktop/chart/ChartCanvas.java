@@ -12,8 +12,8 @@ import javafx.scene.text.TextAlignment;
 import kelvo.desktop.theme.Theme;
 import kelvo.desktop.theme.Tone;
 import kelvo.field.Unit;
-import kelvo.market.Measurement;
-import kelvo.market.Price;
+import kelvo.chart.Measurement;
+import kelvo.tape.Price;
 import org.jspecify.annotations.Nullable;
 
 /**

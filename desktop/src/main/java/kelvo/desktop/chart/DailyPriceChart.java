@@ -10,13 +10,13 @@ import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.text.TextAlignment;
 import kelvo.desktop.theme.Theme;
 import kelvo.desktop.theme.Tone;
-import kelvo.engine.MarketSnapshot;
-import kelvo.market.DailyBar;
-import kelvo.market.DailyChart;
-import kelvo.market.Measurement;
-import kelvo.market.Price;
-import kelvo.market.ReferenceLevel;
-import kelvo.watch.Level;
+import kelvo.view.MarketSnapshot;
+import kelvo.history.DailyBar;
+import kelvo.chart.DailyChart;
+import kelvo.chart.Measurement;
+import kelvo.tape.Price;
+import kelvo.session.ReferenceLevel;
+import kelvo.level.Level;
 import org.jspecify.annotations.Nullable;
 
 /**

@@ -7,18 +7,18 @@ import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.text.TextAlignment;
 import kelvo.desktop.theme.Theme;
 import kelvo.desktop.theme.Tone;
-import kelvo.engine.MarketSnapshot;
-import kelvo.market.GroupedBars;
-import kelvo.market.Halts;
-import kelvo.market.Measurement;
-import kelvo.market.MinuteBar;
-import kelvo.market.Price;
-import kelvo.market.ReferenceLevel;
+import kelvo.view.MarketSnapshot;
+import kelvo.chart.GroupedBars;
+import kelvo.state.Halts;
+import kelvo.chart.Measurement;
+import kelvo.history.MinuteBar;
+import kelvo.tape.Price;
+import kelvo.session.ReferenceLevel;
 import kelvo.scan.Side;
 import kelvo.time.DayTime;
 import kelvo.time.SessionHours;
 import kelvo.trade.Fill;
-import kelvo.watch.Level;
+import kelvo.level.Level;
 import org.jspecify.annotations.Nullable;
 
 /**

@@ -8,7 +8,7 @@ import kelvo.desktop.theme.Numbers;
 import kelvo.desktop.theme.Theme;
 import kelvo.desktop.theme.Tone;
 import kelvo.field.Unit;
-import kelvo.market.Measurement;
+import kelvo.chart.Measurement;
 
 /** Two ends of a measurement on a chart, in its pixels. */
 record Ruler(double x0, double y0, double x1, double y1) {

@@ -13,9 +13,9 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import kelvo.desktop.rules.PointedRules;
 import kelvo.desktop.shell.Workspace;
-import kelvo.engine.MarketSnapshot;
+import kelvo.view.MarketSnapshot;
 import kelvo.rule.Vocabulary;
-import kelvo.watch.Check;
+import kelvo.check.Check;
 
 /** The numbers about a symbol, and the checks of the morning beside them. */
 final class FactsPart extends HBox implements FocusPart {

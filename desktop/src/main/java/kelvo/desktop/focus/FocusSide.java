@@ -19,7 +19,7 @@ import javafx.scene.layout.Region;
 import kelvo.desktop.chart.ChartChoice;
 import kelvo.desktop.shell.StageKind;
 import kelvo.desktop.shell.Workspace;
-import kelvo.engine.MarketSnapshot;
+import kelvo.view.MarketSnapshot;
 
 /**
  * The one symbol in focus: header, charts, and below them facts with checks, prints, news or the

@@ -5,7 +5,7 @@ import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.VBox;
-import kelvo.engine.MarketSnapshot;
+import kelvo.view.MarketSnapshot;
 import kelvo.field.Unit;
 import kelvo.news.Catalyst;
 import kelvo.news.NewsReading;

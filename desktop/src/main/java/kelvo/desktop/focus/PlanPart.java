@@ -15,14 +15,14 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import kelvo.desktop.shell.Workspace;
-import kelvo.market.Price;
+import kelvo.tape.Price;
 import kelvo.scan.Side;
 import kelvo.time.DayTime;
-import kelvo.watch.DayBook;
-import kelvo.watch.Decision;
-import kelvo.watch.Level;
-import kelvo.watch.LevelKind;
-import kelvo.watch.Note;
+import kelvo.journal.DayBook;
+import kelvo.journal.Decision;
+import kelvo.level.Level;
+import kelvo.level.LevelKind;
+import kelvo.journal.Note;
 
 /** The plan for the symbol: side, bucket, a line of plan, levels that alert, and notes. */
 final class PlanPart extends ScrollPane implements FocusPart {

@@ -8,10 +8,10 @@ import kelvo.desktop.grid.Grid;
 import kelvo.desktop.grid.GridColumn;
 import kelvo.desktop.theme.Theme;
 import kelvo.desktop.theme.Tone;
-import kelvo.engine.MarketSnapshot;
+import kelvo.view.MarketSnapshot;
 import kelvo.field.Unit;
-import kelvo.market.Price;
-import kelvo.market.RecentPrints;
+import kelvo.tape.Price;
+import kelvo.chart.RecentPrints;
 import kelvo.time.DayTime;
 
 /**

@@ -3,9 +3,9 @@ package kelvo.desktop.focus;
 import java.time.LocalDate;
 import java.util.List;
 import kelvo.desktop.shell.Workspace;
-import kelvo.engine.MarketSnapshot;
+import kelvo.view.MarketSnapshot;
 import kelvo.trade.Fill;
-import kelvo.watch.Level;
+import kelvo.level.Level;
 import org.jspecify.annotations.Nullable;
 
 /**

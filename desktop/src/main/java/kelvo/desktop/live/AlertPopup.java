@@ -6,9 +6,9 @@ import javafx.scene.layout.VBox;
 import javafx.stage.Popup;
 import javafx.stage.Window;
 import javafx.util.Duration;
-import kelvo.market.KnownEvent;
-import kelvo.market.Price;
-import kelvo.scan.Hit;
+import kelvo.session.KnownEvent;
+import kelvo.tape.Price;
+import kelvo.hit.Hit;
 import kelvo.time.DayTime;
 
 /**

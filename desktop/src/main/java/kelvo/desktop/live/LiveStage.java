@@ -17,12 +17,12 @@ import kelvo.desktop.shell.StageKind;
 import kelvo.desktop.shell.Workspace;
 import kelvo.desktop.theme.Numbers;
 import kelvo.desktop.theme.Tone;
-import kelvo.engine.MarketSnapshot;
+import kelvo.view.MarketSnapshot;
 import kelvo.field.Unit;
-import kelvo.market.Price;
-import kelvo.scan.Hit;
+import kelvo.tape.Price;
+import kelvo.hit.Hit;
 import kelvo.scan.Scan;
-import kelvo.scan.SymbolStream;
+import kelvo.hit.SymbolStream;
 import kelvo.time.DayTime;
 
 /** The Live stage: halts, the stream of hits by symbol, the cards of the Ten. */

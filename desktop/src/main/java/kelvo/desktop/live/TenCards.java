@@ -13,10 +13,10 @@ import javafx.scene.layout.VBox;
 import kelvo.desktop.shell.Workspace;
 import kelvo.desktop.theme.Numbers;
 import kelvo.desktop.theme.Tone;
-import kelvo.engine.MarketSnapshot;
-import kelvo.market.Price;
-import kelvo.watch.Level;
-import kelvo.watch.LevelKind;
+import kelvo.view.MarketSnapshot;
+import kelvo.tape.Price;
+import kelvo.level.Level;
+import kelvo.level.LevelKind;
 
 /** A card for each of the Ten: spark line since 04:00, distance to each level, armed alerts. */
 final class TenCards extends VBox {

@@ -17,9 +17,9 @@ import kelvo.desktop.shell.Workspace;
 import kelvo.desktop.theme.Numbers;
 import kelvo.desktop.theme.Theme;
 import kelvo.desktop.theme.Tone;
-import kelvo.engine.MarketSnapshot;
-import kelvo.market.DailyBar;
-import kelvo.market.Price;
+import kelvo.view.MarketSnapshot;
+import kelvo.history.DailyBar;
+import kelvo.tape.Price;
 import kelvo.time.DayTime;
 
 /**

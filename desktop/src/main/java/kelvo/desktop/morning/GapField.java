@@ -17,7 +17,7 @@ import kelvo.desktop.shell.Workspace;
 import kelvo.desktop.theme.Numbers;
 import kelvo.desktop.theme.Theme;
 import kelvo.desktop.theme.Tone;
-import kelvo.engine.MarketSnapshot;
+import kelvo.view.MarketSnapshot;
 import kelvo.field.Unit;
 import kelvo.news.Themes;
 import org.jspecify.annotations.Nullable;

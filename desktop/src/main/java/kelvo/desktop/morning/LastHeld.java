@@ -4,10 +4,10 @@ import java.util.List;
 import java.util.OptionalInt;
 import java.util.function.BiConsumer;
 import kelvo.desktop.shell.Workspace;
-import kelvo.market.Session;
-import kelvo.scan.RuleAnswer;
+import kelvo.session.Session;
+import kelvo.explain.RuleAnswer;
 import kelvo.scan.Scan;
-import kelvo.scan.WhyNot;
+import kelvo.explain.WhyNot;
 import org.jspecify.annotations.Nullable;
 
 /**

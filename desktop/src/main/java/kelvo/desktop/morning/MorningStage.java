@@ -20,15 +20,15 @@ import kelvo.desktop.rules.PointedRules;
 import kelvo.desktop.shell.StageKind;
 import kelvo.desktop.shell.Workspace;
 import kelvo.desktop.theme.Tone;
-import kelvo.engine.MarketSnapshot;
+import kelvo.view.MarketSnapshot;
 import kelvo.field.Field;
 import kelvo.field.Unit;
 import kelvo.rule.RuleCompletion;
 import kelvo.rule.SessionWords;
 import kelvo.scan.Matches;
 import kelvo.scan.Scan;
-import kelvo.watch.Choice;
-import kelvo.watch.Decision;
+import kelvo.journal.Choice;
+import kelvo.journal.Decision;
 
 /** The Morning stage: the gap field, the triage table, keep and drop with a reason, the Ten. */
 public final class MorningStage extends BorderPane {

@@ -5,10 +5,10 @@ import java.util.Locale;
 import java.util.Optional;
 import javafx.scene.input.KeyCode;
 import kelvo.desktop.shell.Workspace;
-import kelvo.market.Price;
+import kelvo.tape.Price;
 import kelvo.scan.Side;
-import kelvo.watch.Decision;
-import kelvo.watch.LevelKind;
+import kelvo.journal.Decision;
+import kelvo.level.LevelKind;
 
 /**
  * The plan of the symbol in focus by keyboard: S turns its side, B takes the next bucket, N asks

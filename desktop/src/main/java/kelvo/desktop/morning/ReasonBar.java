@@ -10,7 +10,7 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
-import kelvo.watch.Choice;
+import kelvo.journal.Choice;
 
 /**
  * Asks why a symbol is kept or dropped, or which one goes: a digit takes a usual answer (0 the

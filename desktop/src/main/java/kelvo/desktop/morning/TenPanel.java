@@ -9,8 +9,8 @@ import javafx.scene.control.Tooltip;
 import javafx.scene.layout.VBox;
 import kelvo.desktop.shell.Workspace;
 import kelvo.desktop.theme.Numbers;
-import kelvo.engine.MarketSnapshot;
-import kelvo.watch.Decision;
+import kelvo.view.MarketSnapshot;
+import kelvo.journal.Decision;
 import org.jspecify.annotations.Nullable;
 
 /** The Ten: the symbols kept for today, with side, bucket and the line of plan. */

@@ -19,7 +19,7 @@ import kelvo.review.MoveVerdict;
 import kelvo.review.Outcome;
 import kelvo.review.ReviewedMove;
 import kelvo.review.ReviewedTrade;
-import kelvo.scan.Hit;
+import kelvo.hit.Hit;
 import kelvo.time.DayTime;
 import org.jspecify.annotations.Nullable;
 

@@ -4,7 +4,7 @@ import java.util.List;
 import kelvo.desktop.grid.GridColumn;
 import kelvo.desktop.theme.Numbers;
 import kelvo.desktop.theme.Tone;
-import kelvo.market.Price;
+import kelvo.tape.Price;
 import kelvo.review.Excursion;
 import kelvo.review.Outcome;
 import kelvo.review.ReviewedMove;

@@ -16,7 +16,7 @@ import javafx.scene.layout.VBox;
 import kelvo.desktop.theme.SmallButton;
 import kelvo.rule.RuleCompletion;
 import kelvo.rule.Vocabulary;
-import kelvo.watch.CheckRule;
+import kelvo.check.CheckRule;
 
 /** The checks of the morning, a line each: what passes, and what fails; all else warns. */
 public final class ChecksEditor extends BorderPane {

@@ -12,7 +12,7 @@ import kelvo.desktop.theme.Theme;
 import kelvo.desktop.theme.Tone;
 import kelvo.field.Unit;
 import kelvo.research.MovesBeyond;
-import kelvo.scan.CutCurve;
+import kelvo.explain.CutCurve;
 import org.jspecify.annotations.Nullable;
 
 /**

@@ -12,7 +12,7 @@ import kelvo.research.MovesBeyond;
 import kelvo.rule.Amounts;
 import kelvo.rule.Bound;
 import kelvo.rule.Rule;
-import kelvo.scan.CutCurve;
+import kelvo.explain.CutCurve;
 import kelvo.scan.Scan;
 import kelvo.time.DayTime;
 import kelvo.time.Phases;

@@ -7,8 +7,8 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleBooleanProperty;
 import javafx.collections.FXCollections;
 import javafx.collections.ObservableSet;
-import kelvo.market.KnownEvent;
-import kelvo.scan.Hit;
+import kelvo.session.KnownEvent;
+import kelvo.hit.Hit;
 import org.jspecify.annotations.Nullable;
 
 /**

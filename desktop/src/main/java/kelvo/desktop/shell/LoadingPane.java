@@ -8,7 +8,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ProgressBar;
 import javafx.scene.layout.VBox;
-import kelvo.engine.Progress;
+import kelvo.job.Progress;
 
 /** What the window shows while a day is read: how far it is, and a way to stop it. */
 final class LoadingPane extends VBox implements Progress {

@@ -24,8 +24,8 @@ import kelvo.desktop.morning.MorningStage;
 import kelvo.desktop.review.ReviewStage;
 import kelvo.desktop.universe.UniverseStage;
 import kelvo.desktop.windows.PartWindows;
-import kelvo.market.KnownEvent;
-import kelvo.scan.Hit;
+import kelvo.session.KnownEvent;
+import kelvo.hit.Hit;
 import org.jspecify.annotations.Nullable;
 
 /**

@@ -2,7 +2,7 @@ package kelvo.desktop.shell;
 
 import java.nio.file.Path;
 import kelvo.desktop.theme.Theme;
-import kelvo.engine.Progress;
+import kelvo.job.Progress;
 import org.jspecify.annotations.Nullable;
 
 /**

@@ -16,18 +16,18 @@ import kelvo.data.folder.DataFolder;
 import kelvo.data.folder.Fault;
 import kelvo.data.ledger.Ledger;
 import kelvo.data.scanfile.ScanFolder;
-import kelvo.engine.EarlierSessions;
-import kelvo.engine.Program;
-import kelvo.engine.Progress;
-import kelvo.engine.SessionRun;
-import kelvo.market.Session;
+import kelvo.session.EarlierSessions;
+import kelvo.hit.Program;
+import kelvo.job.Progress;
+import kelvo.player.SessionRun;
+import kelvo.session.Session;
 import kelvo.rule.Vocabulary;
 import kelvo.scan.Scan;
 import kelvo.trade.Fill;
 import kelvo.universe.Figure;
 import kelvo.universe.Universe;
-import kelvo.watch.CheckRule;
-import kelvo.watch.DayBook;
+import kelvo.check.CheckRule;
+import kelvo.journal.DayBook;
 import org.jspecify.annotations.Nullable;
 
 /**

@@ -19,7 +19,7 @@ import javafx.stage.Window;
 import javafx.util.Duration;
 import javax.imageio.ImageIO;
 import kelvo.desktop.theme.Theme;
-import kelvo.engine.MarketSnapshot;
+import kelvo.view.MarketSnapshot;
 import kelvo.review.DayReview;
 import kelvo.time.DayTime;
 import org.jspecify.annotations.Nullable;

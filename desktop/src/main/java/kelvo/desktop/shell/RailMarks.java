@@ -1,7 +1,7 @@
 package kelvo.desktop.shell;
 
 import java.util.List;
-import kelvo.scan.Hit;
+import kelvo.hit.Hit;
 import kelvo.time.DayTime;
 
 /** What the day rail counts. */

@@ -7,12 +7,12 @@ import java.util.function.Supplier;
 import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
-import kelvo.market.Session;
+import kelvo.session.Session;
 import kelvo.review.DayReview;
 import kelvo.review.ReviewSettings;
-import kelvo.scan.Hit;
+import kelvo.hit.Hit;
 import kelvo.scan.Scan;
-import kelvo.watch.DayBook;
+import kelvo.journal.DayBook;
 import org.jspecify.annotations.Nullable;
 
 /**

@@ -23,10 +23,10 @@ import kelvo.data.scanfile.ScanFile;
 import kelvo.data.scanfile.ScanFolder;
 import kelvo.rule.Vocabulary;
 import kelvo.scan.Scan;
-import kelvo.scan.ScanBoard;
+import kelvo.hit.ScanBoard;
 import kelvo.universe.Figure;
 import kelvo.universe.Universe;
-import kelvo.watch.CheckRule;
+import kelvo.check.CheckRule;
 
 /**
  * The scans and universes in use, as the trader changes them. A change shows at once, is written to

@@ -1,7 +1,7 @@
 package kelvo.desktop.shell;
 
 import javafx.animation.AnimationTimer;
-import kelvo.engine.MarketSnapshot;
+import kelvo.view.MarketSnapshot;
 
 /**
  * Proves in a real window that the demo works: waits until 30 triage rows are seen and the chart of

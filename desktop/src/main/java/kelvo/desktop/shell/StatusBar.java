@@ -15,8 +15,8 @@ import javafx.util.Duration;
 import kelvo.data.feed.FeedClient;
 import kelvo.data.feed.LiveFeed;
 import kelvo.desktop.theme.Numbers;
-import kelvo.engine.MarketSnapshot;
-import kelvo.scan.Hit;
+import kelvo.view.MarketSnapshot;
+import kelvo.hit.Hit;
 import kelvo.time.DayTime;
 
 /**

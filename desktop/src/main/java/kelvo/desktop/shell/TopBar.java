@@ -13,9 +13,9 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import kelvo.desktop.theme.Numbers;
-import kelvo.engine.MarketSnapshot;
-import kelvo.market.KnownEvent;
-import kelvo.market.Weather;
+import kelvo.view.MarketSnapshot;
+import kelvo.session.KnownEvent;
+import kelvo.state.Weather;
 import kelvo.time.DayTime;
 import org.jspecify.annotations.Nullable;
 

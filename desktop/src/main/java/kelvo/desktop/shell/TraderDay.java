@@ -11,16 +11,16 @@ import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import kelvo.data.ledger.Ledger;
 import kelvo.desktop.chart.DrawnLevels;
-import kelvo.market.Price;
+import kelvo.tape.Price;
 import kelvo.scan.Side;
 import kelvo.trade.Fill;
-import kelvo.watch.Choice;
-import kelvo.watch.DayBook;
-import kelvo.watch.Decision;
-import kelvo.watch.FocusSpan;
-import kelvo.watch.Level;
-import kelvo.watch.LevelKind;
-import kelvo.watch.Note;
+import kelvo.journal.Choice;
+import kelvo.journal.DayBook;
+import kelvo.journal.Decision;
+import kelvo.journal.FocusSpan;
+import kelvo.level.Level;
+import kelvo.level.LevelKind;
+import kelvo.journal.Note;
 
 /**
  * What the trader does on a day: decisions, plans, levels, notes, fills and what was looked at,

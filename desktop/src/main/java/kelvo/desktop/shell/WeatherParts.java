@@ -8,9 +8,9 @@ import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.stage.Popup;
 import kelvo.desktop.theme.Numbers;
-import kelvo.engine.MarketSnapshot;
-import kelvo.market.KnownEvent;
-import kelvo.market.Weather;
+import kelvo.view.MarketSnapshot;
+import kelvo.session.KnownEvent;
+import kelvo.state.Weather;
 import kelvo.time.DayTime;
 
 /** The weather of the market in its parts, and every known event of the day. */

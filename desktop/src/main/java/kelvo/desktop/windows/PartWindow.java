@@ -25,7 +25,7 @@ import kelvo.desktop.focus.PartKind;
 import kelvo.desktop.focus.ShownSymbol;
 import kelvo.desktop.shell.Workspace;
 import kelvo.desktop.theme.Theme;
-import kelvo.engine.MarketSnapshot;
+import kelvo.view.MarketSnapshot;
 
 /**
  * A window with one part of one symbol: the one in focus, or the one that it is pinned to. Only for

@@ -1,0 +1,113 @@
+package kelvo.chart;
+
+import kelvo.tape.Price;
+import kelvo.tape.TapeRules;
+import kelvo.state.SymbolState;
+import kelvo.history.MinuteBar;
+import kelvo.tape.EventKind;
+import kelvo.tape.EventTape;
+import kelvo.state.Effect;
+import kelvo.session.Session;
+
+import java.util.ArrayList;
+import java.util.List;
+import kelvo.time.DayTime;
+
+/**
+ * The 1-minute bars of one security from 04:00 on, made by playing its own events. Minutes without
+ * a print that counts carry no bar. Follows the tape while it grows; owned by the thread that
+ * appends to it, if there is one.
+ */
+public final class MinuteBars {
+  private final Session session;
+  private final int security;
+  private SymbolState state;
+  private final List<MinuteBar> closed = new ArrayList<>();
+  private int newest = EventTape.NONE;
+  private long minute = -1;
+  private long open;
+  private long high;
+  private long low;
+  private long close;
+  private long volume;
+  private double vwap;
+  private double ema9;
+
+  /** No bars yet. */
+  public MinuteBars(Session session, int security) {
+    this.session = session;
+    this.security = security;
+    state = SymbolState.fresh(session, security);
+  }
+
+  /** Takes the events up to a moment, which must not go back, and returns the bars so far. */
+  public List<MinuteBar> advanceTo(long moment) {
+    EventTape tape = session.tape();
+    int next = next(tape);
+    while (next != EventTape.NONE && tape.time(next) <= moment) {
+      newest = next;
+      take(tape, next);
+      next = next(tape);
+    }
+    List<MinuteBar> bars = new ArrayList<>(closed);
+    if (open != Price.NONE) {
+      bars.add(bar());
+    }
+    return bars;
+  }
+
+  private int next(EventTape tape) {
+    return newest == EventTape.NONE ? tape.firstOfSymbol(security) : tape.laterOfSymbol(newest);
+  }
+
+  private void take(EventTape tape, int event) {
+    if (tape.kind(event) == EventKind.CORRECTION) {
+      closed.clear();
+      minute = -1;
+      open = Price.NONE;
+      state = state.replayed(event, this::after);
+    } else {
+      after(state, state.apply(event), event);
+    }
+  }
+
+  private void after(SymbolState then, int effect, int event) {
+    if ((effect & (Effect.PRINT | Effect.EXTREME)) == 0) {
+      return;
+    }
+    EventTape tape = session.tape();
+    long at = tape.time(event);
+    if (at / DayTime.MINUTE > minute) {
+      if (open != Price.NONE) {
+        closed.add(bar());
+      }
+      minute = at / DayTime.MINUTE;
+      open = Price.NONE;
+      volume = 0;
+    }
+    int flags = TapeRules.flags(tape.conditions(event), session.hours().regular(at));
+    price(then.correctedPrice(event), flags);
+    volume += (effect & Effect.PRINT) != 0 ? then.correctedShares(event) : 0;
+    vwap = then.vwapAt(minute * DayTime.MINUTE);
+    ema9 = then.ema9();
+  }
+
+  private void price(long price, int flags) {
+    if ((flags & TapeRules.HIGH_LOW) == 0) {
+      return;
+    }
+    if (open == Price.NONE) {
+      open = price;
+      high = price;
+      low = price;
+      close = price;
+    }
+    high = Math.max(high, price);
+    low = Math.min(low, price);
+    close = (flags & TapeRules.LAST) != 0 ? price : close;
+  }
+
+  private MinuteBar bar() {
+    return new MinuteBar(minute * DayTime.MINUTE, open, high, low, close, volume, vwap, ema9);
+  }
+}

@@ -1,0 +1,110 @@
+package kelvo.explain;
+
+import kelvo.player.SessionRun;
+import kelvo.hit.MarketEngine;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import kelvo.session.Session;
+import kelvo.state.SymbolState;
+import kelvo.rule.Rule;
+import kelvo.rule.RuleCheck;
+import kelvo.rule.RuleSentence;
+import kelvo.scan.Scan;
+import kelvo.scan.ScanCheck;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Who fitted a scan's rules at a first moment and no more at a second one, and who is new. The
+ * scan's window does not matter: the morning's rules are asked again after it has closed.
+ *
+ * @param rows those who fell out, then the new ones, then those who stayed, each by symbol
+ */
+public record SecondLook(long first, long second, List<Row> rows) {
+  /** How a security stands at the second look. */
+  public enum Standing {
+    FELL_OUT("fell out"),
+    NEW("new"),
+    STAYED("stayed");
+
+    private final String words;
+
+    Standing(String words) {
+      this.words = words;
+    }
+
+    /** The standing in words. */
+    public String words() {
+      return words;
+    }
+  }
+
+  /**
+   * One security.
+   *
+   * @param why the rules that it fails now, with its values; empty unless it fell out
+   */
+  public record Row(String symbol, Standing standing, String why) {}
+
+  /** Looks at two moments of a run; costs two seeks. */
+  public static SecondLook of(SessionRun run, Scan scan, long first, long second) {
+    Session session = run.session();
+    ScanCheck check = new ScanCheck(scan, session);
+    MarketEngine engine = run.engine();
+    run.seek(engine, first);
+    boolean[] then = fits(check, engine);
+    run.seek(engine, second);
+    boolean[] now = fits(check, engine);
+    List<Row> rows = new ArrayList<>();
+    for (Standing standing : Standing.values()) {
+      for (int i = 0; i < then.length; i++) {
+        if (standing == standing(then[i], now[i])) {
+          String why =
+              standing == Standing.FELL_OUT ? why(scan, session, engine.state(i), engine) : "";
+          rows.add(new Row(session.security(i).symbol(), standing, why));
+        }
+      }
+    }
+    return new SecondLook(first, second, List.copyOf(rows));
+  }
+
+  private static boolean[] fits(ScanCheck check, MarketEngine engine) {
+    boolean[] fits = new boolean[engine.session().securities().size()];
+    for (int i = 0; i < fits.length; i++) {
+      fits[i] = check.holds(engine.state(i), engine.clock(), engine.phase());
+    }
+    return fits;
+  }
+
+  private static @Nullable Standing standing(boolean then, boolean now) {
+    if (then) {
+      return now ? Standing.STAYED : Standing.FELL_OUT;
+    }
+    return now ? Standing.NEW : null;
+  }
+
+  /** The rules that fail, and the groups of which none holds, with what they were about. */
+  private static String why(Scan scan, Session session, SymbolState state, MarketEngine engine) {
+    Stream<List<Rule>> groups =
+        Stream.concat(scan.rules().stream().map(List::of), scan.anyOf().stream());
+    return groups
+        .map(group -> group.stream().map(rule -> new RuleCheck(rule, session)).toList())
+        .filter(
+            checks ->
+                checks.stream().noneMatch(c -> c.passes(state, engine.clock(), engine.phase())))
+        .map(
+            checks ->
+                RuleSentence.ofAny(checks.stream().map(RuleCheck::rule).toList())
+                    + " (now "
+                    + shown(checks.getFirst(), state, engine.clock())
+                    + ")")
+        .collect(Collectors.joining("; "));
+  }
+
+  private static String shown(RuleCheck check, SymbolState state, long now) {
+    String value = check.shown(state, now);
+    return value.isEmpty() ? "unknown" : value;
+  }
+}

@@ -1,0 +1,116 @@
+package kelvo.explain;
+
+import kelvo.scan.Scan;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Objects;
+import kelvo.tape.EventTape;
+import kelvo.state.Market;
+import kelvo.state.MarketGauge;
+import kelvo.session.Session;
+import kelvo.state.SymbolState;
+import kelvo.rule.Rule;
+import kelvo.rule.RuleCheck;
+import kelvo.time.DayTime;
+import kelvo.universe.Membership;
+import kelvo.universe.Universe;
+
+/**
+ * Why a security is not in a scan: rule by rule, with the time at which each last held. Plays the
+ * session up to the moment of the question, the whole market of it, since rules may look at that.
+ */
+public final class WhyNot {
+  private final Session session;
+  private final Market market;
+  private final SymbolState state;
+  private final List<Asked> asked = new ArrayList<>();
+
+  private static final class Asked {
+    final Rule rule;
+    final RuleCheck check;
+    long lastPassed = -1;
+
+    Asked(Rule rule, Session session) {
+      this.rule = rule;
+      check = new RuleCheck(rule, session);
+    }
+  }
+
+  private WhyNot(Session session, Scan scan, int security) {
+    this.session = session;
+    market = Market.of(session);
+    state = market.states().get(security);
+    scan.rules().forEach(rule -> asked.add(new Asked(rule, session)));
+    scan.anyOf().forEach(group -> group.forEach(rule -> asked.add(new Asked(rule, session))));
+  }
+
+  /** The answer of every rule of a scan about a security at a moment, in the scan's order. */
+  public static List<RuleAnswer> explain(Session session, Scan scan, int security, long moment) {
+    WhyNot whyNot = new WhyNot(session, scan, security);
+    whyNot.play(moment);
+    List<RuleAnswer> answers = whyNot.answers(moment);
+    if (!scan.universe().equals(Universe.EVERYONE)) {
+      answers.addFirst(ofUniverse(scan.universe(), session, security, moment));
+    }
+    return answers;
+  }
+
+  private static RuleAnswer ofUniverse(
+      Universe universe, Session session, int security, long moment) {
+    String out = Membership.of(universe, session).whyOut(security);
+    return new RuleAnswer(
+        "in universe " + universe.name(),
+        out.isEmpty() ? "yes" : out,
+        "is yes",
+        out.isEmpty(),
+        out.isEmpty() ? moment : -1);
+  }
+
+  private void play(long moment) {
+    EventTape tape = session.tape();
+    MarketGauge gauge = Objects.requireNonNull(market.gauge());
+    long second = DayTime.FIRST;
+    long now = DayTime.FIRST;
+    for (int event = 0; event < tape.size() && tape.time(event) <= moment; event++) {
+      now = Math.max(now, tape.time(event));
+      for (; second <= now; second += DayTime.SECOND) {
+        ask(second);
+      }
+      SymbolState changed = market.states().get(tape.symbol(event));
+      changed.apply(event);
+      gauge.priced(changed);
+      if (changed == state) {
+        ask(now);
+      }
+    }
+    for (; second <= moment; second += DayTime.SECOND) {
+      ask(second);
+    }
+    ask(moment);
+  }
+
+  private void ask(long now) {
+    int phase = session.phases().indexAt(now);
+    for (Asked one : asked) {
+      if (one.check.passes(state, now, phase)) {
+        one.lastPassed = now;
+      }
+    }
+  }
+
+  private List<RuleAnswer> answers(long now) {
+    int phase = session.phases().indexAt(now);
+    List<RuleAnswer> answers = new ArrayList<>();
+    for (Asked one : asked) {
+      answers.add(
+          new RuleAnswer(
+              one.rule.sentence(),
+              one.check.value(state, now),
+              one.check.boundWords(state, now, phase),
+              one.check.passes(state, now, phase),
+              one.lastPassed));
+    }
+    return answers;
+  }
+}

@@ -1,0 +1,117 @@
+package kelvo.history;
+
+import kelvo.tape.Price;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+
+/**
+ * The daily bars of one security before a session, oldest first, adjusted for every split effective
+ * up to and including that session, so that they compare with its prices. Immutable.
+ */
+public final class DailyHistory {
+  /** No history at all. */
+  public static final DailyHistory NONE = new DailyHistory(List.of());
+
+  private final List<DailyBar> bars;
+  private final double[] closes;
+
+  private DailyHistory(List<DailyBar> bars) {
+    this.bars = new DailyBarList(bars);
+    closes = new double[bars.size()];
+    for (int i = 0; i < closes.length; i++) {
+      closes[i] = Price.dollars(bars.get(i).close());
+    }
+  }
+
+  /** The bars of {@code asTraded} before {@code session}, adjusted for the security's splits. */
+  public static DailyHistory before(
+      LocalDate session, List<DailyBar> asTraded, List<CorporateAction> splits) {
+    List<DailyBar> kept = new ArrayList<>(asTraded.size());
+    for (DailyBar bar : asTraded) {
+      if (bar.date().isBefore(session)) {
+        double ratio = ratioBetween(bar.date(), session, splits);
+        kept.add(ratio == 1 ? bar : bar.adjusted(ratio));
+      }
+    }
+    kept.sort(Comparator.comparing(DailyBar::date));
+    return new DailyHistory(kept);
+  }
+
+  /** The product of the splits effective after {@code earlier} and up to {@code session}. */
+  public static double ratioBetween(
+      LocalDate earlier, LocalDate session, List<CorporateAction> splits) {
+    double ratio = 1;
+    for (CorporateAction split : splits) {
+      if (split.date().isAfter(earlier) && !split.date().isAfter(session)) {
+        ratio *= split.ratio();
+      }
+    }
+    return ratio;
+  }
+
+  /** All bars, oldest first. */
+  public List<DailyBar> bars() {
+    return bars;
+  }
+
+  /** The number of bars. */
+  public int size() {
+    return bars.size();
+  }
+
+  /** The newest bar; call only when {@link #size} is above 0. */
+  public DailyBar last() {
+    return bars.getLast();
+  }
+
+  /** Closes in dollars, oldest first. Not to be changed. */
+  public double[] closes() {
+    return closes;
+  }
+
+  /** Mean of close times volume over the last n sessions, dollars; NaN when there are fewer. */
+  public double averageMoney(int n) {
+    if (n <= 0 || bars.size() < n) {
+      return Double.NaN;
+    }
+    double sum = 0;
+    for (DailyBar bar : bars.subList(bars.size() - n, bars.size())) {
+      sum += Price.dollars(bar.close()) * bar.volume();
+    }
+    return sum / n;
+  }
+
+  /** Highest high of the last n sessions; {@link Price#NONE} when there are fewer. */
+  public long highest(int n) {
+    return n <= 0 || bars.size() < n
+        ? Price.NONE
+        : lastOnes(n).stream().mapToLong(DailyBar::high).max().orElse(Price.NONE);
+  }
+
+  /** Lowest low of the last n sessions; {@link Price#NONE} when there are fewer. */
+  public long lowest(int n) {
+    return n <= 0 || bars.size() < n
+        ? Price.NONE
+        : lastOnes(n).stream().mapToLong(DailyBar::low).min().orElse(Price.NONE);
+  }
+
+  /** The last n bars, or all when there are fewer. */
+  public List<DailyBar> lastOnes(int n) {
+    return bars.subList(Math.max(0, bars.size() - n), bars.size());
+  }
+
+  /** Mean volume of the last n sessions, shares; unknown (NaN) when there are fewer. */
+  public double averageVolume(int n) {
+    if (n <= 0 || bars.size() < n) {
+      return Double.NaN;
+    }
+    long sum = 0;
+    for (DailyBar bar : bars.subList(bars.size() - n, bars.size())) {
+      sum += bar.volume();
+    }
+    return sum / (double) n;
+  }
+}

@@ -1,0 +1,86 @@
+package kelvo.history;
+
+import java.util.List;
+import java.util.function.IntFunction;
+import kelvo.time.DayTime;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * How much each security usually trades, or is talked of, by a time of day: the mean of what each
+ * minute of earlier full sessions counted. A minute without a count is zero; within a minute the
+ * mean is interpolated. Immutable.
+ */
+public final class UsualDay {
+  /** Nothing is known of any security. */
+  public static final UsualDay NONE = new UsualDay(List.of());
+
+  /** How many sessions the mean is taken over. */
+  public static final int SESSIONS = 20;
+
+  /** How many there must be at least. */
+  public static final int LEAST_SESSIONS = 10;
+
+  private static final int MINUTES = (int) ((DayTime.LAST - DayTime.FIRST) / DayTime.MINUTE);
+
+  /** By security, the mean count from 04:00 to the start of each minute; null when unknown. */
+  private final List<double @Nullable []> upToMinute;
+
+  private UsualDay(List<double @Nullable []> upToMinute) {
+    this.upToMinute = upToMinute;
+  }
+
+  /**
+   * The history of some sessions.
+   *
+   * @param securities how many securities there are
+   * @param sessions how many sessions were read
+   * @param sums by security, the count of each minute from 04:00 on, summed over the sessions; null
+   *     for a security without any
+   */
+  public static UsualDay of(int securities, int sessions, IntFunction<long @Nullable []> sums) {
+    if (sessions < LEAST_SESSIONS) {
+      return NONE;
+    }
+    List<double @Nullable []> means = new java.util.ArrayList<>(securities);
+    for (int i = 0; i < securities; i++) {
+      long[] minutes = sums.apply(i);
+      means.add(minutes == null ? null : cumulative(minutes, sessions));
+    }
+    return new UsualDay(means);
+  }
+
+  private static double[] cumulative(long[] minutes, int sessions) {
+    double[] upTo = new double[MINUTES + 1];
+    long sum = 0;
+    for (int i = 0; i < MINUTES; i++) {
+      sum += i < minutes.length ? minutes[i] : 0;
+      upTo[i + 1] = sum / (double) sessions;
+    }
+    return upTo;
+  }
+
+  /** Mean count from 04:00 to a moment; NaN when unknown. */
+  public double meanUpTo(int security, long moment) {
+    double[] upTo = security < upToMinute.size() ? upToMinute.get(security) : null;
+    if (upTo == null) {
+      return Double.NaN;
+    }
+    long since = Math.clamp(moment - DayTime.FIRST, 0, DayTime.LAST - DayTime.FIRST);
+    int minute = (int) (since / DayTime.MINUTE);
+    if (minute == MINUTES) {
+      return upTo[MINUTES];
+    }
+    double part = since % DayTime.MINUTE / (double) DayTime.MINUTE;
+    return upTo[minute] + part * (upTo[minute + 1] - upTo[minute]);
+  }
+
+  /** Mean count of (moment - span, moment]; NaN when unknown. */
+  public double meanOf(long span, int security, long moment) {
+    return meanUpTo(security, moment) - meanUpTo(security, moment - span);
+  }
+
+  /** Whether anything is known of a security. */
+  public boolean knows(int security) {
+    return security < upToMinute.size() && upToMinute.get(security) != null;
+  }
+}

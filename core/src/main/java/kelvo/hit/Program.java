@@ -1,0 +1,18 @@
+package kelvo.hit;
+
+import java.util.List;
+import kelvo.scan.Scan;
+import kelvo.level.Level;
+
+/**
+ * What the engine looks for.
+ *
+ * @param scans at most {@link kelvo.hit.ScanBoard#MOST}
+ * @param levels in the order in which they were set
+ */
+public record Program(List<Scan> scans, List<Level> levels) {
+  public Program {
+    scans = List.copyOf(scans);
+    levels = List.copyOf(levels);
+  }
+}

@@ -1,0 +1,79 @@
+package kelvo.session;
+
+import java.time.LocalDate;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * One listed security.
+ *
+ * @param symbol its ticker
+ * @param name the company's or fund's name
+ * @param mic ISO 10383 venue of the primary listing
+ * @param kind from the CFI code
+ * @param sector broad trade; empty when unknown
+ * @param industry narrower trade; empty when unknown
+ * @param country ISO 3166 code; empty when unknown
+ * @param sharesOutstanding shares; NaN when unknown
+ * @param floatShares freely tradable shares; NaN when unknown
+ * @param floatAsOf date of the float figure
+ * @param shortable whether it can be sold short; null when unknown
+ * @param benchmark whether its change is shown in the market weather
+ * @param extra what further columns of the file say, by the column's name
+ */
+public record Security(
+    String symbol,
+    String name,
+    String mic,
+    SecurityKind kind,
+    String sector,
+    String industry,
+    String country,
+    double sharesOutstanding,
+    double floatShares,
+    @Nullable LocalDate floatAsOf,
+    @Nullable Boolean shortable,
+    boolean benchmark,
+    Map<String, String> extra) {
+  /** A security without further columns. */
+  public Security(
+      String symbol,
+      String name,
+      String mic,
+      SecurityKind kind,
+      String sector,
+      String industry,
+      String country,
+      double sharesOutstanding,
+      double floatShares,
+      @Nullable LocalDate floatAsOf,
+      @Nullable Boolean shortable,
+      boolean benchmark) {
+    this(
+        symbol,
+        name,
+        mic,
+        kind,
+        sector,
+        industry,
+        country,
+        sharesOutstanding,
+        floatShares,
+        floatAsOf,
+        shortable,
+        benchmark,
+        Map.of());
+  }
+
+  /** Its tier in the rules on volatility bands: 1 for members of the large indexes, else 2. */
+  public int tier() {
+    return "1".equals(extra.get("tier")) ? 1 : 2;
+  }
+
+  public Security {
+    extra = Map.copyOf(extra);
+    if (symbol.isBlank()) {
+      throw new IllegalArgumentException("a security needs a symbol");
+    }
+  }
+}

@@ -1,0 +1,83 @@
+package kelvo.state;
+
+import kelvo.time.DayTime;
+
+/**
+ * How a price has stood to a line so far, as one number, so that it can lie beside whatever else is
+ * kept about a security. After it has fired it is disarmed until the price was 0.1% away from the
+ * line or a minute has passed, so that the bounce between bid and ask does not count as passing
+ * again and again.
+ */
+public final class Crossing {
+  /** Nothing is known of the price yet. */
+  public static final long UNKNOWN = 0;
+
+  /** Nothing passed. */
+  public static final int NONE = 0;
+
+  /** The price rose through the line. */
+  public static final int ROSE = 1;
+
+  /** The price fell through the line. */
+  public static final int FELL = -1;
+
+  private static final long REARM_AFTER = DayTime.MINUTE;
+  private static final long REARM_PART = 1000;
+
+  // Two bits each for the side and for what the last price did, 1 up and 2 down; one bit while
+  // disarmed; then when it fired.
+  private static final int WAY_BITS = 2;
+  private static final long WAY = (1 << WAY_BITS) - 1;
+  private static final long DISARMED = 1L << 2 * WAY_BITS;
+  private static final int FIRED_AT_SHIFT = 2 * WAY_BITS + 1;
+
+  private Crossing() {}
+
+  /**
+   * The crossing after the next price; {@link #way} tells what that price did.
+   *
+   * @param price dollars times any scale
+   * @param line the line at the same scale
+   */
+  public static long next(long crossing, long price, long line, long now) {
+    int newSide = Long.compare(price, line);
+    if (newSide == 0) {
+      return crossing & ~WAY;
+    }
+    int side = direction(crossing >>> WAY_BITS);
+    long firedAt = crossing >> FIRED_AT_SHIFT;
+    boolean disarmed = (crossing & DISARMED) != 0 && now - firedAt < REARM_AFTER;
+    if (side != 0 && newSide != side && !disarmed) {
+      return now << FIRED_AT_SHIFT | DISARMED | code(newSide) << WAY_BITS | code(newSide);
+    }
+    disarmed &= Math.abs(price - line) < line / REARM_PART;
+    return firedAt << FIRED_AT_SHIFT | (disarmed ? DISARMED : 0) | code(newSide) << WAY_BITS;
+  }
+
+  /** What the last price did: {@link #ROSE}, {@link #FELL} or {@link #NONE}. */
+  public static int way(long crossing) {
+    return direction(crossing);
+  }
+
+  /** Whether a price can neither fire nor change anything but what the last price did. */
+  static boolean staysAt(long crossing, long price, long line) {
+    return (crossing & DISARMED) == 0
+        && direction(crossing >>> WAY_BITS) == Long.compare(price, line);
+  }
+
+  /** Learns the side from the price before, when no side is known yet. */
+  public static long primed(long crossing, long priceBefore, long line) {
+    return direction(crossing >>> WAY_BITS) == 0
+        ? crossing | code(Long.compare(priceBefore, line)) << WAY_BITS
+        : crossing;
+  }
+
+  private static int direction(long bits) {
+    int way = (int) (bits & WAY);
+    return (way & 1) - (way >>> 1);
+  }
+
+  private static long code(int direction) {
+    return direction < 0 ? 2 : direction;
+  }
+}

@@ -1,0 +1,86 @@
+package kelvo.state;
+
+import kelvo.tape.Price;
+import kelvo.tape.TapeRules;
+import kelvo.tape.EventTape;
+import kelvo.session.Session;
+
+import java.util.Arrays;
+
+/**
+ * The price of each security some time ago, found by following its prints on the tape. Moments must
+ * not go back. Owned by one thread; does not allocate when asked.
+ */
+public final class EarlierPrices {
+  private final Session session;
+  private final long ago;
+  private final int[] reached;
+  private final long[] prices;
+
+  /**
+   * Prices of some time ago.
+   *
+   * @param ago how long, nanoseconds
+   */
+  public EarlierPrices(Session session, long ago) {
+    this.session = session;
+    this.ago = ago;
+    reached = new int[session.securities().size()];
+    prices = new long[reached.length];
+    Arrays.fill(reached, EventTape.NONE);
+  }
+
+  /** The price in force then; {@link Price#NONE} when there was no print yet. */
+  public long before(SymbolState state, long now) {
+    EventTape tape = session.tape();
+    int id = state.id();
+    int at = reached[id];
+    if (at == EventTape.NONE || at > state.lastEvent()) {
+      lookBack(state, now);
+      return prices[id];
+    }
+    int next = tape.laterOfSymbol(at);
+    while (next != EventTape.NONE && next <= state.lastEvent() && tape.time(next) <= now - ago) {
+      reached[id] = next;
+      take(state, next);
+      next = tape.laterOfSymbol(next);
+    }
+    return prices[id];
+  }
+
+  private void lookBack(SymbolState state, long now) {
+    EventTape tape = session.tape();
+    int id = state.id();
+    prices[id] = Price.NONE;
+    reached[id] = EventTape.NONE;
+    for (int i = state.lastEvent(); i != EventTape.NONE; i = tape.earlierOfSymbol(i)) {
+      if (tape.time(i) <= now - ago) {
+        reached[id] = reached[id] == EventTape.NONE ? i : reached[id];
+        if (sets(state, i)) {
+          prices[id] = state.correctedPrice(i);
+          return;
+        }
+      }
+    }
+  }
+
+  private void take(SymbolState state, int event) {
+    if (sets(state, event)) {
+      prices[state.id()] = state.correctedPrice(event);
+    }
+  }
+
+  private boolean sets(SymbolState state, int event) {
+    EventTape tape = session.tape();
+    if (!tape.isTrade(event) || state.cancels(event)) {
+      return false;
+    }
+    int flags = TapeRules.flags(tape.conditions(event), session.hours().regular(tape.time(event)));
+    return (flags & TapeRules.LAST) != 0;
+  }
+
+  /** Looks for a security's price anew the next time. */
+  public void forget(int security) {
+    reached[security] = EventTape.NONE;
+  }
+}

@@ -1,0 +1,48 @@
+package kelvo.state;
+
+import kelvo.tape.Price;
+import kelvo.tape.TapeRules;
+import kelvo.tape.Corrections;
+import kelvo.tape.EventTape;
+
+/**
+ * The print of the most shares and that of the most money since 04:00, of those that add to the
+ * volume.
+ */
+final class LargestPrint extends TapeFollower.Made {
+  private final EventTape tape;
+  private long shares;
+  private long money;
+
+  /** No print yet. */
+  LargestPrint(EventTape tape) {
+    this.tape = tape;
+  }
+
+  @Override
+  void begin() {
+    shares = 0;
+    money = 0;
+  }
+
+  @Override
+  void take(int event, Corrections corrections) {
+    if (tape.isTrade(event)
+        && TapeRules.addsVolume(tape.conditions(event))
+        && !corrections.cancels(tape, event)) {
+      long size = corrections.shares(tape, event);
+      shares = Math.max(shares, size);
+      money = Math.max(money, size * corrections.price(tape, event));
+    }
+  }
+
+  /** Shares; 0 before the first print. */
+  long shares() {
+    return shares;
+  }
+
+  /** Money in {@link Price} units. */
+  long money() {
+    return money;
+  }
+}

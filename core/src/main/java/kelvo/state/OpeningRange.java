@@ -1,0 +1,93 @@
+package kelvo.state;
+
+import kelvo.tape.Price;
+import kelvo.tape.TapeRules;
+import kelvo.tape.Corrections;
+import kelvo.tape.EventTape;
+import kelvo.session.Session;
+
+import java.util.Arrays;
+import kelvo.time.DayTime;
+import kelvo.time.SessionHours;
+
+/**
+ * High and low of the first minutes of regular hours, read from the tape when asked and kept once
+ * those minutes are over. Owned by one thread.
+ */
+public final class OpeningRange {
+  private final Session session;
+  private final long end;
+  private final long[] highs;
+  private final long[] lows;
+  private final int[] readUpTo;
+  private final Corrections[] corrections;
+
+  /** The range of the first {@code minutes}. */
+  public OpeningRange(Session session, int minutes) {
+    this.session = session;
+    end = SessionHours.OPEN + minutes * DayTime.MINUTE;
+    highs = new long[session.securities().size()];
+    lows = new long[highs.length];
+    readUpTo = new int[highs.length];
+    Arrays.fill(readUpTo, EventTape.NONE);
+    corrections = new Corrections[highs.length];
+    Arrays.fill(corrections, Corrections.NONE);
+  }
+
+  /** Its high so far; {@link Price#NONE} before the first print. */
+  public long high(SymbolState state) {
+    read(state);
+    return highs[state.id()];
+  }
+
+  /** Its low so far; {@link Price#NONE} before the first print. */
+  public long low(SymbolState state) {
+    read(state);
+    return lows[state.id()];
+  }
+
+  private void read(SymbolState state) {
+    int id = state.id();
+    EventTape tape = session.tape();
+    int from = readUpTo[id];
+    int to = state.lastEvent();
+    if (from == to && corrections[id] == state.corrections()) {
+      return;
+    }
+    readUpTo[id] = to;
+    if (from == EventTape.NONE || to < from || corrections[id] != state.corrections()) {
+      corrections[id] = state.corrections();
+      highs[id] = Price.NONE;
+      lows[id] = Price.NONE;
+      for (int i = to; i != EventTape.NONE && mayBelong(tape, i); i = tape.earlierOfSymbol(i)) {
+        take(tape, state, i);
+      }
+    } else if (tape.time(from) < end + tape.mostLateness()) {
+      for (int i = from; i != to; ) {
+        i = tape.laterOfSymbol(i);
+        take(tape, state, i);
+      }
+    }
+  }
+
+  private static boolean mayBelong(EventTape tape, int event) {
+    return tape.time(event) >= SessionHours.OPEN - tape.mostLateness();
+  }
+
+  private void take(EventTape tape, SymbolState state, int event) {
+    if (tape.isTrade(event) && tape.time(event) < end && !state.cancels(event)) {
+      take(state.id(), state.correctedPrice(event), flags(tape, event));
+    }
+  }
+
+  private int flags(EventTape tape, int print) {
+    return TapeRules.flags(tape.conditions(print), session.hours().regular(tape.time(print)));
+  }
+
+  private void take(int id, long price, int flags) {
+    if ((flags & TapeRules.HIGH_LOW) != 0 && (flags & TapeRules.REGULAR) != 0) {
+      highs[id] = Math.max(highs[id], price);
+      lows[id] = lows[id] == Price.NONE ? price : Math.min(lows[id], price);
+    }
+  }
+}

@@ -1,0 +1,139 @@
+package kelvo.state;
+
+import kelvo.tape.TapeRules;
+import kelvo.tape.Corrections;
+import kelvo.tape.EventTape;
+import kelvo.session.Session;
+
+import kelvo.time.DayTime;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * One security at a moment of its tape: enough to read there, at any later time and on any thread,
+ * what was so then. Two of the same moment always give the same answers.
+ */
+public final class TapeMoment {
+  private final EventTape tape;
+  private final Session session;
+  private final Corrections corrections;
+  private final int lastEvent;
+  private final long now;
+  private volatile DaySoFar.@Nullable Answer soFar;
+
+  public TapeMoment(Session session, Corrections corrections, int lastEvent, long now) {
+    this.session = session;
+    tape = session.tape();
+    this.corrections = corrections;
+    this.lastEvent = lastEvent;
+    this.now = now;
+  }
+
+  /** Shares in (now - span, now]. */
+  public long shares(SlidingSpan span) {
+    long shares = 0;
+    for (int i = lastEvent; reaches(i, span.nanos()); i = tape.earlierOfSymbol(i)) {
+      shares += counts(i, span.nanos()) ? corrections.shares(tape, i) : 0;
+    }
+    return shares;
+  }
+
+  /** Prints in (now - span, now]. */
+  public int trades(SlidingSpan span) {
+    int trades = 0;
+    for (int i = lastEvent; reaches(i, span.nanos()); i = tape.earlierOfSymbol(i)) {
+      trades += counts(i, span.nanos()) ? 1 : 0;
+    }
+    return trades;
+  }
+
+  /**
+   * Share of the last minute's volume that was bought: at or above the ask; below the middle is
+   * selling, between half. NaN without prints or quotes.
+   */
+  public double buyingShare() {
+    double bought = 0;
+    long volume = 0;
+    boolean quoted = false;
+    int quote = EventTape.NONE;
+    for (int print = lastEvent;
+        reaches(print, DayTime.MINUTE);
+        print = tape.earlierOfSymbol(print)) {
+      if (counts(print, DayTime.MINUTE)) {
+        if (quote == EventTape.NONE || quote > print) {
+          quote = quoteBefore(print);
+        }
+        boolean usable = quote != EventTape.NONE && twoSided(quote);
+        long shares = corrections.shares(tape, print);
+        quoted |= usable;
+        bought += shares * (usable ? boughtPart(quote, corrections.price(tape, print)) : 0.5);
+        volume += shares;
+      }
+    }
+    return quoted ? bought / volume : Double.NaN;
+  }
+
+  /** {@link FiveMinuteCoil#at}. */
+  public double fiveMinuteCoil() {
+    return soFar().coil();
+  }
+
+  /** {@link FiveMinuteCoil#barsSince}. */
+  public double fiveMinuteCoilBars() {
+    return soFar().coilBars();
+  }
+
+  /** {@link LargestPrints#shares}. */
+  public long largestPrint() {
+    return soFar().largestPrint();
+  }
+
+  /** {@link LargestPrints#money}. */
+  public long largestMoney() {
+    return soFar().largestMoney();
+  }
+
+  private DaySoFar.Answer soFar() {
+    DaySoFar.Answer known = soFar;
+    if (known == null) {
+      known =
+          lastEvent == EventTape.NONE
+              ? new DaySoFar.Answer(Double.NaN, Double.NaN, 0, 0)
+              : DaySoFar.of(session, tape.symbol(lastEvent)).at(lastEvent, corrections);
+      soFar = known;
+    }
+    return known;
+  }
+
+  /** Whether going on backward from an event can still meet one of the span. */
+  private boolean reaches(int event, long span) {
+    return event != EventTape.NONE && tape.time(event) > now - span - tape.mostLateness();
+  }
+
+  private boolean counts(int event, long span) {
+    return tape.isTrade(event)
+        && tape.time(event) > now - span
+        && TapeRules.addsVolume(tape.conditions(event))
+        && !corrections.cancels(tape, event);
+  }
+
+  /** The quote in force at a print. */
+  private int quoteBefore(int print) {
+    int i = tape.earlierOfSymbol(print);
+    while (i != EventTape.NONE && !tape.isQuote(i)) {
+      i = tape.earlierOfSymbol(i);
+    }
+    return i;
+  }
+
+  private boolean twoSided(int quote) {
+    return tape.bid(quote) > 0 && tape.ask(quote) > tape.bid(quote);
+  }
+
+  /** At or above the ask everything, below the middle nothing, between half. */
+  private double boughtPart(int quote, long price) {
+    if (price >= tape.ask(quote)) {
+      return 1;
+    }
+    return 2 * price < tape.bid(quote) + tape.ask(quote) ? 0 : 0.5;
+  }
+}

@@ -1,0 +1,58 @@
+package kelvo.tape;
+
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+
+/**
+ * Exact prices: whole numbers of 1/10,000 dollar, held in a long. Zero means that there is none.
+ */
+public final class Price {
+  /** Units in a dollar. */
+  public static final long DOLLAR = 10_000;
+
+  /** No price is known. */
+  public static final long NONE = 0;
+
+  private Price() {}
+
+  /**
+   * Reads a decimal price in dollars.
+   *
+   * @throws NumberFormatException when the text is no number or has more than four decimals
+   */
+  public static long parse(String dollars) {
+    try {
+      return new BigDecimal(dollars).movePointRight(4).longValueExact();
+    } catch (ArithmeticException e) {
+      throw new NumberFormatException("more than four decimals in " + dollars);
+    }
+  }
+
+  /** The price nearest to a number of dollars. */
+  public static long of(double dollars) {
+    return Math.round(dollars * DOLLAR);
+  }
+
+  /** The price in dollars; unknown (NaN) when there is none. */
+  public static double dollars(long price) {
+    return price == NONE ? Double.NaN : price / (double) DOLLAR;
+  }
+
+  /**
+   * The price at its tick size: two decimals from one dollar on, four below; empty when there is
+   * none.
+   */
+  public static String text(long price) {
+    if (price == NONE) {
+      return "";
+    }
+    int decimals = Math.abs(price) < DOLLAR ? 4 : 2;
+    return BigDecimal.valueOf(price, 4).setScale(decimals, RoundingMode.HALF_UP).toPlainString();
+  }
+
+  /** The price with as many decimals as it needs, at least two: for files, which lose nothing. */
+  public static String exact(long price) {
+    BigDecimal value = BigDecimal.valueOf(price, 4);
+    return price % 100 == 0 ? value.setScale(2).toPlainString() : value.toPlainString();
+  }
+}

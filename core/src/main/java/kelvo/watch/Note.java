@@ -1,4 +1,0 @@
-package kelvo.watch;
-
-/** A note on a symbol, written at a moment of the session. */
-public record Note(String symbol, long at, String text) {}

@@ -1,0 +1,74 @@
+package kelvo.hit;
+
+import java.util.Arrays;
+import java.util.SplittableRandom;
+import kelvo.tape.EventTape;
+import kelvo.tape.SaleCondition;
+import kelvo.session.Session;
+import kelvo.tape.TradingState;
+import kelvo.history.UsualDay;
+import kelvo.time.DayTime;
+import org.jspecify.annotations.Nullable;
+
+/** Sessions of random events of every kind, for properties. */
+public final class RandomSessions {
+  private RandomSessions() {}
+
+  /** Events spread evenly from 04:00 to 20:00, in order of time. */
+  public static Session of(long seed, int securities, int events) {
+    SplittableRandom random = new SplittableRandom(seed);
+    long[] prices = new long[securities];
+    Arrays.fill(prices, 100_000);
+    Session session =
+        TestSessions.of(
+            securities,
+            tape -> {
+              for (int i = 0; i < events; i++) {
+                long at =
+                    DayTime.FIRST
+                        + (DayTime.LAST - DayTime.FIRST) / events * i
+                        + random.nextLong(DayTime.MILLISECOND);
+                event(tape, at, random, prices, i + 1);
+              }
+            });
+    return session.with(
+        UsualDay.of(securities, UsualDay.SESSIONS, i -> usual(i, events)),
+        UsualDay.of(securities, UsualDay.SESSIONS, i -> usual(i, 40)));
+  }
+
+  /** Every other minute trades a little more than a session does here; one security is unknown. */
+  private static long @Nullable [] usual(int security, int events) {
+    long[] minutes = new long[960];
+    for (int m = 0; m < minutes.length; m += 2) {
+      minutes[m] = UsualDay.SESSIONS * events / 4L;
+    }
+    return security == 0 ? null : minutes;
+  }
+
+  private static void event(
+      EventTape tape, long at, SplittableRandom random, long[] prices, long id) {
+    int security = random.nextInt(prices.length);
+    int draw = random.nextInt(2_000);
+    if (draw == 0) {
+      tape.news(at, security, (int) id);
+    } else if (draw == 1) {
+      tape.status(at, security, TradingState.values()[random.nextInt(3)], "T1");
+    } else if (draw == 2) {
+      tape.mention(at, security, random.nextInt(50));
+    } else if (draw == 3) {
+      tape.imbalance(at, security, random.nextBoolean(), 100, 40_000, prices[security]);
+    } else if (draw < 8) {
+      tape.cancel(at, security, id - random.nextInt(200));
+    } else if (draw < 14) {
+      tape.correct(at, security, id - random.nextInt(200), prices[security] + 500, 40);
+    } else if (draw < 600) {
+      long half = 100L * (1 + random.nextInt(3));
+      tape.quote(at, security, prices[security] - half, 100, prices[security] + half, 100);
+    } else {
+      prices[security] = Math.max(5_000, prices[security] + (random.nextInt(11) - 5) * 20);
+      int conditions =
+          random.nextInt(9) == 0 ? SaleCondition.ODD_LOT.bit() : SaleCondition.REGULAR.bit();
+      tape.trade(at, security, prices[security], 1 + random.nextInt(3_000), conditions, id);
+    }
+  }
+}

@@ -1,0 +1,176 @@
+package kelvo.player;
+
+import kelvo.job.Progress;
+import kelvo.view.MarketSnapshot;
+import kelvo.hit.Program;
+import kelvo.hit.MarketEngine;
+import kelvo.view.SnapshotRequest;
+import kelvo.hit.RandomSessions;
+import kelvo.hit.TapeCopy;
+import kelvo.hit.TestSessions;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.SplittableRandom;
+import java.util.concurrent.CopyOnWriteArrayList;
+import java.util.concurrent.LinkedBlockingQueue;
+import java.util.concurrent.TimeUnit;
+import kelvo.tape.EventTape;
+import kelvo.session.Session;
+import kelvo.hit.Hit;
+import kelvo.scan.Scan;
+import kelvo.time.DayTime;
+import kelvo.trigger.Trigger;
+import kelvo.level.Level;
+import kelvo.level.LevelKind;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** A session that still goes on gives the hits that it gives when it is played afterwards. */
+class LivePlayerTest {
+  private static final int SECURITIES = 8;
+  private static final int EVENTS = 120_000;
+  private static final List<Scan> SCANS =
+      List.of(
+          TestSessions.scan(
+              "busy", List.of(Trigger.ENTERS, Trigger.LEAVES), "volume 5m at least 500K"),
+          TestSessions.scan("highs", List.of(Trigger.NEW_HIGH_OF_DAY), "trades at least 100"),
+          TestSessions.scan("news", List.of(Trigger.ENTERS), "minutes since news between 2 and 9"));
+
+  /** Brings a recorded session in pieces of any size, some of them empty. */
+  private static final class Pieces implements LiveSource {
+    private final EventTape from;
+    private final EventTape to;
+    private final SplittableRandom random;
+    private final int end;
+    private int next;
+    private Runnable wake = () -> {};
+
+    Pieces(Session recorded, Session live, long seed, int end) {
+      from = recorded.tape();
+      to = live.tape();
+      random = new SplittableRandom(seed);
+      this.end = end;
+    }
+
+    @Override
+    public long drain() {
+      int until = Math.min(end, next + random.nextInt(4_000));
+      while (next < until) {
+        TapeCopy.event(from, next++, to);
+      }
+      wake.run();
+      return next == from.size() ? DayTime.LAST : next == 0 ? 0 : from.time(next - 1);
+    }
+
+    @Override
+    public void onArrival(Runnable arrived) {
+      wake = arrived;
+    }
+  }
+
+  private static Session unplayed(Session session) {
+    return new Session(
+            session.hours(),
+            session.phases(),
+            session.securities(),
+            session.catalysts(),
+            session.knownEvents(),
+            new EventTape(SECURITIES))
+        .with(session.usualVolume(), session.usualMentions());
+  }
+
+  /** The price of a security's newest print before an event: one that is sure to be touched. */
+  private static long newestPrice(Session session, int security, int before) {
+    for (int i = before - 1; i >= 0; i--) {
+      if (session.tape().isTrade(i) && session.tape().symbol(i) == security) {
+        return session.tape().price(i);
+      }
+    }
+    throw new IllegalStateException("no print of security " + security);
+  }
+
+  private static MarketSnapshot awaitEvents(
+      LinkedBlockingQueue<MarketSnapshot> shots, int events, long moment)
+      throws InterruptedException {
+    MarketSnapshot shot = shots.poll(60, TimeUnit.SECONDS);
+    while (shot != null && (shot.events() < events || shot.moment() < moment)) {
+      shot = shots.poll(60, TimeUnit.SECONDS);
+    }
+    return java.util.Objects.requireNonNull(shot, "no snapshot within a minute");
+  }
+
+  @ParameterizedTest
+  @ValueSource(longs = {1, 2, 3})
+  void theHitsAreThoseOfTheWholeSession(long seed) throws InterruptedException {
+    Session recorded = RandomSessions.of(seed, SECURITIES, EVENTS);
+    Session live = unplayed(recorded);
+    Program program =
+        new Program(
+            SCANS, List.of(Level.standing("AAAAAA", 100_300, LevelKind.BY_HAND, DayTime.of(8, 0))));
+    List<Hit> expected = SessionRun.of(recorded, program, Progress.NONE).hits();
+    List<Hit> told = new CopyOnWriteArrayList<>();
+    LinkedBlockingQueue<MarketSnapshot> shots = new LinkedBlockingQueue<>();
+
+    try (LivePlayer player =
+        new LivePlayer(
+            SessionRun.begun(live, program, Progress.NONE),
+            new Pieces(recorded, live, seed, EVENTS),
+            new SnapshotRequest(SCANS.getFirst(), "", List.of()),
+            shots::add,
+            told::add,
+            System::nanoTime)) {
+      player.speed(1);
+      MarketSnapshot last =
+          awaitEvents(shots, recorded.tape().size(), DayTime.LAST - 2 * DayTime.SECOND);
+
+      assertThat(expected).hasSizeGreaterThan(100);
+      assertThat(told).isEqualTo(expected);
+      assertThat(last.hits()).isEqualTo(expected);
+    }
+  }
+
+  @Test
+  void aWindowThatLooksBackIsToldOfHitsAndComesBackToNow() throws InterruptedException {
+    Session recorded = RandomSessions.of(5, SECURITIES, EVENTS);
+    Session live = unplayed(recorded);
+    Program program = new Program(SCANS, List.of());
+    int half = EVENTS / 2;
+    List<Hit> told = new CopyOnWriteArrayList<>();
+    LinkedBlockingQueue<MarketSnapshot> shots = new LinkedBlockingQueue<>();
+    try (LivePlayer player =
+        new LivePlayer(
+            SessionRun.begun(live, program, Progress.NONE),
+            new Pieces(recorded, live, 5, half),
+            new SnapshotRequest(SCANS.getFirst(), "", List.of()),
+            shots::add,
+            told::add,
+            System::nanoTime)) {
+      MarketSnapshot now = awaitEvents(shots, half, 0);
+      long back = DayTime.of(9, 0);
+      player.seek(back);
+      MarketSnapshot shown = now;
+      while (shown.moment() != back) {
+        shown = java.util.Objects.requireNonNull(shots.poll(60, TimeUnit.SECONDS));
+      }
+
+      assertThat(shown.hits()).isEqualTo(now.hits().stream().filter(h -> h.at() <= back).toList());
+      assertThat(shown.events()).isLessThan(now.events());
+      player.play(
+          new Program(
+              SCANS,
+              List.of(
+                  Level.standing(
+                      "BBBBBB", newestPrice(recorded, 1, half), LevelKind.BY_HAND, back))),
+          back);
+      player.speed(1);
+      MarketSnapshot again = awaitEvents(shots, half, now.moment());
+      while (again.hits().stream().noneMatch(h -> h.scan().equals(MarketEngine.LEVELS))) {
+        again = awaitEvents(shots, half, now.moment());
+      }
+      assertThat(again.events()).isEqualTo(half);
+    }
+  }
+}

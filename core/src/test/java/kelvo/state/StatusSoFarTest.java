@@ -1,0 +1,44 @@
+package kelvo.state;
+
+import kelvo.tape.TradingState;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import kelvo.time.DayTime;
+import org.junit.jupiter.api.Test;
+
+class StatusSoFarTest {
+  private static final long TEN = DayTime.of(10, 0);
+
+  private final TapedSymbol taped = new TapedSymbol(100_000);
+  private final StatusSoFar status = taped.state().status();
+
+  @Test
+  void tradesUntilSomebodySaysOtherwise() {
+    assertThat(status.state()).isEqualTo(TradingState.TRADING);
+    assertThat(status.halts()).isZero();
+    assertThat(status.haltReason()).isEmpty();
+  }
+
+  @Test
+  void aHaltCountsOnceHoweverOftenItIsTold() {
+    assertThat(taped.status(TEN, TradingState.HALTED, "T1")).isEqualTo(Effect.HALTED);
+    assertThat(taped.status(TEN + 1, TradingState.HALTED, "T1")).isZero();
+
+    assertThat(status.halts()).isEqualTo(1);
+    assertThat(status.since()).isEqualTo(TEN);
+    assertThat(status.haltReason()).isEqualTo("T1");
+  }
+
+  /** A halt that passes into a time of quotes only is the same halt. */
+  @Test
+  void aHaltEndsWhenTradingBegins() {
+    taped.status(TEN, TradingState.HALTED, "LUDP");
+    assertThat(taped.status(TEN + 1, TradingState.QUOTING, "")).isZero();
+    assertThat(taped.status(TEN + 2, TradingState.TRADING, "")).isEqualTo(Effect.RESUMED);
+
+    assertThat(status.halts()).isEqualTo(1);
+    assertThat(status.since()).isEqualTo(TEN + 2);
+    assertThat(status.haltReason()).as("that of the newest halt").isEqualTo("LUDP");
+  }
+}
