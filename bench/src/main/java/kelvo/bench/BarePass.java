@@ -1,7 +1,7 @@
 package kelvo.bench;
 
-import kelvo.tape.EventTape;
 import kelvo.session.Session;
+import kelvo.tape.EventTape;
 import kelvo.tape.TapeRules;
 import kelvo.time.SessionHours;
 

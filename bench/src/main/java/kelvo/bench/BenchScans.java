@@ -5,16 +5,15 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.SplittableRandom;
-import kelvo.hit.MarketEngine;
-import kelvo.hit.Program;
 import kelvo.field.Field;
 import kelvo.field.FieldCatalogue;
-import kelvo.session.Session;
+import kelvo.replay.TapeReplay;
 import kelvo.rule.Rule;
 import kelvo.rule.RuleSentence;
 import kelvo.rule.Vocabulary;
 import kelvo.scan.Scan;
 import kelvo.scan.Side;
+import kelvo.session.Session;
 import kelvo.time.DayTime;
 import kelvo.trigger.Trigger;
 import kelvo.universe.Universe;
@@ -60,7 +59,7 @@ final class BenchScans {
   /** So many scans of so many rules each. */
   static List<Scan> of(Session session, Bounds bounds, int scans, int rulesEach) {
     long middle = (session.tape().time(0) + session.tape().time(session.tape().size() - 1)) / 2;
-    MarketEngine engine = new MarketEngine(session, new Program(List.of(), List.of()), hit -> {});
+    TapeReplay engine = new TapeReplay(session);
     engine.runTo(middle);
     List<double[]> sorted = FIELDS.stream().map(words -> values(engine, words)).toList();
     SplittableRandom random = new SplittableRandom(7);
@@ -107,7 +106,7 @@ final class BenchScans {
         List.of());
   }
 
-  private static double[] values(MarketEngine engine, String words) {
+  private static double[] values(TapeReplay engine, String words) {
     Field.Reading reading = FieldCatalogue.number(words).bind(engine.session());
     double[] values = new double[SAMPLES];
     for (int i = 0; i < SAMPLES; i++) {

@@ -15,12 +15,12 @@ import java.util.Map;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import kelvo.history.DailyBar;
-import kelvo.tape.EventTape;
-import kelvo.tape.Price;
-import kelvo.session.SecurityFacts;
-import kelvo.session.Session;
 import kelvo.rule.Bound;
 import kelvo.scan.Scan;
+import kelvo.session.SecurityFacts;
+import kelvo.session.Session;
+import kelvo.tape.EventTape;
+import kelvo.tape.Price;
 
 /**
  * A general engine for complex events doing the same scans, as far as one set of sums goes: ten of

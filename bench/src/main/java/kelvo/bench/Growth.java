@@ -3,10 +3,11 @@ package kelvo.bench;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
-import kelvo.hit.MarketEngine;
 import kelvo.hit.Program;
-import kelvo.session.Session;
+import kelvo.hit.ScanEngine;
+import kelvo.replay.TapeReplay;
 import kelvo.scan.Scan;
+import kelvo.session.Session;
 import kelvo.time.DayTime;
 
 /** How the cost of a print grows with securities, scans and rules, beside a bare pass each. */
@@ -36,8 +37,8 @@ final class Growth {
     double engine =
         median(
             () -> {
-              MarketEngine made =
-                  new MarketEngine(session, new Program(scans, List.of()), hit -> {});
+              TapeReplay made =
+                  ScanEngine.replay(session, new Program(scans, List.of()), hit -> {});
               return s -> made.runTo(DayTime.LAST);
             },
             session);

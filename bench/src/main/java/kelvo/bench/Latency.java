@@ -10,11 +10,12 @@ import java.util.Locale;
 import java.util.concurrent.locks.LockSupport;
 import java.util.function.Consumer;
 import java.util.function.Function;
-import kelvo.hit.MarketEngine;
-import kelvo.hit.Program;
-import kelvo.session.Session;
 import kelvo.hit.Hit;
+import kelvo.hit.Program;
+import kelvo.hit.ScanEngine;
+import kelvo.replay.TapeReplay;
 import kelvo.scan.Scan;
+import kelvo.session.Session;
 import kelvo.time.SessionHours;
 import org.HdrHistogram.Histogram;
 
@@ -64,8 +65,8 @@ final class Latency {
     line("event to hit", paced(this::playing));
   }
 
-  private MarketEngine played(Consumer<Hit> hits) {
-    return new MarketEngine(session, new Program(scans, List.of()), hits);
+  private TapeReplay played(Consumer<Hit> hits) {
+    return ScanEngine.replay(session, new Program(scans, List.of()), hits);
   }
 
   /** What is done with prints that have come. */
@@ -134,7 +135,7 @@ final class Latency {
   /** Plays the prints through the scans and notes when each hit was there. */
   private Work playing(Histogram times) {
     long[] start = {0};
-    MarketEngine engine =
+    TapeReplay engine =
         played(hit -> record(times, (hit.at() - SessionHours.OPEN) / apart, start[0]));
     engine.keepUp();
     return (upTo, began) -> {

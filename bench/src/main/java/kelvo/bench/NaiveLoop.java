@@ -2,12 +2,12 @@ package kelvo.bench;
 
 import java.util.List;
 import java.util.Objects;
-import kelvo.tape.EventTape;
-import kelvo.state.Market;
-import kelvo.session.Session;
-import kelvo.state.SymbolState;
 import kelvo.scan.Scan;
 import kelvo.scan.ScanCheck;
+import kelvo.session.Session;
+import kelvo.state.Market;
+import kelvo.state.SymbolState;
+import kelvo.tape.EventTape;
 
 /** Asks every scan about a print's security after each print, rule by rule until one fails. */
 final class NaiveLoop {

@@ -9,11 +9,11 @@ import javafx.animation.AnimationTimer;
 import javafx.application.Platform;
 import javafx.stage.Stage;
 import kelvo.desktop.shell.MainWindow;
-import kelvo.desktop.shell.OpenedDay;
-import kelvo.desktop.shell.StageKind;
 import kelvo.desktop.shell.WindowLayout;
-import kelvo.desktop.shell.Workspace;
 import kelvo.desktop.theme.Theme;
+import kelvo.desktop.workspace.OpenedDay;
+import kelvo.desktop.workspace.StageKind;
+import kelvo.desktop.workspace.Workspace;
 import kelvo.job.Progress;
 import kelvo.scan.Scan;
 import kelvo.sim.DemoSize;
@@ -66,7 +66,7 @@ final class PaintTimes {
               false,
               "TIDARC",
               DayTime.of(9, 0),
-              WindowLayout.USUAL),
+              WindowLayout.DEFAULT),
           new View(
               "the gap field and the triage table",
               StageKind.MORNING,
@@ -74,7 +74,7 @@ final class PaintTimes {
               false,
               "TIDARC",
               DayTime.of(9, 0),
-              WindowLayout.USUAL),
+              WindowLayout.DEFAULT),
           new View(
               "a list of 3,000 rows",
               StageKind.MORNING,
@@ -82,7 +82,7 @@ final class PaintTimes {
               true,
               "TIDARC",
               DayTime.of(9, 0),
-              WindowLayout.USUAL));
+              WindowLayout.DEFAULT));
 
   private final Histogram busy = new Histogram(3);
   private final CountDownLatch done = new CountDownLatch(1);

@@ -7,15 +7,16 @@ import java.sql.SQLException;
 import java.sql.Statement;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
-import kelvo.hit.MarketEngine;
-import kelvo.hit.Program;
 import kelvo.field.Field;
 import kelvo.field.FieldCatalogue;
-import kelvo.session.Session;
+import kelvo.hit.Program;
+import kelvo.hit.ScanBoard;
+import kelvo.hit.ScanEngine;
+import kelvo.replay.TapeReplay;
 import kelvo.rule.Bound;
 import kelvo.rule.Rule;
 import kelvo.scan.Scan;
-import kelvo.hit.ScanBoard;
+import kelvo.session.Session;
 import kelvo.time.DayTime;
 import org.duckdb.DuckDBAppender;
 import org.duckdb.DuckDBConnection;
@@ -59,7 +60,7 @@ public class PeerBenchmark {
 
   private Session session;
   private List<Scan> scans;
-  private MarketEngine halfway;
+  private TapeReplay halfway;
   private ScanBoard board;
   private List<Field.Number> fields;
   private Field.Reading[] readings;
@@ -67,7 +68,7 @@ public class PeerBenchmark {
   private EsperPeer filters;
   private EsperPeer contexts;
 
-  private MarketEngine fifty;
+  private TapeReplay fifty;
   private long rows;
   private int hits;
 
@@ -107,7 +108,7 @@ public class PeerBenchmark {
     scans =
         BenchScans.of(
             session, BenchScans.Bounds.valueOf(bounds), ScanBenchmark.SCANS, ScanBenchmark.RULES);
-    halfway = new MarketEngine(session, new Program(List.of(), List.of()), hit -> {});
+    halfway = new TapeReplay(session);
     halfway.runTo(DayTime.of(12, 30));
     board = new ScanBoard(scans, session);
     board.openAt(halfway.clock());
@@ -125,7 +126,7 @@ public class PeerBenchmark {
   /** Opens that engine anew, so that its sums begin at zero. */
   @Setup(Level.Invocation)
   public void open() {
-    fifty = new MarketEngine(session, new Program(scans, List.of()), hit -> hits++);
+    fifty = ScanEngine.replay(session, new Program(scans, List.of()), hit -> hits++);
     filters = new EsperPeer(session, scans, false);
     contexts = new EsperPeer(session, scans, true);
   }

@@ -4,11 +4,12 @@ import java.io.IOException;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
 import kelvo.data.scanfile.ScanFile;
-import kelvo.hit.MarketEngine;
 import kelvo.hit.Program;
-import kelvo.session.Session;
+import kelvo.hit.ScanEngine;
+import kelvo.replay.TapeReplay;
 import kelvo.rule.Vocabulary;
 import kelvo.scan.Scan;
+import kelvo.session.Session;
 import kelvo.time.DayTime;
 import org.openjdk.jmh.annotations.AuxCounters;
 import org.openjdk.jmh.annotations.Benchmark;
@@ -50,7 +51,7 @@ public class ReplayBenchmark {
   private List<Scan> scans;
   private BarePass before;
   private BarePass after;
-  private MarketEngine replay;
+  private TapeReplay replay;
   private int hits;
   private long sum;
 
@@ -80,7 +81,7 @@ public class ReplayBenchmark {
   public void prepare() {
     before = new BarePass(session.securities().size());
     after = new BarePass(session.securities().size());
-    replay = new MarketEngine(session, new Program(scans, List.of()), hit -> hits++);
+    replay = ScanEngine.replay(session, new Program(scans, List.of()), hit -> hits++);
   }
 
   /** Bare, ten scans, bare. */

@@ -2,10 +2,11 @@ package kelvo.bench;
 
 import java.util.List;
 import java.util.concurrent.TimeUnit;
-import kelvo.hit.MarketEngine;
 import kelvo.hit.Program;
-import kelvo.session.Session;
+import kelvo.hit.ScanEngine;
+import kelvo.replay.TapeReplay;
 import kelvo.scan.Scan;
+import kelvo.session.Session;
 import kelvo.time.DayTime;
 import org.openjdk.jmh.annotations.AuxCounters;
 import org.openjdk.jmh.annotations.Benchmark;
@@ -43,8 +44,8 @@ public class ScanBenchmark {
   private Session session;
   private List<Scan> scans;
   private BarePass bare;
-  private MarketEngine fifty;
-  private MarketEngine without;
+  private TapeReplay fifty;
+  private TapeReplay without;
   private NaiveLoop naive;
   private long sum;
   private int hits;
@@ -86,8 +87,8 @@ public class ScanBenchmark {
   @Setup(Level.Invocation)
   public void prepare() {
     bare = new BarePass(SECURITIES);
-    fifty = new MarketEngine(session, new Program(scans, List.of()), hit -> hits++);
-    without = new MarketEngine(session, new Program(List.of(), List.of()), hit -> hits++);
+    fifty = ScanEngine.replay(session, new Program(scans, List.of()), hit -> hits++);
+    without = ScanEngine.replay(session, new Program(List.of(), List.of()), hit -> hits++);
     naive = new NaiveLoop(session, scans);
   }
 

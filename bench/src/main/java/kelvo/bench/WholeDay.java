@@ -9,13 +9,13 @@ import java.util.Locale;
 import kelvo.data.calendar.ExchangeCalendar;
 import kelvo.data.folder.DataFolder;
 import kelvo.data.scanfile.ScanFile;
-import kelvo.hit.MarketEngine;
+import kelvo.explain.ScanPairs;
 import kelvo.hit.Program;
+import kelvo.hit.ScanEngine;
 import kelvo.job.Progress;
-import kelvo.session.Session;
 import kelvo.rule.Vocabulary;
 import kelvo.scan.Scan;
-import kelvo.explain.ScanPairs;
+import kelvo.session.Session;
 import kelvo.sim.DemoFolder;
 import kelvo.sim.DemoSize;
 import kelvo.time.DayTime;
@@ -67,7 +67,7 @@ final class WholeDay {
     Session session = data.session(DemoSize.SESSION, Progress.NONE);
     long read = System.nanoTime();
     int[] hits = new int[1];
-    new MarketEngine(session, new Program(thirty(), List.of()), hit -> hits[0]++)
+    ScanEngine.replay(session, new Program(thirty(), List.of()), hit -> hits[0]++)
         .runTo(DayTime.LAST);
     long played = System.nanoTime();
     System.out.printf(

@@ -15,6 +15,12 @@ import picocli.CommandLine.Parameters;
 /** {@code kelvo check FOLDER}: reads everything and prints every problem, line by line. */
 @Command(name = "check", description = "Reads everything and prints every problem, line by line.")
 final class CheckCommand implements Callable<Integer> {
+  private final Terminal terminal;
+
+  CheckCommand(Terminal terminal) {
+    this.terminal = terminal;
+  }
+
   @Parameters(index = "0", paramLabel = "FOLDER")
   Path folder = Path.of(".");
 
@@ -23,25 +29,27 @@ final class CheckCommand implements Callable<Integer> {
     DataFolder data = new DataFolder(folder, new ExchangeCalendar());
     int problems = 0;
     for (var date : data.sessionDates()) {
-      DataFolder one = new DataFolder(folder, new ExchangeCalendar());
+      DataFolder one = new DataFolder(folder, new ExchangeCalendar()).searching();
       var session = one.session(date, Progress.NONE);
       int fills = one.fills(date).size();
-      one.faults().forEach(fault -> System.out.println(fault.sentence()));
-      problems += one.faults().size();
-      System.err.println(
-          date
-              + ": "
-              + session.securities().size()
-              + " securities, "
-              + session.tape().size()
-              + " events, "
-              + session.catalysts().size()
-              + " news items, "
-              + fills
-              + " fills");
+      one.faultSentences().forEach(terminal.out()::println);
+      problems += one.faultCount();
+      terminal
+          .err()
+          .println(
+              date
+                  + ": "
+                  + session.securities().size()
+                  + " securities, "
+                  + session.tape().size()
+                  + " events, "
+                  + session.catalysts().size()
+                  + " news items, "
+                  + fills
+                  + " fills");
     }
     problems += checkScans(Vocabulary.of(data.securities()));
-    System.err.println(problems == 0 ? "No problems found." : problems + " problems found.");
+    terminal.err().println(problems == 0 ? "No problems found." : problems + " problems found.");
     return problems == 0 ? 0 : 1;
   }
 
@@ -51,7 +59,7 @@ final class CheckCommand implements Callable<Integer> {
     ScanFolder own = new ScanFolder(folder, vocabulary, wrong::add);
     own.scans();
     own.checks();
-    wrong.forEach(System.out::println);
+    wrong.forEach(terminal.out()::println);
     return wrong.size();
   }
 }

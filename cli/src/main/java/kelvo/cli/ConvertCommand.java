@@ -9,6 +9,12 @@ import picocli.CommandLine.Parameters;
 /** {@code kelvo convert IN OUT}: CSV to Parquet and back, a table or a whole data folder. */
 @Command(name = "convert", description = "CSV to Parquet and back, a table or a whole data folder.")
 final class ConvertCommand implements Callable<Integer> {
+  private final Terminal terminal;
+
+  ConvertCommand(Terminal terminal) {
+    this.terminal = terminal;
+  }
+
   @Parameters(index = "0", paramLabel = "IN", description = "a table or a data folder")
   Path in = Path.of(".");
 
@@ -21,10 +27,11 @@ final class ConvertCommand implements Callable<Integer> {
   @Override
   public Integer call() {
     TableConversion conversion = new TableConversion();
-    conversion.convert(in, out, new TextProgress("Converting " + in));
-    conversion.faults().forEach(fault -> System.err.println(fault.sentence()));
-    System.err.println(
-        conversion.rows() + " rows written, " + conversion.faults().size() + " left out.");
+    conversion.convert(in, out, new TextProgress(terminal, "Converting " + in));
+    conversion.faults().forEach(fault -> terminal.err().println(fault.sentence()));
+    terminal
+        .err()
+        .println(conversion.rows() + " rows written, " + conversion.faults().size() + " left out.");
     return conversion.faults().isEmpty() ? 0 : 1;
   }
 }

@@ -4,7 +4,7 @@ import java.nio.file.Path;
 import java.util.concurrent.Callable;
 import kelvo.data.ledger.Ledger;
 import kelvo.desktop.shell.KelvoWindow;
-import kelvo.desktop.shell.OpenedDay;
+import kelvo.desktop.workspace.OpenedDay;
 import kelvo.job.Progress;
 import kelvo.sim.DemoFolder;
 import kelvo.sim.DemoSize;

@@ -8,9 +8,9 @@ import kelvo.data.calendar.ExchangeCalendar;
 import kelvo.data.folder.DataFolder;
 import kelvo.data.scanfile.ScanFolder;
 import kelvo.job.Progress;
-import kelvo.session.Session;
 import kelvo.rule.Vocabulary;
 import kelvo.scan.Scan;
+import kelvo.session.Session;
 import kelvo.time.DayTime;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Mixin;
@@ -31,12 +31,23 @@ final class FolderArguments {
       description = "a scan file; all of the folder's scans if not given")
   List<Path> scanFiles = new ArrayList<>();
 
-  @Mixin RowOutput output = new RowOutput();
+  @Mixin final RowOutput output;
+
+  private final Terminal terminal;
 
   private @Nullable DataFolder opened;
 
   /** How many files of the trader's own could not be read. */
   private int problems;
+
+  FolderArguments(Terminal terminal) {
+    this.terminal = terminal;
+    output = new RowOutput(terminal);
+  }
+
+  Terminal terminal() {
+    return terminal;
+  }
 
   DataFolder data() {
     DataFolder data = opened;
@@ -63,10 +74,15 @@ final class FolderArguments {
   Session session() {
     if (!data().sessionDates().contains(date())) {
       throw new DataAtFault(
-          folder + " has no session of " + date() + "; there are " + data().sessionDates());
+          folder
+              + " has no session of "
+              + date()
+              + "; there are "
+              + String.join(
+                  ", ", data().sessionDates().stream().map(LocalDate::toString).toList()));
     }
     Session session = data().session(date(), Progress.NONE);
-    data().faults().forEach(fault -> System.err.println(fault.sentence()));
+    data().faultSentences().forEach(terminal.err()::println);
     return session;
   }
 
@@ -77,12 +93,12 @@ final class FolderArguments {
 
   private void tell(String problem) {
     problems++;
-    System.err.println(problem);
+    terminal.err().println(problem);
   }
 
   /** 0, or 1 when the data had faults. */
   int exitCode() {
-    return data().faults().isEmpty() && problems == 0 ? 0 : 1;
+    return data().faultCount() == 0 && problems == 0 ? 0 : 1;
   }
 
   static long moment(@Nullable String text, long otherwise) {

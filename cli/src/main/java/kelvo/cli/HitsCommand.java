@@ -5,15 +5,15 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.concurrent.Callable;
-import kelvo.hit.MarketEngine;
-import kelvo.hit.Program;
 import kelvo.field.Field;
-import kelvo.tape.Price;
-import kelvo.session.Session;
 import kelvo.hit.Hit;
 import kelvo.hit.HitFold;
 import kelvo.hit.HitFolding;
+import kelvo.hit.Program;
+import kelvo.hit.ScanEngine;
 import kelvo.scan.Scan;
+import kelvo.session.Session;
+import kelvo.tape.Price;
 import kelvo.time.DayTime;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
@@ -26,7 +26,7 @@ final class HitsCommand implements Callable<Integer> {
   private static final List<String> FIRST_COLUMNS =
       List.of("time", "symbol", "scan", "trigger", "price", "count");
 
-  @Mixin FolderArguments arguments = new FolderArguments();
+  @Mixin final FolderArguments arguments;
 
   @Option(names = "--from", paramLabel = "T", description = "first moment; 04:00 if not given")
   @Nullable String from;
@@ -37,6 +37,10 @@ final class HitsCommand implements Callable<Integer> {
   @Option(names = "--unfolded", description = "one row a firing instead of one a fold")
   boolean unfolded;
 
+  HitsCommand(Terminal terminal) {
+    arguments = new FolderArguments(terminal);
+  }
+
   @Override
   public Integer call() {
     long first = FolderArguments.moment(from, DayTime.FIRST);
@@ -44,7 +48,7 @@ final class HitsCommand implements Callable<Integer> {
     List<Scan> scans = arguments.scans();
     Session session = arguments.session();
     List<Hit> hits = new ArrayList<>();
-    new MarketEngine(
+    ScanEngine.replay(
             session,
             new Program(scans, List.of()),
             hit -> {

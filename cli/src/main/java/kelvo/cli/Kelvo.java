@@ -1,7 +1,13 @@
 package kelvo.cli;
 
+import java.io.PrintWriter;
+import java.lang.reflect.Constructor;
+import java.nio.charset.StandardCharsets;
+import java.util.Arrays;
+import java.util.List;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Option;
 
 /** The command line's entry: {@code ./kelvo COMMAND}. */
 @Command(
@@ -22,30 +28,65 @@ import picocli.CommandLine.Command;
       DemoCommand.class
     })
 public final class Kelvo implements Runnable {
-  @Override
-  public void run() {
-    CommandLine.usage(this, System.out);
+  private final Terminal terminal;
+
+  @Option(
+      names = "--verbose",
+      scope = CommandLine.ScopeType.INHERIT,
+      description = "also print where in the program an error came from")
+  boolean verbose;
+
+  private Kelvo(Terminal terminal) {
+    this.terminal = terminal;
   }
 
-  /** Runs a command; the process ends with 0 done, 1 the data is at fault, 2 the call is. */
+  @Override
+  public void run() {
+    CommandLine.usage(this, terminal.out());
+  }
+
+  /** Runs a command; the process ends with 0 done, 1 bad data, 2 bad usage. */
   public static void main(String[] args) {
-    int code = run(args);
+    if (List.of(args).contains("--verbose")) {
+      // Read by logback.xml when the first line is logged.
+      System.setProperty("kelvo.log.trace", "%ex");
+    }
+    int code = run(Terminal.ofProcess(), args);
     if (code != 0) {
       System.exit(code);
     }
   }
 
   /** Runs a command in this process and returns its exit code. */
-  static int run(String... args) {
-    return new CommandLine(new Kelvo())
+  static int run(Terminal terminal, String... args) {
+    Kelvo kelvo = new Kelvo(terminal);
+    return new CommandLine(kelvo, new Commands(terminal))
+        .setOut(new PrintWriter(terminal.out(), true, StandardCharsets.UTF_8))
+        .setErr(new PrintWriter(terminal.err(), true, StandardCharsets.UTF_8))
         .setCaseInsensitiveEnumValuesAllowed(true)
-        .setExecutionExceptionHandler(Kelvo::explain)
+        .setExecutionExceptionHandler((error, command, result) -> kelvo.explain(error))
         .execute(args);
   }
 
-  private static int explain(Exception error, CommandLine command, CommandLine.ParseResult result) {
+  private int explain(Exception error) {
     String message = error.getMessage() == null ? error.toString() : error.getMessage();
-    command.getErr().println("kelvo: " + message);
+    terminal.err().println("kelvo: " + message);
+    if (verbose) {
+      error.printStackTrace(terminal.err());
+    }
     return error instanceof DataAtFault ? 1 : 2;
+  }
+
+  /** Makes commands, those that write with the terminal that they write to. */
+  private record Commands(Terminal terminal) implements CommandLine.IFactory {
+    @Override
+    public <K> K create(Class<K> kind) throws Exception {
+      for (Constructor<?> constructor : kind.getDeclaredConstructors()) {
+        if (Arrays.equals(constructor.getParameterTypes(), new Class<?>[] {Terminal.class})) {
+          return kind.cast(constructor.newInstance(terminal));
+        }
+      }
+      return CommandLine.defaultFactory().create(kind);
+    }
   }
 }

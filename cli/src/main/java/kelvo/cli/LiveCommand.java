@@ -3,7 +3,7 @@ package kelvo.cli;
 import java.net.InetSocketAddress;
 import java.util.concurrent.Callable;
 import kelvo.desktop.shell.KelvoWindow;
-import kelvo.desktop.shell.OpenedDay;
+import kelvo.desktop.workspace.OpenedDay;
 import kelvo.sim.SimulatedBroker;
 import kelvo.time.DayTime;
 import org.jspecify.annotations.Nullable;

@@ -3,14 +3,15 @@ package kelvo.cli;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.Callable;
-import kelvo.hit.MarketEngine;
-import kelvo.hit.Program;
-import kelvo.session.Session;
-import kelvo.scan.Matches;
 import kelvo.explain.RuleAnswer;
-import kelvo.scan.Scan;
 import kelvo.explain.WhyEmpty;
 import kelvo.explain.WhyNot;
+import kelvo.hit.Program;
+import kelvo.hit.ScanEngine;
+import kelvo.replay.TapeReplay;
+import kelvo.scan.Matches;
+import kelvo.scan.Scan;
+import kelvo.session.Session;
 import kelvo.time.DayTime;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
@@ -22,7 +23,7 @@ import picocli.CommandLine.Option;
     name = "matches",
     description = "Who fits a scan at a moment; with --explain, why a symbol does or does not.")
 final class MatchesCommand implements Callable<Integer> {
-  @Mixin FolderArguments arguments = new FolderArguments();
+  @Mixin final FolderArguments arguments;
 
   @Option(
       names = "--at",
@@ -36,6 +37,10 @@ final class MatchesCommand implements Callable<Integer> {
       paramLabel = "SYM",
       description = "answer rule by rule for this symbol")
   @Nullable String explain;
+
+  MatchesCommand(Terminal terminal) {
+    arguments = new FolderArguments(terminal);
+  }
 
   @Override
   public Integer call() {
@@ -73,8 +78,8 @@ final class MatchesCommand implements Callable<Integer> {
   }
 
   private void matches(Session session, Scan scan, long moment) {
-    MarketEngine engine =
-        new MarketEngine(session, new Program(List.of(scan), List.of()), hit -> {});
+    TapeReplay engine =
+        ScanEngine.replay(session, new Program(List.of(scan), List.of()), hit -> {});
     engine.runTo(moment);
     Matches matches = new Matches(scan, session);
     List<Matches.Row> found = matches.at(engine::state, moment);
@@ -91,18 +96,21 @@ final class MatchesCommand implements Callable<Integer> {
     arguments.output.print(columns, rows);
     if (found.isEmpty()) {
       WhyEmpty why = WhyEmpty.of(session, scan, engine::state, moment);
-      System.err.println(why.sentence());
+      arguments.terminal().err().println(why.sentence());
       why.counts()
           .forEach(
               c ->
-                  System.err.println(
-                      "  "
-                          + c.rule()
-                          + ": "
-                          + c.alone()
-                          + " pass it alone, "
-                          + c.left()
-                          + " left"));
+                  arguments
+                      .terminal()
+                      .err()
+                      .println(
+                          "  "
+                              + c.rule()
+                              + ": "
+                              + c.alone()
+                              + " pass it alone, "
+                              + c.left()
+                              + " left"));
     }
   }
 }

@@ -6,6 +6,7 @@ import java.util.concurrent.CountDownLatch;
 import kelvo.data.feed.FeedClient;
 import kelvo.data.feed.FeedReader;
 import kelvo.data.feed.SessionRecorder;
+import kelvo.data.folder.FolderLock;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
@@ -19,6 +20,12 @@ import picocli.CommandLine.Option;
     name = "record",
     description = "Writes a live session down as it comes; goes on where it stopped.")
 final class RecordCommand implements Callable<Integer>, FeedClient.Listener {
+  private final Terminal terminal;
+
+  RecordCommand(Terminal terminal) {
+    this.terminal = terminal;
+  }
+
   @Mixin FeedArguments feed = new FeedArguments();
 
   @Option(
@@ -37,32 +44,51 @@ final class RecordCommand implements Callable<Integer>, FeedClient.Listener {
   private final CountDownLatch end = new CountDownLatch(1);
   private @Nullable SessionRecorder recorder;
   private int faults;
+  private String told = "";
 
   @Override
   public Integer call() throws InterruptedException {
-    try (SessionRecorder opened = new SessionRecorder(feed.folder, date)) {
+    FolderLock lock =
+        FolderLock.of(feed.folder)
+            .orElseThrow(
+                () ->
+                    new IllegalStateException(
+                        feed.folder
+                            + " is being written to by another window or recorder, or cannot be"
+                            + " written; close that one, or name another folder with --data"));
+    try (lock;
+        SessionRecorder opened = new SessionRecorder(feed.folder, date)) {
       recorder = opened;
       if (opened.lastFrame() > 0) {
-        System.err.println("Going on after frame " + opened.lastFrame() + ".");
+        terminal.err().println("Going on after frame " + opened.lastFrame() + ".");
       }
       try (FeedClient client =
           new FeedClient(
               feed.address(),
               opened.lastFrame(),
-              FeedClient.Patience.USUAL,
+              FeedClient.Patience.DEFAULT,
               this,
               System::nanoTime)) {
-        client.everySecond(() -> save(opened));
+        client.everySecond("saving the record", () -> save(opened, client));
         client.start();
         end.await();
       }
-      System.err.println("Recorded up to frame " + opened.lastFrame() + ".");
+      terminal.err().println("Recorded up to frame " + opened.lastFrame() + ".");
     }
     return faults == 0 ? 0 : 1;
   }
 
-  private void save(SessionRecorder opened) {
+  /** Saves; once there is room again after a failure, asks for what is missing. */
+  private void save(SessionRecorder opened, FeedClient client) {
+    boolean failed = !opened.failure().isEmpty();
     opened.save();
+    if (!opened.failure().equals(told)) {
+      told = opened.failure();
+      terminal.err().println(told.isEmpty() ? "Recording goes on." : told + ".");
+    }
+    if (failed && opened.failure().isEmpty()) {
+      client.askAgainAfter(opened.lastFrame());
+    }
     if (opened.lastFrame() >= frames) {
       end.countDown();
     }
@@ -80,7 +106,7 @@ final class RecordCommand implements Callable<Integer>, FeedClient.Listener {
 
   @Override
   public void standing(FeedClient.Standing standing, String why) {
-    System.err.println("Feed: " + why + ".");
+    terminal.err().println("Feed: " + why + ".");
     if (standing == FeedClient.Standing.REFUSED) {
       faults++;
       end.countDown();
@@ -90,6 +116,12 @@ final class RecordCommand implements Callable<Integer>, FeedClient.Listener {
   @Override
   public void fault(String sentence) {
     faults++;
-    System.err.println("Feed: " + sentence);
+    terminal.err().println("Feed: " + sentence);
+  }
+
+  @Override
+  public void trouble(String what, Throwable cause) {
+    faults++;
+    terminal.err().println("Feed: " + what + " went wrong: " + cause.getMessage());
   }
 }

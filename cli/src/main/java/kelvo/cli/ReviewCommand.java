@@ -4,20 +4,20 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.concurrent.Callable;
 import kelvo.data.ledger.Ledger;
-import kelvo.desktop.shell.OpenedDay;
+import kelvo.desktop.workspace.OpenedDay;
 import kelvo.hit.Program;
 import kelvo.job.Progress;
+import kelvo.journal.DayBook;
 import kelvo.player.SessionRun;
-import kelvo.session.Session;
 import kelvo.review.DayReview;
 import kelvo.review.ReviewSettings;
 import kelvo.scan.Scan;
+import kelvo.session.Session;
 import kelvo.time.DayTime;
-import kelvo.trade.Fill;
-import kelvo.journal.DayBook;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
@@ -28,7 +28,9 @@ import picocli.CommandLine.Option;
  */
 @Command(name = "review", description = "Holds a session's hits against the trades really taken.")
 final class ReviewCommand implements Callable<Integer> {
-  @Mixin FolderArguments arguments = new FolderArguments();
+  private static final ReviewSettings SETTINGS = ReviewSettings.DEFAULT;
+
+  @Mixin final FolderArguments arguments;
 
   @Option(
       names = "--fills",
@@ -42,35 +44,37 @@ final class ReviewCommand implements Callable<Integer> {
       description = "write trades.csv, moves.csv and scans.csv there")
   @Nullable Path out;
 
+  ReviewCommand(Terminal terminal) {
+    arguments = new FolderArguments(terminal);
+  }
+
   @Override
   public Integer call() {
     List<Scan> scans = arguments.scans();
     Session session = arguments.session();
-    DayBook book =
-        book(
-            fills == null
-                ? arguments.data().fills(arguments.date())
-                : arguments.data().fills(fills, arguments.date()));
-    SessionRun run = SessionRun.of(session, new Program(scans, List.of()), Progress.NONE);
-    DayReview review =
-        DayReview.of(session, scans, run.hits(), book, ReviewSettings.USUAL, DayTime.LAST);
+    DayBook book = book();
+    SessionRun run = SessionRun.of(session, new Program(scans, book.levels()), Progress.NONE);
+    DayReview review = DayReview.of(session, scans, run.hits(), book, SETTINGS, DayTime.LAST);
     if (out == null) {
       arguments.output.print(ReviewTables.TRADE_COLUMNS, ReviewTables.trades(review));
     } else {
       writeAll(out, review);
     }
-    System.err.println(ReviewSettings.USUAL.words());
+    arguments.terminal().err().println(SETTINGS.words());
     return arguments.exitCode();
   }
 
-  /** What the folder's ledger knows of the day, with these fills. */
-  private DayBook book(List<Fill> dayFills) {
-    Path file = arguments.folder.resolve(OpenedDay.LEDGER);
-    if (!Files.exists(file)) {
-      return DayBook.EMPTY.withFills(dayFills);
-    }
-    try (Ledger ledger = Ledger.open(file)) {
-      return ledger.day(arguments.date()).withFills(dayFills);
+  /**
+   * What the folder's ledger knows of the day and the folder's own fills, as a window has them; or
+   * the fills of a file in place of all others.
+   */
+  private DayBook book() {
+    LocalDate date = arguments.date();
+    try (Ledger ledger = Ledger.readOnly(arguments.folder.resolve(OpenedDay.LEDGER))) {
+      DayBook kept = ledger.day(date);
+      return fills == null
+          ? kept.adding(arguments.data().fills(date))
+          : kept.withFills(arguments.data().fills(fills, date));
     }
   }
 

@@ -2,12 +2,12 @@ package kelvo.cli;
 
 import java.util.List;
 import kelvo.field.Unit;
-import kelvo.tape.Price;
 import kelvo.review.DayReview;
 import kelvo.review.Outcome;
 import kelvo.review.ReviewedMove;
 import kelvo.review.ReviewedTrade;
 import kelvo.review.ScanTotals;
+import kelvo.tape.Price;
 import kelvo.time.DayTime;
 import kelvo.trade.Trade;
 

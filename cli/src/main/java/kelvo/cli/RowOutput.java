@@ -22,9 +22,15 @@ final class RowOutput {
   @Option(names = "--json", description = "JSON lines instead of CSV")
   boolean json;
 
+  private final Terminal terminal;
+
+  RowOutput(Terminal terminal) {
+    this.terminal = terminal;
+  }
+
   /** Writes a table to standard output. */
   void print(List<String> columns, List<List<String>> rows) {
-    write(System.out, columns, rows);
+    write(terminal.out(), columns, rows);
   }
 
   /** Writes a table to a file. */

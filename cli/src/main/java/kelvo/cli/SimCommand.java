@@ -35,6 +35,12 @@ import picocli.CommandLine.Option;
     description =
         "Serves the invented market as a live feed on this machine, or writes it as a data folder.")
 final class SimCommand implements Callable<Integer> {
+  private final Terminal terminal;
+
+  SimCommand(Terminal terminal) {
+    this.terminal = terminal;
+  }
+
   @Option(names = "--seed", paramLabel = "S", description = "another market for another number")
   long seed = DemoFolder.SEED;
 
@@ -131,12 +137,12 @@ final class SimCommand implements Callable<Integer> {
     if (write != null) {
       DemoSize size =
           history ? DemoSize.DEMO.withHistory(PRINT_SESSIONS, MINUTE_SESSIONS) : DemoSize.DEMO;
-      DemoFolder.write(write, size, seed, new TextProgress("Writing " + write));
+      DemoFolder.write(write, size, seed, new TextProgress(terminal, "Writing " + write));
       return 0;
     }
     Path root = folder == null ? DemoData.market() : folder;
     if (folder == null) {
-      DemoData.ready(root, DemoSize.MARKET, seed, new TextProgress("Writing " + root));
+      DemoData.ready(root, DemoSize.MARKET, seed, new TextProgress(terminal, "Writing " + root));
     }
     DataFolder data = new DataFolder(root, new ExchangeCalendar());
     if (data.sessionDates().isEmpty()) {
@@ -145,9 +151,9 @@ final class SimCommand implements Callable<Integer> {
     LocalDate date = data.sessionDates().getLast();
     if (prepare != null) {
       EveOfSession.write(root, prepare);
-      System.err.println("What is known before the session is in " + prepare + ".");
+      terminal.err().println("What is known before the session is in " + prepare + ".");
     }
-    Session session = data.session(date, new TextProgress("Reading " + date));
+    Session session = data.session(date, new TextProgress(terminal, "Reading " + date));
     serve(session, data.fills(date));
     return 0;
   }
@@ -169,18 +175,20 @@ final class SimCommand implements Callable<Integer> {
         BrokerFile file = new BrokerFile(fills, date)) {
       server.start();
       broker.start();
-      System.err.println(
-          "Serving "
-              + date
-              + (certificate == null ? " at ws://" : " at wss://")
-              + host
-              + ":"
-              + server.port()
-              + ", its news at http://localhost:"
-              + news.port()
-              + "/rss and /atom, the broker's drop copy at localhost:"
-              + fixPort
-              + "; end it with Ctrl+C.");
+      terminal
+          .err()
+          .println(
+              "Serving "
+                  + date
+                  + (certificate == null ? " at ws://" : " at wss://")
+                  + host
+                  + ":"
+                  + server.port()
+                  + ", its news at http://localhost:"
+                  + news.port()
+                  + "/rss and /atom, the broker's drop copy at localhost:"
+                  + fixPort
+                  + "; end it with Ctrl+C.");
       while (!end.await(1, TimeUnit.SECONDS)) {
         file.append(broker.tellUntil(server.moment()));
       }

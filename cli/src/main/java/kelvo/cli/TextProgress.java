@@ -2,12 +2,14 @@ package kelvo.cli;
 
 import kelvo.job.Progress;
 
-/** Shows progress on standard error, one line that counts up. */
+/** Shows progress among the messages, one line that counts up. */
 final class TextProgress implements Progress {
+  private final Terminal terminal;
   private final String job;
   private int shown = -1;
 
-  TextProgress(String job) {
+  TextProgress(Terminal terminal, String job) {
+    this.terminal = terminal;
     this.job = job;
   }
 
@@ -16,7 +18,7 @@ final class TextProgress implements Progress {
     int percent = (int) (part * 100);
     if (percent != shown) {
       shown = percent;
-      System.err.print("\r" + job + ": " + percent + "%" + (percent == 100 ? "\n" : ""));
+      terminal.err().print("\r" + job + ": " + percent + "%" + (percent == 100 ? "\n" : ""));
     }
   }
 }

@@ -15,17 +15,13 @@ import java.util.List;
 import kelvo.job.Progress;
 import kelvo.sim.DemoFolder;
 import kelvo.sim.DemoSize;
-import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 class CommandsTest {
   @TempDir static Path folder;
 
-  private final PrintStream out = System.out;
-  private final PrintStream err = System.err;
   private final ByteArrayOutputStream printed = new ByteArrayOutputStream();
   private final ByteArrayOutputStream told = new ByteArrayOutputStream();
 
@@ -34,16 +30,13 @@ class CommandsTest {
     DemoFolder.write(folder, DemoSize.SMALL, DemoFolder.SEED, Progress.NONE);
   }
 
-  @BeforeEach
-  void capture() {
-    System.setOut(new PrintStream(printed, true, StandardCharsets.UTF_8));
-    System.setErr(new PrintStream(told, true, StandardCharsets.UTF_8));
-  }
+  private final Terminal terminal =
+      new Terminal(
+          new PrintStream(printed, true, StandardCharsets.UTF_8),
+          new PrintStream(told, true, StandardCharsets.UTF_8));
 
-  @AfterEach
-  void release() {
-    System.setOut(out);
-    System.setErr(err);
+  private int run(String... args) {
+    return Kelvo.run(terminal, args);
   }
 
   private List<NamedCsvRecord> rows() {
@@ -58,7 +51,7 @@ class CommandsTest {
   @Test
   void aServedSessionIsRecordedAndReadBack(@TempDir Path recorded) throws Exception {
     Files.copy(folder.resolve("securities.csv"), recorded.resolve("securities.csv"));
-    SimCommand sim = new SimCommand();
+    SimCommand sim = new SimCommand(terminal);
     sim.folder = folder;
     sim.speed = 0;
     sim.port = freePort();
@@ -77,7 +70,7 @@ class CommandsTest {
                   }
                 });
     int code =
-        Kelvo.run(
+        run(
             "record",
             "ws://localhost:" + sim.port,
             "--data",
@@ -91,7 +84,7 @@ class CommandsTest {
 
     assertThat(code).isZero();
     assertThat(told.toString(StandardCharsets.UTF_8)).contains("Recorded up to frame");
-    assertThat(Kelvo.run("check", recorded.toString())).isZero();
+    assertThat(run("check", recorded.toString())).isZero();
     assertThat(recorded.resolve("sessions/2031-03-12/trades.csv")).content().contains("extended");
   }
 
@@ -104,16 +97,16 @@ class CommandsTest {
   @Test
   void aSessionIsConvertedToParquetAndGivesTheSameMatches(@TempDir Path out) {
     Path converted = out.resolve("parquet");
-    assertThat(Kelvo.run("convert", folder.toString(), converted.toString())).isZero();
+    assertThat(run("convert", folder.toString(), converted.toString())).isZero();
     String[] call = {
       "matches", "", "--scan", scan("01-morning-gaps.json"), "--date", "2031-03-12", "--at", "09:00"
     };
     call[1] = folder.toString();
-    assertThat(Kelvo.run(call)).isZero();
+    assertThat(run(call)).isZero();
     String fromCsv = printed.toString(StandardCharsets.UTF_8);
     printed.reset();
     call[1] = converted.toString();
-    assertThat(Kelvo.run(call)).isZero();
+    assertThat(run(call)).isZero();
 
     assertThat(converted.resolve("sessions/2031-03-12/trades.parquet")).exists();
     assertThat(printed.toString(StandardCharsets.UTF_8)).isEqualTo(fromCsv);
@@ -122,7 +115,7 @@ class CommandsTest {
 
   @Test
   void checkFindsNothingWrongWithTheDemo() {
-    assertThat(Kelvo.run("check", folder.toString())).isZero();
+    assertThat(run("check", folder.toString())).isZero();
     assertThat(told.toString(StandardCharsets.UTF_8)).contains("No problems found.");
   }
 
@@ -136,7 +129,7 @@ class CommandsTest {
         bad.resolve("sessions/2031-03-12/trades.csv"),
         "time,symbol,price,size,conditions\n09:30:00,TIDARC,x,100,regular\n");
 
-    assertThat(Kelvo.run("check", bad.toString())).isEqualTo(1);
+    assertThat(run("check", bad.toString())).isEqualTo(1);
     assertThat(printed.toString(StandardCharsets.UTF_8))
         .contains("securities.csv, line 3")
         .contains("trades.csv, line 2, column price");
@@ -145,7 +138,7 @@ class CommandsTest {
   @Test
   void matchesListsTheGapperFirstWithTheScansColumns() {
     assertThat(
-            Kelvo.run(
+            run(
                 "matches",
                 folder.toString(),
                 "--scan",
@@ -160,7 +153,7 @@ class CommandsTest {
   @Test
   void explainAnswersRuleByRule() {
     assertThat(
-            Kelvo.run(
+            run(
                 "matches",
                 folder.toString(),
                 "--scan",
@@ -178,7 +171,7 @@ class CommandsTest {
   @Test
   void anEmptyListSaysWhy() {
     assertThat(
-            Kelvo.run(
+            run(
                 "matches",
                 folder.toString(),
                 "--scan",
@@ -193,7 +186,7 @@ class CommandsTest {
   @Test
   void hitsFoldRepeatsAndUnfoldedShowsEach() {
     assertThat(
-            Kelvo.run(
+            run(
                 "hits",
                 folder.toString(),
                 "--scan",
@@ -206,7 +199,7 @@ class CommandsTest {
     int folded = rows().size();
     int firings = rows().stream().mapToInt(row -> Integer.parseInt(row.getField("count"))).sum();
     printed.reset();
-    Kelvo.run(
+    run(
         "hits",
         folder.toString(),
         "--scan",
@@ -222,7 +215,7 @@ class CommandsTest {
 
   @Test
   void jsonLinesHaveTheSameRows() {
-    Kelvo.run("hits", folder.toString(), "--scan", scan("09-halts.json"), "--json");
+    run("hits", folder.toString(), "--scan", scan("09-halts.json"), "--json");
 
     assertThat(printed.toString(StandardCharsets.UTF_8).lines())
         .hasSize(2)
@@ -233,7 +226,7 @@ class CommandsTest {
   @Test
   void reviewWritesItsThreeTables(@TempDir Path tables) throws IOException {
     assertThat(
-            Kelvo.run(
+            run(
                 "review",
                 folder.toString(),
                 "--fills",
@@ -255,9 +248,9 @@ class CommandsTest {
 
   @Test
   void aWrongCallExitsWithTwoAndSaysTheWayOut() {
-    assertThat(Kelvo.run("matches", folder.toString(), "--scan", scan("01-morning-gaps.json")))
+    assertThat(run("matches", folder.toString(), "--scan", scan("01-morning-gaps.json")))
         .isEqualTo(2);
-    assertThat(Kelvo.run("hits", folder.resolve("nowhere").toString())).isEqualTo(2);
+    assertThat(run("hits", folder.resolve("nowhere").toString())).isEqualTo(2);
     assertThat(told.toString(StandardCharsets.UTF_8))
         .contains("Missing required option: '--at")
         .contains("there is no folder");
@@ -265,8 +258,8 @@ class CommandsTest {
 
   @Test
   void aDateWithoutASessionIsAFaultOfTheData() {
-    assertThat(Kelvo.run("hits", folder.toString(), "--date", "2031-03-13")).isEqualTo(1);
+    assertThat(run("hits", folder.toString(), "--date", "2031-03-13")).isEqualTo(1);
     assertThat(told.toString(StandardCharsets.UTF_8))
-        .contains("has no session of 2031-03-13; there are [2031-03-12]");
+        .contains("has no session of 2031-03-13; there are 2031-03-12");
   }
 }

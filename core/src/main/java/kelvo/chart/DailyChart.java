@@ -1,14 +1,13 @@
 package kelvo.chart;
 
-import kelvo.history.Averages;
-import kelvo.session.SecurityFacts;
-import kelvo.tape.Price;
-import kelvo.state.SymbolState;
-import kelvo.history.DailyBar;
-
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import kelvo.history.Averages;
+import kelvo.history.DailyBar;
+import kelvo.session.SecurityFacts;
+import kelvo.state.SymbolState;
+import kelvo.tape.Price;
 
 /**
  * Daily bars with today's running one at the end, and three exponential averages of the closes.

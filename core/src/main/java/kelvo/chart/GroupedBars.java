@@ -1,12 +1,11 @@
 package kelvo.chart;
 
-import kelvo.history.Averages;
-import kelvo.tape.Price;
-import kelvo.history.MinuteBar;
-
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.LongPredicate;
+import kelvo.history.Averages;
+import kelvo.history.MinuteBar;
+import kelvo.tape.Price;
 import kelvo.time.DayTime;
 
 /** Longer bars made of 1-minute bars. */

@@ -1,10 +1,9 @@
 package kelvo.chart;
 
-import kelvo.history.MinuteBar;
-import kelvo.history.DailyBar;
-
 import java.util.List;
 import java.util.Locale;
+import kelvo.history.DailyBar;
+import kelvo.history.MinuteBar;
 import kelvo.time.DayTime;
 
 /**

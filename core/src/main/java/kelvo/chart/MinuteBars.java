@@ -1,16 +1,15 @@
 package kelvo.chart;
 
-import kelvo.tape.Price;
-import kelvo.tape.TapeRules;
-import kelvo.state.SymbolState;
-import kelvo.history.MinuteBar;
-import kelvo.tape.EventKind;
-import kelvo.tape.EventTape;
-import kelvo.state.Effect;
-import kelvo.session.Session;
-
 import java.util.ArrayList;
 import java.util.List;
+import kelvo.history.MinuteBar;
+import kelvo.session.Session;
+import kelvo.state.Effect;
+import kelvo.state.SymbolState;
+import kelvo.tape.EventKind;
+import kelvo.tape.EventTape;
+import kelvo.tape.Price;
+import kelvo.tape.TapeRules;
 import kelvo.time.DayTime;
 
 /**

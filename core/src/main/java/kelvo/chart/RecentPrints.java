@@ -1,13 +1,12 @@
 package kelvo.chart;
 
-import kelvo.tape.Price;
-import kelvo.tape.Corrections;
-import kelvo.tape.EventTape;
-import kelvo.state.TapeMoment;
-import kelvo.session.Session;
-
 import java.util.ArrayList;
 import java.util.List;
+import kelvo.session.Session;
+import kelvo.state.TapeMoment;
+import kelvo.tape.Corrections;
+import kelvo.tape.EventTape;
+import kelvo.tape.Price;
 
 /**
  * The newest prints of one security, each held against the quote in force when it was made.

@@ -4,7 +4,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import kelvo.history.MinuteBar;
-import kelvo.chart.MinuteBars;
 import kelvo.session.Session;
 
 /**

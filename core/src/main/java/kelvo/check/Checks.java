@@ -2,13 +2,13 @@ package kelvo.check;
 
 import java.util.ArrayList;
 import java.util.List;
+import kelvo.check.Check.Result;
 import kelvo.field.Field;
 import kelvo.history.CorporateAction;
-import kelvo.session.Session;
-import kelvo.state.SymbolState;
 import kelvo.rule.Rule;
 import kelvo.rule.RuleCheck;
-import kelvo.check.Check.Result;
+import kelvo.session.Session;
+import kelvo.state.SymbolState;
 import org.jspecify.annotations.Nullable;
 
 /** The checks of the morning made ready for a session. Owned by one thread. */

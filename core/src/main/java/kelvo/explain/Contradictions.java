@@ -1,8 +1,5 @@
 package kelvo.explain;
 
-import kelvo.scan.Scan;
-import kelvo.scan.Side;
-
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -12,6 +9,8 @@ import kelvo.field.Field;
 import kelvo.rule.Bound;
 import kelvo.rule.Relation;
 import kelvo.rule.Rule;
+import kelvo.scan.Scan;
+import kelvo.scan.Side;
 import kelvo.time.Phases;
 
 /** Rules of one scan that cannot hold together, and rules that look against its side. */

@@ -1,17 +1,16 @@
 package kelvo.explain;
 
-import kelvo.scan.ScanCheck;
-import kelvo.scan.Scan;
-
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.function.IntFunction;
 import kelvo.field.Field;
-import kelvo.session.Session;
-import kelvo.state.SymbolState;
 import kelvo.rule.Bound;
 import kelvo.rule.Rule;
+import kelvo.scan.Scan;
+import kelvo.scan.ScanCheck;
+import kelvo.session.Session;
+import kelvo.state.SymbolState;
 import org.jspecify.annotations.Nullable;
 
 /**

@@ -1,8 +1,5 @@
 package kelvo.explain;
 
-import kelvo.scan.Scan;
-import kelvo.scan.Side;
-
 import java.util.ArrayList;
 import java.util.List;
 import kelvo.field.Field;
@@ -11,6 +8,8 @@ import kelvo.rule.Amounts;
 import kelvo.rule.Bound;
 import kelvo.rule.Relation;
 import kelvo.rule.Rule;
+import kelvo.scan.Scan;
+import kelvo.scan.Side;
 
 /** Two halves of one scan: cheap and dear stocks, risers and fallers. */
 public final class ScanPairs {

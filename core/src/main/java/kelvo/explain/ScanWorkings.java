@@ -1,13 +1,12 @@
 package kelvo.explain;
 
-import kelvo.scan.Scan;
-
 import java.util.List;
 import java.util.OptionalInt;
 import java.util.function.IntFunction;
+import kelvo.rule.RuleCheck;
+import kelvo.scan.Scan;
 import kelvo.session.Session;
 import kelvo.state.SymbolState;
-import kelvo.rule.RuleCheck;
 import org.jspecify.annotations.Nullable;
 
 /**

@@ -1,19 +1,18 @@
 package kelvo.explain;
 
-import kelvo.player.SessionRun;
-import kelvo.hit.MarketEngine;
-
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import kelvo.session.Session;
-import kelvo.state.SymbolState;
+import kelvo.replay.Seekable;
+import kelvo.replay.TapeReplay;
 import kelvo.rule.Rule;
 import kelvo.rule.RuleCheck;
 import kelvo.rule.RuleSentence;
 import kelvo.scan.Scan;
 import kelvo.scan.ScanCheck;
+import kelvo.session.Session;
+import kelvo.state.SymbolState;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -48,21 +47,21 @@ public record SecondLook(long first, long second, List<Row> rows) {
    */
   public record Row(String symbol, Standing standing, String why) {}
 
-  /** Looks at two moments of a run; costs two seeks. */
-  public static SecondLook of(SessionRun run, Scan scan, long first, long second) {
+  /** Looks at two moments of a session; costs two seeks. */
+  public static SecondLook of(Seekable run, Scan scan, long first, long second) {
     Session session = run.session();
     ScanCheck check = new ScanCheck(scan, session);
-    MarketEngine engine = run.engine();
-    run.seek(engine, first);
-    boolean[] then = fits(check, engine);
-    run.seek(engine, second);
-    boolean[] now = fits(check, engine);
+    TapeReplay replay = run.replay();
+    run.seek(replay, first);
+    boolean[] then = fits(check, replay);
+    run.seek(replay, second);
+    boolean[] now = fits(check, replay);
     List<Row> rows = new ArrayList<>();
     for (Standing standing : Standing.values()) {
       for (int i = 0; i < then.length; i++) {
         if (standing == standing(then[i], now[i])) {
           String why =
-              standing == Standing.FELL_OUT ? why(scan, session, engine.state(i), engine) : "";
+              standing == Standing.FELL_OUT ? why(scan, session, replay.state(i), replay) : "";
           rows.add(new Row(session.security(i).symbol(), standing, why));
         }
       }
@@ -70,10 +69,10 @@ public record SecondLook(long first, long second, List<Row> rows) {
     return new SecondLook(first, second, List.copyOf(rows));
   }
 
-  private static boolean[] fits(ScanCheck check, MarketEngine engine) {
-    boolean[] fits = new boolean[engine.session().securities().size()];
+  private static boolean[] fits(ScanCheck check, TapeReplay replay) {
+    boolean[] fits = new boolean[replay.session().securities().size()];
     for (int i = 0; i < fits.length; i++) {
-      fits[i] = check.holds(engine.state(i), engine.clock(), engine.phase());
+      fits[i] = check.holds(replay.state(i), replay.clock(), replay.phase());
     }
     return fits;
   }
@@ -86,19 +85,19 @@ public record SecondLook(long first, long second, List<Row> rows) {
   }
 
   /** The rules that fail, and the groups of which none holds, with what they were about. */
-  private static String why(Scan scan, Session session, SymbolState state, MarketEngine engine) {
+  private static String why(Scan scan, Session session, SymbolState state, TapeReplay replay) {
     Stream<List<Rule>> groups =
         Stream.concat(scan.rules().stream().map(List::of), scan.anyOf().stream());
     return groups
         .map(group -> group.stream().map(rule -> new RuleCheck(rule, session)).toList())
         .filter(
             checks ->
-                checks.stream().noneMatch(c -> c.passes(state, engine.clock(), engine.phase())))
+                checks.stream().noneMatch(c -> c.passes(state, replay.clock(), replay.phase())))
         .map(
             checks ->
                 RuleSentence.ofAny(checks.stream().map(RuleCheck::rule).toList())
                     + " (now "
-                    + shown(checks.getFirst(), state, engine.clock())
+                    + shown(checks.getFirst(), state, replay.clock())
                     + ")")
         .collect(Collectors.joining("; "));
   }

@@ -1,15 +1,14 @@
 package kelvo.explain;
 
-import kelvo.scan.Scan;
-
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.IntFunction;
-import kelvo.session.Session;
-import kelvo.state.SymbolState;
 import kelvo.rule.Rule;
 import kelvo.rule.RuleCheck;
 import kelvo.rule.RuleSentence;
+import kelvo.scan.Scan;
+import kelvo.session.Session;
+import kelvo.state.SymbolState;
 import kelvo.time.DayTime;
 import kelvo.universe.Membership;
 

@@ -1,17 +1,14 @@
 package kelvo.explain;
 
-import kelvo.scan.Scan;
-
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Objects;
-import kelvo.tape.EventTape;
-import kelvo.state.Market;
-import kelvo.state.MarketGauge;
-import kelvo.session.Session;
-import kelvo.state.SymbolState;
+import kelvo.replay.TapeListener;
+import kelvo.replay.TapeReplay;
 import kelvo.rule.Rule;
 import kelvo.rule.RuleCheck;
+import kelvo.scan.Scan;
+import kelvo.session.Session;
+import kelvo.state.SymbolState;
 import kelvo.time.DayTime;
 import kelvo.universe.Membership;
 import kelvo.universe.Universe;
@@ -20,9 +17,9 @@ import kelvo.universe.Universe;
  * Why a security is not in a scan: rule by rule, with the time at which each last held. Plays the
  * session up to the moment of the question, the whole market of it, since rules may look at that.
  */
-public final class WhyNot {
+public final class WhyNot implements TapeListener {
   private final Session session;
-  private final Market market;
+  private final TapeReplay replay;
   private final SymbolState state;
   private final List<Asked> asked = new ArrayList<>();
 
@@ -39,8 +36,8 @@ public final class WhyNot {
 
   private WhyNot(Session session, Scan scan, int security) {
     this.session = session;
-    market = Market.of(session);
-    state = market.states().get(security);
+    replay = new TapeReplay(session);
+    state = replay.state(security);
     scan.rules().forEach(rule -> asked.add(new Asked(rule, session)));
     scan.anyOf().forEach(group -> group.forEach(rule -> asked.add(new Asked(rule, session))));
   }
@@ -68,25 +65,20 @@ public final class WhyNot {
   }
 
   private void play(long moment) {
-    EventTape tape = session.tape();
-    MarketGauge gauge = Objects.requireNonNull(market.gauge());
-    long second = DayTime.FIRST;
-    long now = DayTime.FIRST;
-    for (int event = 0; event < tape.size() && tape.time(event) <= moment; event++) {
-      now = Math.max(now, tape.time(event));
-      for (; second <= now; second += DayTime.SECOND) {
-        ask(second);
-      }
-      SymbolState changed = market.states().get(tape.symbol(event));
-      changed.apply(event);
-      gauge.priced(changed);
-      if (changed == state) {
-        ask(now);
-      }
+    replay.listen(this);
+    replay.runTo(moment);
+    ask(moment);
+  }
+
+  @Override
+  public void applied(SymbolState changed, int effects, int event, long now) {
+    if (changed == state) {
+      ask(Math.max(now, DayTime.FIRST));
     }
-    for (; second <= moment; second += DayTime.SECOND) {
-      ask(second);
-    }
+  }
+
+  @Override
+  public void second(long moment) {
     ask(moment);
   }
 

@@ -4,13 +4,13 @@ import static kelvo.field.Formulas.ratio;
 
 import java.util.List;
 import java.util.function.ToDoubleFunction;
-import kelvo.state.LargestPrints;
-import kelvo.tape.Price;
 import kelvo.session.SecurityFacts;
 import kelvo.session.Session;
+import kelvo.state.LargestPrints;
 import kelvo.state.SlidingSpan;
 import kelvo.state.SymbolState;
 import kelvo.state.TapeMoment;
+import kelvo.tape.Price;
 import kelvo.time.DayTime;
 
 /** Volume, prints and money traded. */

@@ -5,10 +5,10 @@ import static kelvo.field.Formulas.percentOf;
 import java.util.Arrays;
 import java.util.List;
 import kelvo.history.Averages;
-import kelvo.tape.Price;
 import kelvo.session.SecurityFacts;
 import kelvo.session.Session;
 import kelvo.state.SymbolState;
+import kelvo.tape.Price;
 
 /** VWAP, daily and intraday averages, the stack, the average true range. */
 final class AverageFields {

@@ -2,9 +2,9 @@ package kelvo.field;
 
 import java.time.temporal.ChronoUnit;
 import java.util.List;
-import kelvo.tape.Price;
 import kelvo.session.SecurityFacts;
 import kelvo.session.Session;
+import kelvo.tape.Price;
 
 /** What a security is: float, kind, venue, splits, halts, and how it went yesterday. */
 final class CharacterFields {

@@ -3,8 +3,8 @@ package kelvo.field;
 import java.util.List;
 import kelvo.history.DailyCoil;
 import kelvo.state.FiveMinuteCoil;
-import kelvo.tape.Price;
 import kelvo.state.TapeMoment;
+import kelvo.tape.Price;
 
 /** Whether a security has gone quiet, by daily and by 5-minute bars. */
 final class CoilFields {

@@ -25,14 +25,14 @@ public final class FieldCatalogue {
             CharacterFields.all(),
             HaltFields.all(),
             NewsFields.all(),
-            WeatherFields.all())
+            BreadthFields.all())
         .forEach(group -> group.forEach(field -> FIELDS.put(field.words(), field)));
     FAMILIES.addAll(ActivityFields.families());
     FAMILIES.addAll(RangeFields.families());
     FAMILIES.addAll(AverageFields.families());
     FAMILIES.addAll(HistoryFields.families());
     FAMILIES.addAll(NewsFields.families());
-    FAMILIES.addAll(WeatherFields.families());
+    FAMILIES.addAll(BreadthFields.families());
   }
 
   /** The members of families that every hit records. */

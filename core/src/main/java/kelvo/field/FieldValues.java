@@ -4,7 +4,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
-import kelvo.field.Field;
+import java.util.concurrent.atomic.AtomicLongArray;
 import kelvo.state.TapeMoment;
 import org.jspecify.annotations.Nullable;
 
@@ -19,7 +19,12 @@ public final class FieldValues {
   private final double[] live;
   private final Map<String, String> words;
   private final @Nullable TapeMoment moment;
-  private volatile double @Nullable [] fromTape;
+
+  /** What has been read from the tape so far, as bits; {@link #NOT_READ} where nothing was. */
+  private final AtomicLongArray fromTape;
+
+  /** The bits of a NaN that no arithmetic gives. */
+  private static final long NOT_READ = 0x7ff8_0000_0000_cafeL;
 
   /**
    * Takes over the arrays, which nobody else may change.
@@ -40,6 +45,9 @@ public final class FieldValues {
     this.live = live;
     this.words = Map.copyOf(words);
     this.moment = moment;
+    long[] nothing = new long[moment == null ? 0 : fields.size() - fixed.length - live.length];
+    Arrays.fill(nothing, NOT_READ);
+    fromTape = new AtomicLongArray(nothing);
   }
 
   /** The fields, in order. */
@@ -58,22 +66,29 @@ public final class FieldValues {
       return fixed[place];
     }
     int after = place - fixed.length;
-    return after < live.length ? live[after] : fromTape()[after - live.length];
+    return after < live.length ? live[after] : fromTape(after - live.length);
   }
 
-  private double[] fromTape() {
-    double[] known = fromTape;
-    if (known == null) {
-      int first = fixed.length + live.length;
-      double[] read = new double[fields.size() - first];
-      for (int i = 0; i < read.length; i++) {
-        Field.TapeReading reading = Objects.requireNonNull(fields.get(first + i).fromTape());
-        read[i] = moment == null ? Double.NaN : reading.at(moment);
-      }
-      fromTape = read;
-      known = read;
+  /** Reads one field, and no other: one may look at the last prints, another at the whole day. */
+  private double fromTape(int place) {
+    TapeMoment then = moment;
+    if (then == null) {
+      return Double.NaN;
     }
-    return known;
+    long known = fromTape.getOpaque(place);
+    if (known != NOT_READ) {
+      return Double.longBitsToDouble(known);
+    }
+    Field.Number field = fields.get(fixed.length + live.length + place);
+    double value = Objects.requireNonNull(field.fromTape()).at(then);
+    fromTape.setOpaque(place, Double.doubleToLongBits(value));
+    return value;
+  }
+
+  private double[] allFromTape() {
+    double[] all = new double[fields.size() - fixed.length - live.length];
+    Arrays.setAll(all, this::fromTape);
+    return all;
   }
 
   /** The value of the field of these words; NaN when unknown or not recorded. */
@@ -92,7 +107,7 @@ public final class FieldValues {
         && Arrays.equals(fixed, that.fixed)
         && Arrays.equals(live, that.live)
         && words.equals(that.words)
-        && Arrays.equals(fromTape(), that.fromTape());
+        && Arrays.equals(allFromTape(), that.allFromTape());
   }
 
   @Override
@@ -102,6 +117,6 @@ public final class FieldValues {
 
   @Override
   public String toString() {
-    return Arrays.toString(fixed) + Arrays.toString(live) + words + Arrays.toString(fromTape());
+    return Arrays.toString(fixed) + Arrays.toString(live) + words + Arrays.toString(allFromTape());
   }
 }

@@ -6,12 +6,12 @@ import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
-import kelvo.tape.Price;
-import kelvo.session.Security;
-import kelvo.state.SymbolState;
 import kelvo.news.Catalyst;
 import kelvo.news.CatalystRule;
 import kelvo.news.NewsCategory;
+import kelvo.session.Security;
+import kelvo.state.SymbolState;
+import kelvo.tape.Price;
 import kelvo.time.DayTime;
 
 /** News of a security. */

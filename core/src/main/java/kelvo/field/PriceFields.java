@@ -4,8 +4,8 @@ import static kelvo.field.Formulas.percentOf;
 import static kelvo.field.Formulas.ratio;
 
 import java.util.List;
-import kelvo.tape.Price;
 import kelvo.state.SymbolState;
+import kelvo.tape.Price;
 
 /** Price, change, gap, highs and lows, spread. */
 final class PriceFields {

@@ -8,11 +8,11 @@ import java.util.function.ToLongFunction;
 import kelvo.history.Averages;
 import kelvo.history.DailyBar;
 import kelvo.history.DailyHistory;
-import kelvo.state.OpeningRange;
-import kelvo.tape.Price;
-import kelvo.session.SecurityFacts;
 import kelvo.history.Swings;
+import kelvo.session.SecurityFacts;
+import kelvo.state.OpeningRange;
 import kelvo.state.SymbolState;
+import kelvo.tape.Price;
 
 /** Highs, lows and ranges: of the day and its spans, of N days, in average true ranges. */
 final class RangeFields {

@@ -1,9 +1,8 @@
 package kelvo.history;
 
-import kelvo.tape.Price;
-
 import java.util.Arrays;
 import java.util.List;
+import kelvo.tape.Price;
 
 /**
  * Moving averages and the average true range. Values before the first full span are unknown (NaN).

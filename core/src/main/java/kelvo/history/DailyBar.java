@@ -1,9 +1,8 @@
 package kelvo.history;
 
-import kelvo.tape.Price;
-import kelvo.tape.EventTape;
-
 import java.time.LocalDate;
+import kelvo.tape.EventTape;
+import kelvo.tape.Price;
 
 /**
  * One regular session of a security. Prices are {@link Price} units; volume (shares) and trades are

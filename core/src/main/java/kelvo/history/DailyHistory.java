@@ -1,11 +1,10 @@
 package kelvo.history;
 
-import kelvo.tape.Price;
-
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import kelvo.tape.Price;
 
 /**
  * The daily bars of one security before a session, oldest first, adjusted for every split effective

@@ -1,10 +1,9 @@
 package kelvo.history;
 
-import kelvo.tape.Price;
-
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import kelvo.tape.Price;
 
 /**
  * The daily swing highs and lows of one security: bars with two lower highs, or two higher lows, on

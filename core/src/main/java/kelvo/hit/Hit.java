@@ -2,7 +2,6 @@ package kelvo.hit;
 
 import kelvo.field.FieldValues;
 import kelvo.scan.Side;
-
 import kelvo.trigger.Trigger;
 
 /**
@@ -10,6 +9,7 @@ import kelvo.trigger.Trigger;
  *
  * @param number its place among the session's hits, from 0
  * @param scan the scan's name; for levels, "levels"
+ * @param version {@link kelvo.scan.Scan#version} of the scan; empty for levels
  * @param side which way it looks
  * @param security the security's number in the session
  * @param symbol the ticker
@@ -21,10 +21,18 @@ import kelvo.trigger.Trigger;
 public record Hit(
     int number,
     String scan,
+    String version,
     Side side,
     int security,
     String symbol,
     long at,
     Trigger trigger,
     long price,
-    FieldValues fields) {}
+    FieldValues fields) {
+  /** The same hit at another place among the session's. */
+  Hit numbered(int place) {
+    return place == number
+        ? this
+        : new Hit(place, scan, version, side, security, symbol, at, trigger, price, fields);
+  }
+}

@@ -9,10 +9,10 @@ import java.util.Map;
 import java.util.function.Predicate;
 import kelvo.field.Field;
 import kelvo.field.FieldCatalogue;
-import kelvo.session.Session;
-import kelvo.state.SymbolState;
 import kelvo.field.FieldValues;
 import kelvo.scan.Scan;
+import kelvo.session.Session;
+import kelvo.state.SymbolState;
 import org.jspecify.annotations.Nullable;
 
 /**

@@ -1,12 +1,11 @@
 package kelvo.hit;
 
-import kelvo.scan.Scan;
-
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.ToLongFunction;
+import kelvo.scan.Scan;
 
 /**
  * Folds hits as they come. A fold ends when its fold time passes without a firing. Not thread-safe.

@@ -1,8 +1,8 @@
 package kelvo.hit;
 
 import java.util.List;
-import kelvo.scan.Scan;
 import kelvo.level.Level;
+import kelvo.scan.Scan;
 
 /**
  * What the engine looks for.

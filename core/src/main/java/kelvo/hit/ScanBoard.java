@@ -1,19 +1,18 @@
 package kelvo.hit;
 
-import kelvo.scan.ScanCheck;
-import kelvo.scan.Scan;
-
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import kelvo.field.Field;
-import kelvo.session.Session;
-import kelvo.state.SlidingSpan;
-import kelvo.state.SymbolState;
 import kelvo.rule.RuleCheck;
 import kelvo.rule.RuleTable;
 import kelvo.rule.SharedReadings;
+import kelvo.scan.Scan;
+import kelvo.scan.ScanCheck;
+import kelvo.session.Session;
+import kelvo.state.SlidingSpan;
+import kelvo.state.SymbolState;
 import kelvo.trigger.Trigger;
 
 /**
@@ -292,24 +291,5 @@ public final class ScanBoard {
   /** Whether a security was inside a scan after the last update. */
   public boolean isInside(int security, int scan) {
     return (rows[(security << ROW_BITS) + INSIDE] >>> scan & 1) != 0;
-  }
-
-  /** A copy of who is inside what. */
-  public long[] insideCopy() {
-    long[] inside = new long[eligible.length];
-    for (int i = 0; i < inside.length; i++) {
-      inside[i] = rows[(i << ROW_BITS) + INSIDE];
-    }
-    return inside;
-  }
-
-  /** Takes over who is inside what at a moment. */
-  public void restore(long[] insideThen, long moment) {
-    for (int i = 0; i < insideThen.length; i++) {
-      wake(i);
-      rows[(i << ROW_BITS) + INSIDE] = insideThen[i];
-      rows[(i << ROW_BITS) + AWAITING] = passing;
-    }
-    openAt(moment);
   }
 }

@@ -1,13 +1,12 @@
 package kelvo.hit;
 
-import kelvo.scan.Scan;
-
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Predicate;
+import kelvo.scan.Scan;
 
 /** Hits told as one row a symbol, the newest first. */
 public final class SymbolStream {
@@ -21,8 +20,17 @@ public final class SymbolStream {
    * @param firings how many hits in all
    * @param repeats how often the newest fold has fired
    * @param ratePerMinute firings of the newest fold a minute, from its first to its last; 0 for one
+   * @param changePercent from the previous close, at the newest hit; NaN when unknown
+   * @param volumeFiveMinutes shares of the five minutes before the newest hit; NaN when unknown
    */
-  public record Row(Hit newest, int folds, int firings, int repeats, double ratePerMinute) {}
+  public record Row(
+      Hit newest,
+      int folds,
+      int firings,
+      int repeats,
+      double ratePerMinute,
+      double changePercent,
+      double volumeFiveMinutes) {}
 
   /** The rows of these hits; those of scans that are not wanted are left out. */
   public static List<Row> of(List<Hit> hits, List<Scan> scans, Predicate<String> wanted) {
@@ -48,6 +56,8 @@ public final class SymbolStream {
         folds.size(),
         folds.stream().mapToInt(HitFold::count).sum(),
         newest.count(),
-        rate);
+        rate,
+        newest.last().fields().of("change %"),
+        newest.last().fields().of("volume 5m"));
   }
 }

@@ -4,11 +4,10 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.TreeSet;
+import kelvo.scan.Scan;
+import kelvo.scan.ScanOrder;
 import kelvo.session.Session;
 import kelvo.state.SymbolState;
-import kelvo.scan.Scan;
-import kelvo.hit.ScanBoard;
-import kelvo.scan.ScanOrder;
 import kelvo.trigger.Trigger;
 
 /**
@@ -61,23 +60,6 @@ final class TopWatch {
   void settle(long now, TriggerWatch.Fired fired) {
     for (Ranking ranking : rankings) {
       ranking.settle(now, fired);
-    }
-  }
-
-  List<Object> memory() {
-    List<Object> memory = new ArrayList<>();
-    for (Ranking ranking : rankings) {
-      memory.add(ranking.keys.clone());
-      memory.add(ranking.top.clone());
-      memory.add(ranking.order);
-    }
-    return memory;
-  }
-
-  void restore(List<Object> memory) {
-    for (int i = 0; i < rankings.length; i++) {
-      rankings[i].restore(
-          (double[]) memory.get(3 * i), (int[]) memory.get(3 * i + 1), (int) memory.get(3 * i + 2));
     }
   }
 
@@ -149,19 +131,6 @@ final class TopWatch {
       for (int id : top) {
         if (Arrays.stream(before).noneMatch(b -> b == id)) {
           fired.fired(states[id], trigger, 1L << scan, now);
-        }
-      }
-    }
-
-    void restore(double[] keysThen, int[] topThen, int orderThen) {
-      inside.clear();
-      System.arraycopy(keysThen, 0, keys, 0, keys.length);
-      top = topThen.clone();
-      order = orderThen;
-      dirty = false;
-      for (int i = 0; i < keys.length; i++) {
-        if (!Double.isNaN(keys[i])) {
-          inside.add(i);
         }
       }
     }

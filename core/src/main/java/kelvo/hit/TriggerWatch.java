@@ -1,13 +1,11 @@
 package kelvo.hit;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
-import kelvo.state.Effect;
-import kelvo.session.Session;
-import kelvo.state.SymbolState;
 import kelvo.scan.Scan;
-import kelvo.hit.ScanBoard;
+import kelvo.session.Session;
+import kelvo.state.Effect;
+import kelvo.state.SymbolState;
 import kelvo.trigger.Detector;
 import kelvo.trigger.Trigger;
 
@@ -94,20 +92,6 @@ final class TriggerWatch {
               }
             }
           });
-    }
-  }
-
-  List<Object> memories() {
-    List<Object> memories = new ArrayList<>();
-    for (Detector detector : detectors) {
-      memories.add(detector.memory());
-    }
-    return memories;
-  }
-
-  void restore(List<Object> memories) {
-    for (int i = 0; i < detectors.length; i++) {
-      detectors[i].restore(memories.get(i));
     }
   }
 }

@@ -1,13 +1,12 @@
 package kelvo.journal;
 
-import kelvo.level.Level;
-
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import kelvo.level.Level;
 import kelvo.trade.Fill;
 
 /**
@@ -49,11 +48,6 @@ public record DayBook(
   /** The decision in force on a symbol at a moment. */
   public Optional<Decision> decisionOn(String symbol, long moment) {
     return Optional.ofNullable(decidedAt(moment).get(symbol));
-  }
-
-  /** The Ten at a moment: the symbols kept, in the order in which they were first decided. */
-  public List<Decision> theTen(long moment) {
-    return decidedAt(moment).values().stream().filter(d -> d.choice() == Choice.KEEP).toList();
   }
 
   /** The levels that stand on a symbol at a moment. */
@@ -101,6 +95,22 @@ public record DayBook(
   /** This book with other fills. */
   public DayBook withFills(List<Fill> others) {
     return new DayBook(decisions, levels, notes, focus, others);
+  }
+
+  /**
+   * This book with fills that may be in it already: each is in it as often as in the one of the two
+   * lists that has it more often. By time.
+   */
+  public DayBook adding(List<Fill> others) {
+    List<Fill> all = new ArrayList<>(fills);
+    List<Fill> known = new ArrayList<>(fills);
+    for (Fill fill : others) {
+      if (!known.remove(fill)) {
+        all.add(fill);
+      }
+    }
+    all.sort(Comparator.comparingLong(Fill::at));
+    return withFills(all);
   }
 
   private static <T> List<T> and(List<T> list, T one) {

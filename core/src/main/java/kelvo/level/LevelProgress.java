@@ -85,20 +85,4 @@ public final class LevelProgress {
     wasAway = false;
     return lastMinute < volumeOfBreak ? did | QUIETLY : did;
   }
-
-  LevelProgress copy() {
-    LevelProgress copy = new LevelProgress();
-    copy.copyFrom(this);
-    return copy;
-  }
-
-  void copyFrom(LevelProgress other) {
-    crossing = other.crossing;
-    before = other.before;
-    touchedAt = other.touchedAt;
-    touched = other.touched;
-    broke = other.broke;
-    wasAway = other.wasAway;
-    volumeOfBreak = other.volumeOfBreak;
-  }
 }

@@ -1,28 +1,27 @@
 package kelvo.player;
 
-import kelvo.job.Progress;
-import kelvo.view.MarketSnapshot;
-import kelvo.hit.Program;
-import kelvo.hit.MarketEngine;
-import kelvo.view.SnapshotBuilder;
-import kelvo.view.SnapshotRequest;
-
 import java.util.List;
-import java.util.concurrent.BlockingQueue;
-import java.util.concurrent.LinkedBlockingQueue;
-import java.util.concurrent.TimeUnit;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.function.LongSupplier;
 import kelvo.hit.Hit;
+import kelvo.hit.Program;
+import kelvo.job.LatestAnswer;
+import kelvo.job.Progress;
+import kelvo.replay.TapeReplay;
 import kelvo.time.DayTime;
+import kelvo.view.Moment;
+import kelvo.view.View;
 
 /**
  * Plays a session that still goes on for a window: what comes is played at once and its hits are
- * told at once, whatever moment the window looks at.
+ * told at once, whatever moment the window looks at. Other scans and levels are replayed on a
+ * thread of their own, while events are still taken.
  */
 public final class LivePlayer implements Player {
-  private static final long BETWEEN_SNAPSHOTS_MS = 40;
+  private static final long BETWEEN_LOOKS_MS = 40;
 
   /**
    * How long after its end a second is worked when no event has come: until then an event that is a
@@ -30,16 +29,17 @@ public final class LivePlayer implements Player {
    */
   private static final long PATIENCE = 2 * DayTime.SECOND;
 
-  private final BlockingQueue<Runnable> commands = new LinkedBlockingQueue<>();
+  private final Followers followers;
+  private final Commands commands;
   private final LiveSource source;
   private final LongSupplier wallNanos;
-  private final Consumer<MarketSnapshot> listener;
-  private final Consumer<Hit> newHits;
-  private final SnapshotBuilder builder;
   private final Thread thread;
+  private final ExecutorService replays =
+      Executors.newSingleThreadExecutor(Thread.ofPlatform().daemon().name("replay").factory());
+  private final LatestAnswer changes;
   private SessionRun run;
-  private MarketEngine looking;
-  private SnapshotRequest request;
+  private TapeReplay looking;
+  private int program;
   private boolean following = true;
   private int hitsTold;
   private int eventsShown = -1;
@@ -50,72 +50,80 @@ public final class LivePlayer implements Player {
    * Starts the player's thread, following the session.
    *
    * @param run what was played of the session so far; belongs to the player from now on
-   * @param listener gets every snapshot, on the player's thread
-   * @param newHits gets each hit once, as soon as it is found, on the player's thread
    * @param wallNanos a clock that only measures how much time goes by
    */
   public LivePlayer(
-      SessionRun run,
-      LiveSource source,
-      SnapshotRequest request,
-      Consumer<MarketSnapshot> listener,
-      Consumer<Hit> newHits,
-      LongSupplier wallNanos) {
+      SessionRun run, LiveSource source, PlayerListener listener, LongSupplier wallNanos) {
     this.run = run;
     this.source = source;
-    this.request = request;
-    this.listener = listener;
-    this.newHits = newHits;
     this.wallNanos = wallNanos;
+    followers = new Followers(listener);
+    commands = new Commands(followers);
     looking = run.head();
     hitsTold = run.hits().size();
-    builder = new SnapshotBuilder(run.session());
+    changes =
+        new LatestAnswer(
+            replays,
+            action -> commands.add("taking over other scans", action),
+            e -> followers.trouble("replaying other scans or levels", e));
     thread = new Thread(this::loop, "engine");
     thread.setDaemon(true);
-    source.onArrival(() -> commands.add(() -> {}));
+    source.onArrival(commands::wake);
     thread.start();
   }
 
   @Override
   public void seek(long moment) {
-    commands.add(() -> lookAt(moment));
+    commands.add("going to " + DayTime.seconds(moment), () -> lookAt(moment));
   }
 
   @Override
   public void speed(double times) {
-    commands.add(() -> follow(times > 0));
+    commands.add("going to now or standing still", () -> follow(times > 0));
   }
 
   @Override
-  public void show(SnapshotRequest wanted) {
-    commands.add(() -> request = wanted);
-  }
-
-  @Override
-  public void play(Program program, long from) {
+  public void play(Program wanted) {
     commands.add(
+        "replaying other scans or levels",
         () -> {
-          long now = looking.clock();
-          boolean sameScans = program.scans().equals(run.program().scans());
-          run = run.with(program, from, Progress.NONE);
-          int hits = run.hits().size();
-          hitsTold = sameScans ? Math.min(hitsTold, hits) : hits;
-          if (following) {
-            looking = run.head();
-          } else {
-            lookAt(now);
-          }
+          ProgramChange change = run.changeTo(wanted);
+          changes.askInstead(
+              stop -> {
+                change.play(stop);
+                return change;
+              },
+              this::use);
         });
+  }
+
+  private void use(ProgramChange change) {
+    boolean sameScans = change.program().scans().equals(run.program().scans());
+    run.grow(Progress.NONE);
+    run = run.take(change);
+    program++;
+    hitsTold = sameScans ? Math.min(hitsTold, run.hits().size()) : run.hits().size();
+    if (following) {
+      looking = run.head();
+    }
+  }
+
+  @Override
+  public <T> Following follow(View<T> view, Consumer<T> to) {
+    Following more = followers.add(view, to);
+    commands.add("showing a view", () -> changed = true);
+    return more;
   }
 
   @Override
   public <T> void ask(Function<SessionRun, T> question, Consumer<T> answer) {
-    commands.add(() -> answer.accept(question.apply(run)));
+    commands.add("answering", () -> answer.accept(question.apply(run)));
   }
 
   @Override
   public void close() {
-    commands.add(() -> stopped = true);
+    commands.add("stopping", () -> stopped = true);
+    replays.shutdownNow();
     try {
       thread.join();
     } catch (InterruptedException e) {
@@ -137,8 +145,8 @@ public final class LivePlayer implements Player {
       follow(true);
       return;
     }
-    if (looking == run.head() || following) {
-      looking = run.engine();
+    if (following) {
+      looking = run.replay();
     }
     following = false;
     run.seek(looking, Math.max(moment, DayTime.FIRST));
@@ -148,21 +156,18 @@ public final class LivePlayer implements Player {
     long shownAt = wallNanos.getAsLong();
     try {
       while (!stopped) {
-        Runnable command = commands.poll(BETWEEN_SNAPSHOTS_MS, TimeUnit.MILLISECONDS);
-        while (command != null) {
-          command.run();
-          changed = true;
-          command = commands.poll();
-        }
-        take();
+        changed |= commands.work(BETWEEN_LOOKS_MS);
+        followers.guarded("taking what the feed has brought", this::take);
         long now = wallNanos.getAsLong();
-        if (changed && !stopped && now - shownAt >= BETWEEN_SNAPSHOTS_MS * 1_000_000) {
+        if (changed && !stopped && now - shownAt >= BETWEEN_LOOKS_MS * 1_000_000) {
           shownAt = now;
           publish();
         }
       }
     } catch (InterruptedException e) {
       Thread.currentThread().interrupt();
+    } catch (Throwable e) {
+      followers.stopped(e);
     }
   }
 
@@ -172,9 +177,7 @@ public final class LivePlayer implements Player {
     long clockBefore = run.head().clock();
     run.passTime(Math.min(told - PATIENCE, DayTime.LAST));
     List<Hit> hits = run.hits();
-    for (Hit hit : hits.subList(hitsTold, hits.size())) {
-      newHits.accept(hit);
-    }
+    followers.hits(hits.subList(Math.min(hitsTold, hits.size()), hits.size()));
     changed |= hits.size() > hitsTold || run.head().clock() > clockBefore;
     changed |= run.head().events() != eventsShown && following;
     hitsTold = hits.size();
@@ -183,6 +186,6 @@ public final class LivePlayer implements Player {
   private void publish() {
     changed = false;
     eventsShown = run.head().events();
-    listener.accept(builder.build(looking, request, run.hitsUntil(looking.clock())));
+    followers.publish(new Moment(looking, run.hitsUntil(looking.clock()), program));
   }
 }

@@ -1,14 +1,14 @@
 package kelvo.player;
 
-import kelvo.hit.Program;
-import kelvo.view.SnapshotRequest;
-
 import java.util.function.Consumer;
 import java.util.function.Function;
+import kelvo.hit.Program;
+import kelvo.view.View;
 
 /**
- * What moves a window through a session: a thread of its own owns the engines and publishes
- * snapshots. All methods may be called from any thread and return at once, but {@link #close}.
+ * What moves a window through a session: a thread of its own owns the market and answers views. All
+ * methods may be called from any thread and return at once, but {@link #close}. Nothing that a
+ * command, a view or a listener throws ends the player: it is told to the {@link PlayerListener}.
  */
 public sealed interface Player extends AutoCloseable permits SessionPlayer, LivePlayer {
   /** Goes to a moment and stays there, or goes on from there if it plays. */
@@ -20,14 +20,19 @@ public sealed interface Player extends AutoCloseable permits SessionPlayer, Live
    */
   void speed(double times);
 
-  /** Shows something else. */
-  void show(SnapshotRequest wanted);
+  /**
+   * Looks for something else: other levels or other scans. That is replayed apart from the player's
+   * thread; of several changes only the last is. Hits that it has had by now are listed but not
+   * told as new.
+   */
+  void play(Program changed);
 
   /**
-   * Looks for something else: other levels from a moment on, or other scans from the day's start.
-   * Hits that other scans have had by now are listed but not told as new.
+   * Follows a view from the moment shown on, until the following is closed.
+   *
+   * @param listener gets every answer, on the player's thread
    */
-  void play(Program changed, long from);
+  <T> Following follow(View<T> view, Consumer<T> listener);
 
   /**
    * Asks something about the run, on the player's thread; the answer is handed over on that thread
@@ -38,4 +43,10 @@ public sealed interface Player extends AutoCloseable permits SessionPlayer, Live
   /** Stops the thread and waits for it. */
   @Override
   void close();
+
+  /** A view that is being followed. Any thread may close it; a moment's answer may still come. */
+  interface Following extends AutoCloseable {
+    @Override
+    void close();
+  }
 }

@@ -1,45 +1,36 @@
 package kelvo.player;
 
-import kelvo.job.Progress;
-import kelvo.view.MarketSnapshot;
-import kelvo.hit.Program;
-import kelvo.hit.MarketEngine;
-import kelvo.view.SnapshotBuilder;
-import kelvo.view.SnapshotRequest;
-
-import java.util.concurrent.BlockingQueue;
+import java.util.List;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
-import java.util.concurrent.LinkedBlockingQueue;
-import java.util.concurrent.TimeUnit;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.function.LongSupplier;
 import kelvo.hit.Hit;
+import kelvo.hit.Program;
+import kelvo.job.LatestAnswer;
+import kelvo.replay.TapeReplay;
 import kelvo.time.DayTime;
+import kelvo.view.Moment;
+import kelvo.view.View;
 
 /**
  * Plays a recorded session for a window: at any speed, from any moment. A thread of its own owns
- * the engine, another plays the session again when levels have changed.
+ * the market, another replays what other scans or levels find.
  */
 public final class SessionPlayer implements Player {
-  private static final long BETWEEN_SNAPSHOTS_MS = 50;
+  private static final long BETWEEN_LOOKS_MS = 50;
 
-  private final BlockingQueue<Runnable> commands = new LinkedBlockingQueue<>();
+  private final Followers followers;
+  private final Commands commands;
   private final LongSupplier wallNanos;
-  private final Consumer<MarketSnapshot> listener;
-  private final Consumer<Hit> newHits;
   private final Thread thread;
-  private final SnapshotBuilder builder;
   private final ExecutorService replays =
       Executors.newSingleThreadExecutor(Thread.ofPlatform().daemon().name("replay").factory());
+  private final LatestAnswer changes;
+  private final TapeReplay replay;
   private SessionRun run;
-
-  /** With the newest levels; belongs to the thread that plays again. */
-  private SessionRun replayed;
-
-  private MarketEngine engine;
-  private SnapshotRequest request;
+  private int program;
   private double speed;
   private long anchorMoment;
   private long anchorWall;
@@ -49,80 +40,82 @@ public final class SessionPlayer implements Player {
   /**
    * Starts the player's thread, paused at a moment.
    *
-   * @param listener gets every snapshot, on the player's thread
-   * @param newHits gets each hit once when the clock first passes it, on the player's thread
+   * @param run the whole session
    * @param wallNanos a clock that only measures how much time goes by
    */
   public SessionPlayer(
-      SessionRun run,
-      long moment,
-      SnapshotRequest request,
-      Consumer<MarketSnapshot> listener,
-      Consumer<Hit> newHits,
-      LongSupplier wallNanos) {
+      SessionRun run, long moment, PlayerListener listener, LongSupplier wallNanos) {
     this.run = run;
-    replayed = run;
-    this.request = request;
-    this.listener = listener;
-    this.newHits = newHits;
     this.wallNanos = wallNanos;
-    engine = run.engine();
-    builder = new SnapshotBuilder(run.session());
+    followers = new Followers(listener);
+    commands = new Commands(followers);
+    replay = run.replay();
     anchorMoment = moment;
+    changes =
+        new LatestAnswer(
+            replays,
+            action -> commands.add("taking over other scans", action),
+            e -> followers.trouble("replaying other scans or levels", e));
     thread = new Thread(this::loop, "engine");
     thread.setDaemon(true);
-    commands.add(() -> moveTo(moment));
+    seek(moment);
     thread.start();
   }
 
   @Override
   public void seek(long moment) {
-    commands.add(() -> moveTo(moment));
+    commands.add("going to " + DayTime.seconds(moment), () -> moveTo(moment));
   }
 
   @Override
   public void speed(double times) {
     commands.add(
+        "changing the speed",
         () -> {
-          anchor(engine.clock());
+          anchor(replay.clock());
           speed = times;
         });
   }
 
   @Override
-  public void show(SnapshotRequest wanted) {
-    commands.add(() -> request = wanted);
-  }
-
-  @Override
-  public void play(Program program, long from) {
-    replays.execute(
+  public void play(Program changed) {
+    commands.add(
+        "replaying other scans or levels",
         () -> {
-          SessionRun changed = replayed.with(program, from, Progress.NONE);
-          replayed = changed;
-          commands.add(() -> use(changed));
+          ProgramChange change = run.changeTo(changed);
+          changes.askInstead(
+              stop -> {
+                change.play(stop);
+                return change;
+              },
+              this::use);
         });
   }
 
-  private void use(SessionRun changed) {
-    long now = engine.clock();
-    boolean sameScans = changed.program().scans().equals(run.program().scans());
-    run = changed;
-    engine = changed.engine();
-    int hits = changed.hitsUntil(now).size();
+  private void use(ProgramChange change) {
+    boolean sameScans = change.program().scans().equals(run.program().scans());
+    run = run.take(change);
+    program++;
+    int hits = run.hitsUntil(replay.clock()).size();
     hitsTold = sameScans ? Math.min(hitsTold, hits) : hits;
-    moveTo(now);
+  }
+
+  @Override
+  public <T> Following follow(View<T> view, Consumer<T> to) {
+    Following following = followers.add(view, to);
+    commands.wake();
+    return following;
   }
 
   @Override
   public <T> void ask(Function<SessionRun, T> question, Consumer<T> answer) {
-    commands.add(() -> answer.accept(question.apply(run)));
+    commands.add("answering", () -> answer.accept(question.apply(run)));
   }
 
   @Override
   public void close() {
-    replays.shutdown();
-    commands.add(() -> stopped = true);
+    commands.add("stopping", () -> stopped = true);
+    replays.shutdownNow();
     try {
       thread.join();
     } catch (InterruptedException e) {
@@ -133,27 +126,26 @@ public final class SessionPlayer implements Player {
   private void loop() {
     try {
       while (!stopped) {
-        Runnable command =
-            speed > 0
-                ? commands.poll(BETWEEN_SNAPSHOTS_MS, TimeUnit.MILLISECONDS)
-                : commands.take();
-        while (command != null) {
-          command.run();
-          command = commands.poll();
+        if (speed > 0) {
+          commands.work(BETWEEN_LOOKS_MS);
+        } else {
+          commands.work();
         }
         if (!stopped) {
-          advance();
+          followers.guarded("playing on", this::advance);
           publish();
         }
       }
     } catch (InterruptedException e) {
       Thread.currentThread().interrupt();
+    } catch (Throwable e) {
+      followers.stopped(e);
     }
   }
 
   private void moveTo(long moment) {
-    run.seek(engine, Math.clamp(moment, DayTime.FIRST, DayTime.LAST));
-    anchor(engine.clock());
+    run.seek(replay, Math.clamp(moment, DayTime.FIRST, DayTime.LAST));
+    anchor(replay.clock());
   }
 
   private void anchor(long moment) {
@@ -164,16 +156,14 @@ public final class SessionPlayer implements Player {
   private void advance() {
     if (speed > 0) {
       long gone = (long) ((wallNanos.getAsLong() - anchorWall) * speed);
-      run.seek(engine, Math.min(DayTime.LAST, anchorMoment + gone));
+      run.seek(replay, Math.min(DayTime.LAST, anchorMoment + gone));
     }
   }
 
   private void publish() {
-    var hits = run.hitsUntil(engine.clock());
-    for (Hit hit : hits.subList(Math.min(hitsTold, hits.size()), hits.size())) {
-      newHits.accept(hit);
-    }
+    List<Hit> hits = run.hitsUntil(replay.clock());
+    followers.hits(hits.subList(Math.min(hitsTold, hits.size()), hits.size()));
     hitsTold = Math.max(hitsTold, hits.size());
-    listener.accept(builder.build(engine, request, hits));
+    followers.publish(new Moment(replay, hits, program));
   }
 }

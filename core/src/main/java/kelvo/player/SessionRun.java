@@ -1,54 +1,79 @@
 package kelvo.player;
 
-import kelvo.job.Progress;
-import kelvo.hit.HitLog;
-import kelvo.hit.Checkpoint;
-import kelvo.hit.Program;
-import kelvo.hit.MarketEngine;
-
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
-import kelvo.session.Session;
+import java.util.Map;
+import java.util.function.Consumer;
 import kelvo.hit.Hit;
+import kelvo.hit.HitLog;
+import kelvo.hit.LevelHits;
+import kelvo.hit.Program;
+import kelvo.hit.ScanEngine;
+import kelvo.job.Progress;
+import kelvo.level.Level;
+import kelvo.replay.Checkpoints;
+import kelvo.replay.Seekable;
+import kelvo.replay.TapeListener;
+import kelvo.replay.TapeReplay;
+import kelvo.session.Session;
 import kelvo.time.DayTime;
 
 /**
  * A session played through a program: every hit, and checkpoints from which any moment is reached
- * quickly. While the session still goes on, the run belongs to the thread that appends to the tape;
- * once it is {@link #of whole}, any thread may use it.
+ * quickly. Owned by one thread, which alone may let it grow or {@link #take} a change; of a session
+ * that is played to its end, any thread may ask. The hits of scans and those of each level are kept
+ * apart, so that another level needs no scan again.
  */
-public final class SessionRun {
-  private static final int LEAST_EVENTS_BETWEEN = 100_000;
-  private static final int MOST_CHECKPOINTS = 48;
+public final class SessionRun implements Seekable {
   private static final int EVENTS_BETWEEN_PROGRESS = 1 << 16;
 
   private final Session session;
-  private final Program program;
-  private final MarketEngine head;
-  private final List<Checkpoint> checkpoints;
-  private final HitLog hits;
-  private int eventsBetween = LEAST_EVENTS_BETWEEN;
-  private boolean goesOn;
+  private final TapeReplay head;
+  private final ScanEngine scans;
+  private final Checkpoints checkpoints;
+  private final HitLog scanHits = new HitLog();
+  private final List<LevelHits> levels = new ArrayList<>();
+  private Map<Level, HitLog> levelHits = new LinkedHashMap<>();
 
-  private SessionRun(Session session, Program program) {
+  /** All hits, in the order of the tape. */
+  private HitLog hits = new HitLog();
+
+  private Program program;
+
+  /** A run before the first event. */
+  SessionRun(Session session, Program program) {
     this.session = session;
     this.program = program;
-    hits = new HitLog();
-    head = new MarketEngine(session, program, hits::add);
-    checkpoints = new ArrayList<>(List.of(head.checkpoint()));
+    head = new TapeReplay(session);
+    checkpoints = new Checkpoints(head);
+    scans = new ScanEngine(head, program, this::scanHit);
+    program.levels().forEach(level -> levelHits.put(level, new HitLog()));
+    if (!program.levels().isEmpty()) {
+      levels.add(new LevelHits(head, program, this::levelHit));
+    }
+    listen();
   }
 
-  /** A run that another program continues from a checkpoint of it. */
-  private SessionRun(SessionRun earlier, Program program, Checkpoint from) {
-    session = earlier.session;
-    this.program = program;
-    eventsBetween = earlier.eventsBetween;
-    hits = new HitLog();
-    earlier.hits.first(from.hits()).forEach(hits::add);
-    head = new MarketEngine(session, program, hits::add);
-    head.restore(from);
-    int kept = earlier.checkpoints.indexOf(from) + 1;
-    checkpoints = new ArrayList<>(earlier.checkpoints.subList(0, kept));
+  private void listen() {
+    TapeListener all = scans;
+    for (LevelHits more : levels) {
+      all = TapeListener.both(all, more);
+    }
+    head.listen(all);
+  }
+
+  private void scanHit(Hit hit) {
+    scanHits.add(hit, head.events());
+    hits.add(hit, head.events());
+  }
+
+  private void levelHit(Level level, Hit hit) {
+    HitLog own = levelHits.get(level);
+    if (own != null) {
+      own.add(hit, head.events());
+      hits.add(hit, head.events());
+    }
   }
 
   /** Plays a whole session. */
@@ -62,40 +87,30 @@ public final class SessionRun {
   /** Plays what there is of a session that still goes on. */
   public static SessionRun begun(Session session, Program program, Progress progress) {
     SessionRun run = new SessionRun(session, program);
-    run.goOn();
+    run.scans.keepUp();
     run.grow(progress);
     return run;
   }
 
-  private void goOn() {
-    goesOn = true;
-    head.keepUp();
-  }
-
   /** Plays the events that have been appended to the tape since. */
   public void grow(Progress progress) {
-    int size = session.tape().size();
-    while (head.events() < size) {
-      head.step();
-      if (head.events() >= checkpoints.getLast().events() + eventsBetween) {
-        keepCheckpoint();
-      }
-      if (head.events() % EVENTS_BETWEEN_PROGRESS == 0) {
-        progress.done(head.events() / (double) size);
+    grow(session.tape().size(), progress);
+  }
+
+  void grow(int events, Progress progress) {
+    play(head, events, progress, checkpoints::keep);
+  }
+
+  /** Plays the first events of a tape; {@code after} is told after each. */
+  static void play(TapeReplay replay, int events, Progress progress, Consumer<TapeReplay> after) {
+    while (replay.events() < events) {
+      replay.step();
+      after.accept(replay);
+      if (replay.events() % EVENTS_BETWEEN_PROGRESS == 0) {
+        progress.done(replay.events() / (double) events);
       }
     }
     progress.done(1);
-  }
-
-  /** Takes a checkpoint; when there are too many, every other one goes and the next come rarer. */
-  private void keepCheckpoint() {
-    checkpoints.add(head.checkpoint());
-    if (checkpoints.size() > MOST_CHECKPOINTS) {
-      for (int i = checkpoints.size() - 2; i > 0; i -= 2) {
-        checkpoints.remove(i);
-      }
-      eventsBetween *= 2;
-    }
   }
 
   /** Lets time pass up to a moment, past which no event is expected any more. */
@@ -105,24 +120,48 @@ public final class SessionRun {
     }
   }
 
-  /**
-   * The same session through another program. When only levels were set or removed, only what comes
-   * after {@code from} is played again; other scans are played from the start.
-   */
-  public SessionRun with(Program changed, long from, Progress progress) {
-    SessionRun run =
-        changed.scans().equals(program.scans())
-            ? new SessionRun(this, changed, before(from))
-            : new SessionRun(session, changed);
-    if (goesOn) {
-      run.goOn();
-    }
-    run.grow(progress);
-    run.passTime(head.clock());
-    return run;
+  /** Another program, to be played apart from this run. */
+  ProgramChange changeTo(Program changed) {
+    return new ProgramChange(this, checkpoints.now(), changed);
   }
 
-  /** The session that was played. */
+  /** The run with a change that has been played; this one must not be used any more. */
+  SessionRun take(ProgramChange change) {
+    SessionRun other = change.other();
+    if (other != null) {
+      other.scans.keepUp();
+      other.grow(Progress.NONE);
+      other.passTime(head.clock());
+      return other;
+    }
+    change.catchUpWith(head);
+    Map<Level, HitLog> known = new LinkedHashMap<>();
+    change.program().levels().forEach(level -> known.put(level, logOf(level, change)));
+    levelHits = known;
+    program = change.program();
+    if (change.levels() != null) {
+      levels.add(change.levels());
+      listen();
+    }
+    List<HitLog> logs = new ArrayList<>(List.of(scanHits));
+    logs.addAll(known.values());
+    hits = HitLog.merged(logs);
+    return this;
+  }
+
+  private HitLog logOf(Level level, ProgramChange change) {
+    HitLog known = levelHits.get(level);
+    return known != null ? known : change.found().getOrDefault(level, new HitLog());
+  }
+
+  /** This run with another program. */
+  public SessionRun with(Program changed, Progress progress) {
+    ProgramChange change = changeTo(changed);
+    change.play(progress);
+    return take(change);
+  }
+
+  @Override
   public Session session() {
     return session;
   }
@@ -132,8 +171,8 @@ public final class SessionRun {
     return program;
   }
 
-  /** The engine at the end of what has been played; never to be sought with. */
-  public MarketEngine head() {
+  /** The replay at the end of what has been played; never to be sought with. */
+  public TapeReplay head() {
     return head;
   }
 
@@ -147,28 +186,13 @@ public final class SessionRun {
     return hits.until(moment);
   }
 
-  /** A new engine for {@link #seek}; its hits are those of this run. */
-  public MarketEngine engine() {
-    return new MarketEngine(session, program, hit -> {});
+  @Override
+  public TapeReplay replay() {
+    return new TapeReplay(session);
   }
 
-  /** Brings an engine made by {@link #engine} to a moment, from wherever it is. */
-  public void seek(MarketEngine engine, long moment) {
-    Checkpoint start = before(moment);
-    boolean ahead = engine.clock() > moment;
-    if (ahead || engine.events() < start.events()) {
-      engine.restore(start);
-    }
-    engine.runTo(moment);
-  }
-
-  private Checkpoint before(long moment) {
-    Checkpoint found = checkpoints.getFirst();
-    for (Checkpoint checkpoint : checkpoints) {
-      if (checkpoint.clock() <= moment) {
-        found = checkpoint;
-      }
-    }
-    return found;
+  @Override
+  public void seek(TapeReplay replay, long moment) {
+    checkpoints.seek(replay, moment);
   }
 }

@@ -7,12 +7,12 @@ import java.util.List;
 import java.util.Set;
 import java.util.stream.DoubleStream;
 import java.util.stream.Stream;
+import kelvo.explain.CutCurve;
 import kelvo.field.Field;
 import kelvo.field.FieldCatalogue;
 import kelvo.history.Median;
 import kelvo.rule.Bound;
 import kelvo.rule.Rule;
-import kelvo.explain.CutCurve;
 import kelvo.scan.Scan;
 
 /**

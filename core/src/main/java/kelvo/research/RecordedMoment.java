@@ -7,16 +7,15 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.concurrent.ConcurrentHashMap;
-import kelvo.hit.MarketEngine;
-import kelvo.hit.Program;
-import kelvo.job.Progress;
 import kelvo.field.Field;
-import kelvo.tape.Price;
-import kelvo.session.Session;
-import kelvo.state.SymbolState;
+import kelvo.job.Progress;
+import kelvo.replay.TapeReplay;
 import kelvo.rule.Rule;
 import kelvo.rule.RuleBounds;
 import kelvo.scan.Scan;
+import kelvo.session.Session;
+import kelvo.state.SymbolState;
+import kelvo.tape.Price;
 import kelvo.time.Phases;
 import kelvo.universe.Universe;
 
@@ -58,14 +57,14 @@ public final class RecordedMoment {
       throw new IllegalArgumentException(
           "moment " + moment + " must come before the close, " + close);
     }
-    MarketEngine engine = new MarketEngine(session, new Program(List.of(), List.of()), hit -> {});
-    engine.runTo(moment);
+    TapeReplay replay = new TapeReplay(session);
+    replay.runTo(moment);
     RecordedMoment recorded = new RecordedMoment(session, moment);
-    fields.forEach(field -> recorded.take(field, session, engine));
-    long[] prices = recorded.prices(engine);
+    fields.forEach(field -> recorded.take(field, session, replay));
+    long[] prices = recorded.prices(replay);
     progress.done(PLAYED_TO_MOMENT);
-    engine.runTo(close);
-    long[] closes = recorded.prices(engine);
+    replay.runTo(close);
+    long[] closes = recorded.prices(replay);
     for (int i = 0; i < prices.length; i++) {
       recorded.toClose[i] =
           prices[i] == Price.NONE ? Double.NaN : 100.0 * (closes[i] - prices[i]) / prices[i];
@@ -74,30 +73,30 @@ public final class RecordedMoment {
     return recorded;
   }
 
-  private void take(Field field, Session session, MarketEngine engine) {
+  private void take(Field field, Session session, TapeReplay replay) {
     switch (field) {
       case Field.Number number -> {
         Field.Reading reading = number.bind(session);
         double[] values = new double[toClose.length];
         for (int i = 0; i < values.length; i++) {
-          values[i] = reading.at(engine.state(i), moment);
+          values[i] = reading.at(replay.state(i), moment);
         }
         numbers.put(field, values);
       }
       case Field.Word word -> {
         String[] values = new String[toClose.length];
         for (int i = 0; i < values.length; i++) {
-          values[i] = word.of(engine.state(i), moment);
+          values[i] = word.of(replay.state(i), moment);
         }
         words.put(field, values);
       }
     }
   }
 
-  private long[] prices(MarketEngine engine) {
+  private long[] prices(TapeReplay replay) {
     long[] prices = new long[toClose.length];
     for (int i = 0; i < prices.length; i++) {
-      SymbolState state = engine.state(i);
+      SymbolState state = replay.state(i);
       prices[i] = state.officialClose() != Price.NONE ? state.officialClose() : state.lastPrice();
     }
     return prices;

@@ -5,14 +5,14 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalInt;
-import kelvo.state.PricePath;
-import kelvo.session.Session;
 import kelvo.hit.Hit;
-import kelvo.scan.Scan;
-import kelvo.trade.RoundTrips;
-import kelvo.trade.Trade;
 import kelvo.journal.Choice;
 import kelvo.journal.DayBook;
+import kelvo.scan.Scan;
+import kelvo.session.Session;
+import kelvo.state.PricePath;
+import kelvo.trade.RoundTrips;
+import kelvo.trade.Trade;
 
 /**
  * A session's hits held against the trades really taken, as known at a moment.

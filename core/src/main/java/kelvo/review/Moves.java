@@ -5,10 +5,10 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import kelvo.state.Halts;
-import kelvo.session.Session;
 import kelvo.hit.Hit;
 import kelvo.scan.Side;
+import kelvo.session.Session;
+import kelvo.state.Halts;
 
 /** Makes moves of hits. Halted time does not count as a pause. */
 public final class Moves {

@@ -2,9 +2,9 @@ package kelvo.review;
 
 import kelvo.history.Averages;
 import kelvo.history.DailyHistory;
-import kelvo.tape.Price;
-import kelvo.state.PricePath;
 import kelvo.session.Session;
+import kelvo.state.PricePath;
+import kelvo.tape.Price;
 import kelvo.time.DayTime;
 
 /**

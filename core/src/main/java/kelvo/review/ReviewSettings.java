@@ -27,7 +27,7 @@ public record ReviewSettings(
     long lookedFor,
     CostMethod cost) {
   /** The values that Kelvo starts with. */
-  public static final ReviewSettings USUAL =
+  public static final ReviewSettings DEFAULT =
       new ReviewSettings(
           15 * DayTime.MINUTE,
           15 * DayTime.MINUTE,

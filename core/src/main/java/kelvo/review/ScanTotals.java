@@ -2,9 +2,9 @@ package kelvo.review;
 
 import java.util.List;
 import kelvo.history.Median;
-import kelvo.tape.Price;
 import kelvo.hit.Hit;
 import kelvo.scan.Scan;
+import kelvo.tape.Price;
 import kelvo.time.DayTime;
 
 /**

@@ -3,14 +3,15 @@ package kelvo.review;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import kelvo.tape.Price;
-import kelvo.state.PricePath;
 import kelvo.hit.Hit;
-import kelvo.time.DayTime;
-import kelvo.trade.Trade;
 import kelvo.journal.DayBook;
 import kelvo.level.Level;
 import kelvo.level.LevelKind;
+import kelvo.state.PricePath;
+import kelvo.tape.Price;
+import kelvo.time.DayTime;
+import kelvo.trade.Trade;
+import kelvo.watchlist.TheTen;
 import org.jspecify.annotations.Nullable;
 
 /** Holds one trade against the moves of its symbol. */
@@ -87,8 +88,10 @@ final class TradeReview {
   }
 
   private boolean planned() {
-    return book.theTen(trade.entryAt()).stream()
-        .anyMatch(d -> d.symbol().equals(trade.symbol()) && d.side() == trade.side());
+    return TheTen.at(book, trade.entryAt())
+        .on(trade.symbol())
+        .filter(d -> d.side() == trade.side())
+        .isPresent();
   }
 
   private double capturedShare(Move move) {

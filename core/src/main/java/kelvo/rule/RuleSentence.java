@@ -61,8 +61,8 @@ public final class RuleSentence {
    * @throws RuleSyntaxException when one of them is no rule
    */
   public static List<Rule> parseAny(String sentences, Vocabulary vocabulary) {
-    return Arrays.stream(sentences.split(" or (?!unknown)"))
-        .map(sentence -> parse(sentence.strip(), vocabulary))
+    return SentenceList.splitAtOr(sentences).stream()
+        .map(sentence -> parse(sentence, vocabulary))
         .toList();
   }
 

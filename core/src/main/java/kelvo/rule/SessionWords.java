@@ -1,7 +1,5 @@
 package kelvo.rule;
 
-import kelvo.state.SymbolState;
-
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -9,6 +7,7 @@ import java.util.TreeSet;
 import java.util.function.Function;
 import kelvo.field.Field;
 import kelvo.session.Session;
+import kelvo.state.SymbolState;
 
 /**
  * The words that fields of words take at the start of a session, for completion. Not thread-safe.

@@ -64,6 +64,15 @@ public record Scan(
     return moment >= from && moment < to;
   }
 
+  /**
+   * A short name for what decides its hits: universe, window, rules, triggers, fold and side. Two
+   * scans of one version find the same; how a scan is called, listed and sorted does not matter. It
+   * is the same on every machine.
+   */
+  public String version() {
+    return ScanVersion.of(this);
+  }
+
   /** Under another name. */
   public Scan named(String other) {
     return new Scan(

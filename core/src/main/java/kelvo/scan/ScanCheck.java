@@ -4,11 +4,11 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Function;
 import kelvo.field.Field;
-import kelvo.session.Session;
-import kelvo.state.SymbolState;
 import kelvo.rule.Rule;
 import kelvo.rule.RuleCheck;
 import kelvo.rule.SharedReadings;
+import kelvo.session.Session;
+import kelvo.state.SymbolState;
 import kelvo.universe.Membership;
 
 /**
@@ -119,7 +119,7 @@ public final class ScanCheck {
         return false;
       }
     }
-   return failingGroup(state, now, phase) < 0;
+    return failingGroup(state, now, phase) < 0;
   }
 
   /** The rules that can change, outside groups. */

@@ -1,10 +1,8 @@
 package kelvo.session;
 
-import kelvo.job.Progress;
-
 import java.time.LocalDate;
 import java.util.List;
-import kelvo.session.Session;
+import kelvo.job.Progress;
 
 /** The recorded sessions before the one that is open. Any thread may ask. */
 public interface EarlierSessions {

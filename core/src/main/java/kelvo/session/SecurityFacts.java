@@ -1,9 +1,8 @@
 package kelvo.session;
 
-import kelvo.tape.Price;
-import kelvo.history.DailyHistory;
 import kelvo.history.CorporateAction;
-
+import kelvo.history.DailyHistory;
+import kelvo.tape.Price;
 import org.jspecify.annotations.Nullable;
 
 /**

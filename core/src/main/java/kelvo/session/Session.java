@@ -1,8 +1,5 @@
 package kelvo.session;
 
-import kelvo.tape.EventTape;
-import kelvo.history.UsualDay;
-
 import java.util.Collections;
 import java.util.HashMap;
 import java.util.List;
@@ -11,7 +8,9 @@ import java.util.OptionalInt;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.function.Supplier;
+import kelvo.history.UsualDay;
 import kelvo.news.Catalyst;
+import kelvo.tape.EventTape;
 import kelvo.time.Phases;
 import kelvo.time.SessionHours;
 

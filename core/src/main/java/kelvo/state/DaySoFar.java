@@ -1,10 +1,9 @@
 package kelvo.state;
 
+import java.util.concurrent.atomic.AtomicReferenceArray;
+import kelvo.session.Session;
 import kelvo.tape.Corrections;
 import kelvo.tape.EventTape;
-import kelvo.session.Session;
-
-import java.util.concurrent.atomic.AtomicReferenceArray;
 
 /**
  * What takes all events of one security to tell, followed from one asking to the next: whoever asks

@@ -1,11 +1,10 @@
 package kelvo.state;
 
+import java.util.Arrays;
+import kelvo.session.Session;
+import kelvo.tape.EventTape;
 import kelvo.tape.Price;
 import kelvo.tape.TapeRules;
-import kelvo.tape.EventTape;
-import kelvo.session.Session;
-
-import java.util.Arrays;
 
 /**
  * The price of each security some time ago, found by following its prints on the tape. Moments must

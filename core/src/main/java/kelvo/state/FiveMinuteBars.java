@@ -1,13 +1,12 @@
 package kelvo.state;
 
+import java.util.Arrays;
 import kelvo.history.Averages;
-import kelvo.tape.Price;
-import kelvo.tape.TapeRules;
+import kelvo.history.Coil;
 import kelvo.tape.Corrections;
 import kelvo.tape.EventTape;
-import kelvo.history.Coil;
-
-import java.util.Arrays;
+import kelvo.tape.Price;
+import kelvo.tape.TapeRules;
 import kelvo.time.DayTime;
 import kelvo.time.SessionHours;
 

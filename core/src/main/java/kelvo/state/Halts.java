@@ -1,12 +1,11 @@
 package kelvo.state;
 
+import java.util.ArrayList;
+import java.util.List;
+import kelvo.session.Session;
 import kelvo.tape.EventKind;
 import kelvo.tape.EventTape;
 import kelvo.tape.TradingState;
-import kelvo.session.Session;
-
-import java.util.ArrayList;
-import java.util.List;
 
 /** The times at which one security did not trade. */
 public record Halts(List<Halt> all) {

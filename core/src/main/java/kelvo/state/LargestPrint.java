@@ -1,9 +1,9 @@
 package kelvo.state;
 
-import kelvo.tape.Price;
-import kelvo.tape.TapeRules;
 import kelvo.tape.Corrections;
 import kelvo.tape.EventTape;
+import kelvo.tape.Price;
+import kelvo.tape.TapeRules;
 
 /**
  * The print of the most shares and that of the most money since 04:00, of those that add to the

@@ -1,7 +1,7 @@
 package kelvo.state;
 
-import kelvo.tape.Price;
 import kelvo.session.Session;
+import kelvo.tape.Price;
 
 /** The largest prints of a session's securities so far. Owned by one thread. */
 public final class LargestPrints {

@@ -1,10 +1,9 @@
 package kelvo.state;
 
-import kelvo.tape.Price;
-import kelvo.tape.EventTape;
-import kelvo.session.Session;
-
 import java.util.List;
+import kelvo.session.Session;
+import kelvo.tape.EventTape;
+import kelvo.tape.Price;
 import kelvo.time.SessionHours;
 import org.jspecify.annotations.Nullable;
 

@@ -1,10 +1,9 @@
 package kelvo.state;
 
-import kelvo.tape.Price;
+import java.util.Arrays;
 import kelvo.session.SecurityKind;
 import kelvo.session.Session;
-
-import java.util.Arrays;
+import kelvo.tape.Price;
 
 /**
  * What fields say of the whole market, kept up to date price by price: how many common stocks are

@@ -1,12 +1,11 @@
 package kelvo.state;
 
-import kelvo.tape.Price;
-import kelvo.tape.EventTape;
-import kelvo.session.Security;
-import kelvo.session.Session;
-
 import kelvo.news.Catalyst;
 import kelvo.news.CatalystRule;
+import kelvo.session.Security;
+import kelvo.session.Session;
+import kelvo.tape.EventTape;
+import kelvo.tape.Price;
 import org.jspecify.annotations.Nullable;
 
 /**

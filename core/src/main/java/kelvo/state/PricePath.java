@@ -1,13 +1,12 @@
 package kelvo.state;
 
-import kelvo.tape.Price;
-import kelvo.tape.TapeRules;
+import java.util.Arrays;
+import kelvo.session.Session;
 import kelvo.tape.Corrections;
 import kelvo.tape.EventKind;
 import kelvo.tape.EventTape;
-import kelvo.session.Session;
-
-import java.util.Arrays;
+import kelvo.tape.Price;
+import kelvo.tape.TapeRules;
 import kelvo.time.SessionHours;
 
 /**

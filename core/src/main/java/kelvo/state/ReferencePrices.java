@@ -1,11 +1,10 @@
 package kelvo.state;
 
+import java.util.Arrays;
+import kelvo.session.Session;
+import kelvo.tape.EventTape;
 import kelvo.tape.Price;
 import kelvo.tape.TapeRules;
-import kelvo.tape.EventTape;
-import kelvo.session.Session;
-
-import java.util.Arrays;
 import kelvo.time.DayTime;
 
 /**

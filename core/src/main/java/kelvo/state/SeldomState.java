@@ -1,11 +1,10 @@
 package kelvo.state;
 
-import kelvo.tape.Price;
+import java.util.Arrays;
+import kelvo.session.Session;
 import kelvo.tape.Corrections;
 import kelvo.tape.EventTape;
-import kelvo.session.Session;
-
-import java.util.Arrays;
+import kelvo.tape.Price;
 
 /**
  * The part of a security's state that few events touch, kept apart so that what nearly every print

@@ -1,10 +1,9 @@
 package kelvo.state;
 
-import kelvo.tape.TapeRules;
+import java.util.Arrays;
 import kelvo.tape.Corrections;
 import kelvo.tape.EventTape;
-
-import java.util.Arrays;
+import kelvo.tape.TapeRules;
 
 /**
  * Shares and prints of one security in the last span of time, exact to the print: at moment T it

@@ -1,15 +1,14 @@
 package kelvo.state;
 
-import kelvo.session.Session;
+import java.util.Arrays;
+import java.util.List;
 import kelvo.session.SecurityFacts;
-import kelvo.tape.Price;
-import kelvo.tape.TapeRules;
+import kelvo.session.Session;
 import kelvo.tape.Corrections;
 import kelvo.tape.EventKind;
 import kelvo.tape.EventTape;
-
-import java.util.Arrays;
-import java.util.List;
+import kelvo.tape.Price;
+import kelvo.tape.TapeRules;
 import kelvo.time.DayTime;
 import kelvo.time.SessionHours;
 
@@ -78,8 +77,8 @@ public final class SymbolState {
   }
 
   /**
-   * The state of a security before its first event on the tape, looked at alone: nothing is known of
-   * the rest of the market.
+   * The state of a security before its first event on the tape, looked at alone: nothing is known
+   * of the rest of the market.
    */
   public static SymbolState fresh(Session session, int security) {
     return new SymbolState(

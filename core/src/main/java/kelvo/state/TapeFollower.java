@@ -1,10 +1,9 @@
 package kelvo.state;
 
+import java.util.function.Supplier;
+import kelvo.session.Session;
 import kelvo.tape.Corrections;
 import kelvo.tape.EventTape;
-import kelvo.session.Session;
-
-import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 
 /**

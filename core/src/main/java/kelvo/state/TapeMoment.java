@@ -1,10 +1,9 @@
 package kelvo.state;
 
-import kelvo.tape.TapeRules;
+import kelvo.session.Session;
 import kelvo.tape.Corrections;
 import kelvo.tape.EventTape;
-import kelvo.session.Session;
-
+import kelvo.tape.TapeRules;
 import kelvo.time.DayTime;
 import org.jspecify.annotations.Nullable;
 

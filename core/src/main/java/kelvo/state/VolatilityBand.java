@@ -1,7 +1,6 @@
 package kelvo.state;
 
 import kelvo.tape.Price;
-
 import kelvo.time.DayTime;
 import kelvo.time.SessionHours;
 import org.jspecify.annotations.Nullable;

@@ -1,8 +1,8 @@
 package kelvo.trade;
 
 import java.util.List;
-import kelvo.tape.Price;
 import kelvo.scan.Side;
+import kelvo.tape.Price;
 
 /**
  * A round trip: the fills of one account and symbol from flat to flat, or to now while it is open.

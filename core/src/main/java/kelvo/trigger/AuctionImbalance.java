@@ -1,7 +1,7 @@
 package kelvo.trigger;
 
-import kelvo.state.Effect;
 import kelvo.session.Session;
+import kelvo.state.Effect;
 import kelvo.state.SymbolState;
 
 /** An auction cannot pair so many shares, or so large a part of a usual day. */

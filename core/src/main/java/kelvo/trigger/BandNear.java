@@ -1,11 +1,11 @@
 package kelvo.trigger;
 
-import kelvo.state.Effect;
-import kelvo.tape.Price;
-import kelvo.state.ReferencePrices;
 import kelvo.session.Session;
+import kelvo.state.Effect;
+import kelvo.state.ReferencePrices;
 import kelvo.state.SymbolState;
 import kelvo.state.VolatilityBand;
+import kelvo.tape.Price;
 import kelvo.time.DayTime;
 import kelvo.time.SessionHours;
 import org.jspecify.annotations.Nullable;

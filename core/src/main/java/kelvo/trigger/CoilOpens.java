@@ -2,8 +2,8 @@ package kelvo.trigger;
 
 import kelvo.field.Field;
 import kelvo.field.FieldCatalogue;
-import kelvo.state.Effect;
 import kelvo.session.Session;
+import kelvo.state.Effect;
 import kelvo.state.SymbolState;
 
 /** The daily coil was on, yesterday or at the price before, and is off at this price. */

@@ -23,12 +23,6 @@ public interface Detector {
   /** Begins anew for one security, before its events are played again. */
   void forget(int security);
 
-  /** A copy of what it remembers, for {@link #restore}. */
-  Object memory();
-
-  /** Takes over what a detector of the same kind remembered. */
-  void restore(Object memory);
-
   /** Makes the detector of a session. */
   @FunctionalInterface
   interface Maker {

@@ -1,9 +1,9 @@
 package kelvo.trigger;
 
-import kelvo.state.Effect;
-import kelvo.tape.Price;
 import kelvo.session.Session;
+import kelvo.state.Effect;
 import kelvo.state.SymbolState;
+import kelvo.tape.Price;
 import kelvo.time.DayTime;
 
 /**

@@ -1,9 +1,9 @@
 package kelvo.trigger;
 
-import kelvo.state.Effect;
-import kelvo.tape.Price;
 import kelvo.session.Session;
+import kelvo.state.Effect;
 import kelvo.state.SymbolState;
+import kelvo.tape.Price;
 
 /** After an opening gap up: the first fall from the high of which a part is regained. */
 final class FirstDip extends RememberingDetector {

@@ -1,10 +1,10 @@
 package kelvo.trigger;
 
-import kelvo.state.Effect;
+import kelvo.news.CatalystRule;
 import kelvo.session.Security;
 import kelvo.session.Session;
+import kelvo.state.Effect;
 import kelvo.state.SymbolState;
-import kelvo.news.CatalystRule;
 
 /** An item arrives that meets a rule on items. */
 final class FittingNews extends RememberingDetector {

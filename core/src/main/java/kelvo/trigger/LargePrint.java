@@ -1,9 +1,9 @@
 package kelvo.trigger;
 
-import kelvo.state.Effect;
-import kelvo.tape.Price;
 import kelvo.session.Session;
+import kelvo.state.Effect;
 import kelvo.state.SymbolState;
+import kelvo.tape.Price;
 
 /** One print of at least so many shares, or so much money. */
 final class LargePrint extends RememberingDetector {

@@ -24,12 +24,4 @@ final class Memory {
   void forget(int security) {
     Arrays.fill(cells, security * width, (security + 1) * width, 0);
   }
-
-  long[] copy() {
-    return cells.clone();
-  }
-
-  void restore(Object copy) {
-    System.arraycopy((long[]) copy, 0, cells, 0, cells.length);
-  }
 }

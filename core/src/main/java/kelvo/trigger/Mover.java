@@ -1,10 +1,10 @@
 package kelvo.trigger;
 
+import kelvo.session.Session;
 import kelvo.state.EarlierPrices;
 import kelvo.state.Effect;
-import kelvo.tape.Price;
-import kelvo.session.Session;
 import kelvo.state.SymbolState;
+import kelvo.tape.Price;
 import kelvo.time.DayTime;
 
 /** Price has changed by so much within the last minutes, and had not at the price before. */

@@ -1,9 +1,9 @@
 package kelvo.trigger;
 
-import kelvo.state.Effect;
-import kelvo.tape.Price;
 import kelvo.session.Session;
+import kelvo.state.Effect;
 import kelvo.state.SymbolState;
+import kelvo.tape.Price;
 
 /** A print beyond the extreme of the last N sessions and of today so far. */
 final class NewExtreme extends RememberingDetector {

@@ -23,14 +23,4 @@ abstract class RememberingDetector implements Detector {
   public void forget(int security) {
     memory.forget(security);
   }
-
-  @Override
-  public final Object memory() {
-    return memory.copy();
-  }
-
-  @Override
-  public final void restore(Object copy) {
-    memory.restore(copy);
-  }
 }

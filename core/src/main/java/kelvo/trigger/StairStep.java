@@ -1,9 +1,9 @@
 package kelvo.trigger;
 
-import kelvo.state.Effect;
-import kelvo.tape.Price;
 import kelvo.session.Session;
+import kelvo.state.Effect;
 import kelvo.state.SymbolState;
+import kelvo.tape.Price;
 import kelvo.time.DayTime;
 
 /** Steps of a quiet climb: a rise of 1%, a pullback of at most half of it, a higher high. */

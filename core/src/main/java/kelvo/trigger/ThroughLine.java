@@ -1,11 +1,11 @@
 package kelvo.trigger;
 
 import kelvo.field.Field;
+import kelvo.session.Session;
 import kelvo.state.Crossing;
 import kelvo.state.Effect;
-import kelvo.tape.Price;
-import kelvo.session.Session;
 import kelvo.state.SymbolState;
+import kelvo.tape.Price;
 
 /** Price passes a line that a field draws, such as a daily average. */
 final class ThroughLine extends RememberingDetector {

@@ -55,6 +55,14 @@ public final class Trigger {
           0,
           "The same, with less volume in the last minute than when it passed the level.");
 
+  private static final List<Trigger> OF_LEVELS =
+      List.of(
+          RISES_THROUGH_LEVEL,
+          FALLS_THROUGH_LEVEL,
+          TOUCHES_LEVEL,
+          RETESTS_LEVEL,
+          RETESTS_LEVEL_QUIETLY);
+
   private final String words;
   private final String meaning;
   private final int rank;
@@ -136,6 +144,11 @@ public final class Trigger {
   /** 1 for up, -1 for down, 0 when it says nothing of the side. */
   public int direction() {
     return direction;
+  }
+
+  /** Whether a level fires it. */
+  public boolean isOfLevel() {
+    return OF_LEVELS.contains(this);
   }
 
   /** What watches for it; null when nothing needs to. */

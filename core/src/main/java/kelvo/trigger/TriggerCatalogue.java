@@ -14,9 +14,9 @@ import java.util.stream.Stream;
 import kelvo.field.Field;
 import kelvo.field.FieldCatalogue;
 import kelvo.field.Unit;
-import kelvo.state.Effect;
 import kelvo.news.CatalystRule;
 import kelvo.rule.Amounts;
+import kelvo.state.Effect;
 import kelvo.time.DayTime;
 
 /** Every trigger there is, found by its words. */

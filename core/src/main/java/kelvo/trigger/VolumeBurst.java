@@ -1,7 +1,7 @@
 package kelvo.trigger;
 
-import kelvo.state.Effect;
 import kelvo.session.Session;
+import kelvo.state.Effect;
 import kelvo.state.SlidingSpan;
 import kelvo.state.SymbolState;
 import kelvo.time.DayTime;

@@ -6,9 +6,9 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import kelvo.tape.Price;
 import kelvo.session.SecurityFacts;
 import kelvo.session.Session;
+import kelvo.tape.Price;
 import org.jspecify.annotations.Nullable;
 
 /**

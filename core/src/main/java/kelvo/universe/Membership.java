@@ -2,10 +2,10 @@ package kelvo.universe;
 
 import java.util.ArrayList;
 import java.util.List;
-import kelvo.session.Session;
-import kelvo.state.SymbolState;
 import kelvo.rule.Rule;
 import kelvo.rule.RuleCheck;
+import kelvo.session.Session;
+import kelvo.state.SymbolState;
 
 /** Who is in a universe in one session, and why the others are out. Immutable. */
 public final class Membership {

@@ -7,9 +7,6 @@ import java.util.Locale;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import kelvo.field.Unit;
-import kelvo.session.Security;
-import kelvo.session.Session;
-import kelvo.state.SymbolState;
 import kelvo.news.Catalyst;
 import kelvo.news.CatalystRule;
 import kelvo.rule.Amounts;
@@ -19,6 +16,9 @@ import kelvo.rule.RuleCheck;
 import kelvo.rule.RuleSentence;
 import kelvo.rule.RuleSyntaxException;
 import kelvo.rule.Vocabulary;
+import kelvo.session.Security;
+import kelvo.session.Session;
+import kelvo.state.SymbolState;
 
 /**
  * Which items a list of news shows: parts between commas, each either about the item, as {@link

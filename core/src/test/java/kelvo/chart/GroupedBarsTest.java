@@ -1,10 +1,9 @@
 package kelvo.chart;
 
-import kelvo.history.MinuteBar;
-
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
+import kelvo.history.MinuteBar;
 import kelvo.time.DayTime;
 import kelvo.time.SessionHours;
 import org.junit.jupiter.api.Test;

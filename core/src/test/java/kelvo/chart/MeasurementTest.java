@@ -1,12 +1,11 @@
 package kelvo.chart;
 
-import kelvo.history.MinuteBar;
-import kelvo.history.DailyBar;
-
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.LocalDate;
 import java.util.List;
+import kelvo.history.DailyBar;
+import kelvo.history.MinuteBar;
 import kelvo.time.DayTime;
 import org.assertj.core.data.Offset;
 import org.junit.jupiter.api.Test;

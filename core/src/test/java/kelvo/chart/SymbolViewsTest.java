@@ -1,17 +1,16 @@
 package kelvo.chart;
 
-import kelvo.tape.Price;
-import kelvo.tape.SaleCondition;
-import kelvo.state.PricePath;
-import kelvo.tape.TradingState;
-import kelvo.state.Halts;
-import kelvo.session.Session;
-
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import kelvo.hit.TestSessions;
 import kelvo.chart.RecentPrints.Place;
+import kelvo.hit.TestSessions;
+import kelvo.session.Session;
+import kelvo.state.Halts;
+import kelvo.state.PricePath;
+import kelvo.tape.Price;
+import kelvo.tape.SaleCondition;
+import kelvo.tape.TradingState;
 import kelvo.time.DayTime;
 import org.junit.jupiter.api.Test;
 

@@ -3,19 +3,19 @@ package kelvo.check;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
-import kelvo.hit.TestSessions;
+import kelvo.check.Check.Result;
 import kelvo.history.CorporateAction;
-import kelvo.tape.EventTape;
-import kelvo.tape.SaleCondition;
+import kelvo.hit.TestSessions;
 import kelvo.session.SecurityFacts;
 import kelvo.session.SecurityKind;
 import kelvo.session.Session;
 import kelvo.state.SymbolState;
 import kelvo.state.TapedSymbol;
+import kelvo.tape.EventTape;
+import kelvo.tape.SaleCondition;
 import kelvo.time.DayTime;
 import kelvo.time.Phases;
 import kelvo.time.SessionHours;
-import kelvo.check.Check.Result;
 import org.junit.jupiter.api.Test;
 
 class ChecksTest {

@@ -1,13 +1,12 @@
 package kelvo.explain;
 
-import kelvo.scan.Scan;
-import kelvo.scan.Side;
-
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import kelvo.hit.TestSessions;
 import kelvo.rule.Rule;
+import kelvo.scan.Scan;
+import kelvo.scan.Side;
 import kelvo.time.Phases;
 import org.junit.jupiter.api.Test;
 

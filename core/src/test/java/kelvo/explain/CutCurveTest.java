@@ -1,19 +1,17 @@
 package kelvo.explain;
 
-import kelvo.scan.Scan;
-import kelvo.scan.Matches;
-
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
-import kelvo.hit.MarketEngine;
-import kelvo.hit.Program;
 import kelvo.hit.RandomSessions;
 import kelvo.hit.TestSessions;
-import kelvo.session.Session;
+import kelvo.replay.TapeReplay;
 import kelvo.rule.Amounts;
 import kelvo.rule.Bound;
 import kelvo.rule.Rule;
+import kelvo.scan.Matches;
+import kelvo.scan.Scan;
+import kelvo.session.Session;
 import kelvo.time.DayTime;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
@@ -23,8 +21,8 @@ import org.junit.jupiter.api.Test;
 class CutCurveTest {
   private static final int SECURITIES = 40;
 
-  private static MarketEngine engine(Session session) {
-    MarketEngine engine = new MarketEngine(session, new Program(List.of(), List.of()), hit -> {});
+  private static TapeReplay engine(Session session) {
+    TapeReplay engine = new TapeReplay(session);
     engine.runTo(DayTime.of(11, 0));
     return engine;
   }
@@ -33,7 +31,7 @@ class CutCurveTest {
   void whatIsLeftAtABoundIsWhatTheScanFindsWithThatBound(
       @ForAll long seed, @ForAll @DoubleRange(min = -5, max = 5) double bound) {
     Session session = RandomSessions.of(seed, SECURITIES, 8_000);
-    MarketEngine engine = engine(session);
+    TapeReplay engine = engine(session);
     Scan scan = TestSessions.scan("cut", List.of(), "trades at least 40", "change % at least 0.5%");
     Rule moved = scan.rules().get(1).withBound(0, new Bound.Amount(bound, bound + "%"));
     Scan other = scan.withRules(List.of(scan.rules().getFirst(), moved));
@@ -50,7 +48,7 @@ class CutCurveTest {
   @Test
   void aRuleOnWordsOrFlagsHasNoCurve() {
     Session session = RandomSessions.of(1, SECURITIES, 2_000);
-    MarketEngine engine = engine(session);
+    TapeReplay engine = engine(session);
     Scan scan = TestSessions.scan("none", List.of(), "kind is common stock", "price above vwap");
 
     assertThat(CutCurve.of(session, scan, 0, engine::state, engine.clock())).isNull();
@@ -60,7 +58,7 @@ class CutCurveTest {
   @Test
   void aScheduleIsCutAtTheBoundInForce() {
     Session session = RandomSessions.of(1, SECURITIES, 8_000);
-    MarketEngine engine = engine(session);
+    TapeReplay engine = engine(session);
     Scan scan = TestSessions.scan("steps", List.of(), "trades at least 1 early, 50 morning");
 
     CutCurve curve = CutCurve.of(session, scan, 0, engine::state, engine.clock());

@@ -1,20 +1,20 @@
 package kelvo.explain;
 
-import kelvo.scan.Scan;
-import kelvo.hit.HitFold;
-import kelvo.scan.Matches;
-import kelvo.hit.SymbolStream;
-import kelvo.hit.HitFolding;
-import kelvo.hit.Hit;
-
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
-import kelvo.hit.MarketEngine;
+import kelvo.hit.Hit;
+import kelvo.hit.HitFold;
+import kelvo.hit.HitFolding;
 import kelvo.hit.Program;
+import kelvo.hit.ScanEngine;
+import kelvo.hit.SymbolStream;
 import kelvo.hit.TestSessions;
-import kelvo.tape.SaleCondition;
+import kelvo.replay.TapeReplay;
+import kelvo.scan.Matches;
+import kelvo.scan.Scan;
 import kelvo.session.Session;
+import kelvo.tape.SaleCondition;
 import kelvo.time.DayTime;
 import kelvo.trigger.Trigger;
 import org.junit.jupiter.api.Test;
@@ -36,16 +36,16 @@ class ScanAnswersTest {
             tape.trade(DayTime.of(10, 20), 2, 100_100, 900, SaleCondition.REGULAR.bit());
           });
 
-  private MarketEngine engineAt(long moment) {
-    MarketEngine engine =
-        new MarketEngine(session, new Program(List.of(SCAN), List.of()), hit -> {});
+  private TapeReplay engineAt(long moment) {
+    TapeReplay engine =
+        ScanEngine.replay(session, new Program(List.of(SCAN), List.of()), hit -> {});
     engine.runTo(moment);
     return engine;
   }
 
   @Test
   void matchesAreThoseWhoFitNow() {
-    MarketEngine engine = engineAt(DayTime.of(10, 2));
+    TapeReplay engine = engineAt(DayTime.of(10, 2));
 
     assertThat(new Matches(SCAN, session).at(engine::state, DayTime.of(10, 2)))
         .extracting(Matches.Row::security)
@@ -54,7 +54,7 @@ class ScanAnswersTest {
 
   @Test
   void anEmptyListSaysWhichRuleEndsIt() {
-    MarketEngine engine = engineAt(DayTime.of(10, 21));
+    TapeReplay engine = engineAt(DayTime.of(10, 21));
     WhyEmpty why = WhyEmpty.of(session, SCAN, engine::state, DayTime.of(10, 21));
 
     assertThat(why.counts()).extracting(WhyEmpty.Count::alone).containsExactly(3, 2, 1);
@@ -64,7 +64,7 @@ class ScanAnswersTest {
 
   @Test
   void afterTheCloseItSaysThatNothingTrades() {
-    MarketEngine engine = engineAt(DayTime.of(16, 30));
+    TapeReplay engine = engineAt(DayTime.of(16, 30));
 
     assertThat(WhyEmpty.of(session, SCAN, engine::state, DayTime.of(16, 30)).sentence())
         .contains("market is closed");

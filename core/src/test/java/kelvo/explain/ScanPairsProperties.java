@@ -1,17 +1,16 @@
 package kelvo.explain;
 
-import kelvo.scan.Scan;
-import kelvo.scan.Side;
-import kelvo.hit.Hit;
-
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import java.util.stream.Stream;
+import kelvo.hit.Hit;
 import kelvo.hit.RandomSessions;
 import kelvo.hit.TestSessions;
-import kelvo.session.Session;
 import kelvo.rule.Rule;
+import kelvo.scan.Scan;
+import kelvo.scan.Side;
+import kelvo.session.Session;
 import kelvo.trigger.Trigger;
 import net.jqwik.api.Example;
 import net.jqwik.api.ForAll;

@@ -1,19 +1,18 @@
 package kelvo.explain;
 
-import kelvo.player.SessionRun;
-import kelvo.job.Progress;
-import kelvo.hit.Program;
-import kelvo.hit.MarketEngine;
-import kelvo.hit.RandomSessions;
-import kelvo.hit.TestSessions;
-
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import java.util.function.Predicate;
-import kelvo.session.Session;
+import kelvo.hit.Program;
+import kelvo.hit.RandomSessions;
+import kelvo.hit.TestSessions;
+import kelvo.job.Progress;
+import kelvo.player.SessionRun;
+import kelvo.replay.TapeReplay;
 import kelvo.scan.Matches;
 import kelvo.scan.Scan;
+import kelvo.session.Session;
 import kelvo.time.DayTime;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
@@ -46,7 +45,7 @@ class SecondLookTest {
   }
 
   private static List<String> listed(SessionRun run, Scan scan, long moment) {
-    MarketEngine engine = run.engine();
+    TapeReplay engine = run.replay();
     run.seek(engine, moment);
     return new Matches(scan, run.session())
         .at(engine::state, engine.clock()).stream()

@@ -6,15 +6,15 @@ import static org.assertj.core.api.Assertions.within;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.stream.IntStream;
-import kelvo.hit.TestSessions;
 import kelvo.history.CorporateAction;
 import kelvo.history.DailyBar;
 import kelvo.history.DailyHistory;
-import kelvo.tape.EventTape;
-import kelvo.tape.SaleCondition;
+import kelvo.hit.TestSessions;
 import kelvo.session.SecurityFacts;
 import kelvo.session.Session;
 import kelvo.state.TapedSymbol;
+import kelvo.tape.EventTape;
+import kelvo.tape.SaleCondition;
 import kelvo.time.DayTime;
 import kelvo.time.Phases;
 import kelvo.time.SessionHours;
@@ -38,7 +38,8 @@ class FieldsTest {
                         1_000 + i,
                         10))
             .toList();
-    SecurityFacts plain = TestSessions.facts("AAAAAA", kelvo.session.SecurityKind.COMMON_STOCK, 2e6);
+    SecurityFacts plain =
+        TestSessions.facts("AAAAAA", kelvo.session.SecurityKind.COMMON_STOCK, 2e6);
     SecurityFacts facts =
         new SecurityFacts(
             plain.security(),

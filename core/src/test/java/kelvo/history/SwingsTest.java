@@ -1,12 +1,11 @@
 package kelvo.history;
 
-import kelvo.tape.Price;
-
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import kelvo.tape.Price;
 import org.junit.jupiter.api.Test;
 
 class SwingsTest {

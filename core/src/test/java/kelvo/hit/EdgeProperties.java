@@ -5,13 +5,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
-import kelvo.tape.EventTape;
-import kelvo.state.Market;
-import kelvo.session.Session;
-import kelvo.state.SymbolState;
-import kelvo.hit.Hit;
 import kelvo.scan.Scan;
 import kelvo.scan.ScanCheck;
+import kelvo.session.Session;
+import kelvo.state.Market;
+import kelvo.state.SymbolState;
+import kelvo.tape.EventTape;
 import kelvo.time.DayTime;
 import kelvo.trigger.Trigger;
 import net.jqwik.api.ForAll;
@@ -51,7 +50,7 @@ class EdgeProperties {
   void findsWhatAskingEverythingFinds(@ForAll long seed) {
     Session session = RandomSessions.of(seed, SECURITIES, 25_000);
     List<Hit> hits = new ArrayList<>();
-    new MarketEngine(session, new Program(SCANS, List.of()), hits::add).runTo(DayTime.LAST);
+    ScanEngine.replay(session, new Program(SCANS, List.of()), hits::add).runTo(DayTime.LAST);
 
     List<Edge> found =
         hits.stream()

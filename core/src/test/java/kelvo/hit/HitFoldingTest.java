@@ -1,16 +1,14 @@
 package kelvo.hit;
 
-import kelvo.scan.Scan;
-import kelvo.field.FieldValues;
-import kelvo.scan.Side;
-
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import kelvo.hit.TestSessions;
+import kelvo.field.FieldValues;
+import kelvo.scan.Scan;
+import kelvo.scan.Side;
 import kelvo.time.DayTime;
 import kelvo.trigger.Trigger;
 import org.junit.jupiter.api.Test;
@@ -25,7 +23,8 @@ class HitFoldingTest {
   private void hit(String scan, int security, Trigger trigger, long at) {
     FieldValues none = new FieldValues(List.of(), new double[0], new double[0], Map.of(), null);
     hits.add(
-        new Hit(hits.size(), scan, Side.UP, security, "S" + security, at, trigger, 100_000, none));
+        new Hit(
+            hits.size(), scan, "", Side.UP, security, "S" + security, at, trigger, 100_000, none));
   }
 
   private List<HitFold> folds() {

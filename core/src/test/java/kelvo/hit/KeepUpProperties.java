@@ -4,9 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
 import java.util.List;
-import kelvo.session.Session;
-import kelvo.hit.Hit;
+import kelvo.replay.TapeReplay;
 import kelvo.scan.Scan;
+import kelvo.session.Session;
 import kelvo.time.DayTime;
 import kelvo.trigger.Trigger;
 import net.jqwik.api.ForAll;
@@ -39,11 +39,13 @@ class KeepUpProperties {
 
   private static List<Found> hits(Session session, boolean keepsUp) {
     List<Hit> hits = new ArrayList<>();
-    MarketEngine engine = new MarketEngine(session, new Program(SCANS, List.of()), hits::add);
+    TapeReplay replay = new TapeReplay(session);
+    ScanEngine scans = new ScanEngine(replay, new Program(SCANS, List.of()), hits::add);
     if (keepsUp) {
-      engine.keepUp();
+      scans.keepUp();
     }
-    engine.runTo(DayTime.LAST);
+    replay.listen(scans);
+    replay.runTo(DayTime.LAST);
     return hits.stream()
         .map(hit -> new Found(hit.at(), hit.scan(), hit.security(), hit.trigger()))
         .toList();

@@ -2,11 +2,11 @@ package kelvo.hit;
 
 import java.util.Arrays;
 import java.util.SplittableRandom;
+import kelvo.history.UsualDay;
+import kelvo.session.Session;
 import kelvo.tape.EventTape;
 import kelvo.tape.SaleCondition;
-import kelvo.session.Session;
 import kelvo.tape.TradingState;
-import kelvo.history.UsualDay;
 import kelvo.time.DayTime;
 import org.jspecify.annotations.Nullable;
 

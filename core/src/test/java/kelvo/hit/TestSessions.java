@@ -7,19 +7,18 @@ import java.util.function.Consumer;
 import java.util.stream.IntStream;
 import kelvo.history.DailyBar;
 import kelvo.history.DailyHistory;
-import kelvo.tape.EventKind;
-import kelvo.tape.EventTape;
-import kelvo.session.Security;
-import kelvo.session.SecurityFacts;
-import kelvo.session.SecurityKind;
-import kelvo.session.Session;
 import kelvo.news.Catalyst;
 import kelvo.rule.Rule;
 import kelvo.rule.RuleSentence;
 import kelvo.rule.Vocabulary;
-import kelvo.hit.Hit;
 import kelvo.scan.Scan;
 import kelvo.scan.Side;
+import kelvo.session.Security;
+import kelvo.session.SecurityFacts;
+import kelvo.session.SecurityKind;
+import kelvo.session.Session;
+import kelvo.tape.EventKind;
+import kelvo.tape.EventTape;
 import kelvo.time.DayTime;
 import kelvo.time.Phases;
 import kelvo.time.SessionHours;
@@ -128,7 +127,7 @@ public final class TestSessions {
   /** All hits of a session. */
   public static List<Hit> hits(Session session, Scan... scans) {
     List<Hit> hits = new ArrayList<>();
-    new MarketEngine(session, new Program(List.of(scans), List.of()), hits::add)
+    ScanEngine.replay(session, new Program(List.of(scans), List.of()), hits::add)
         .runTo(DayTime.LAST);
     return hits;
   }

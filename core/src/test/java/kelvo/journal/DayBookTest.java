@@ -1,10 +1,9 @@
 package kelvo.journal;
 
-import kelvo.level.Level;
-import kelvo.level.LevelKind;
-
 import static org.assertj.core.api.Assertions.assertThat;
 
+import kelvo.level.Level;
+import kelvo.level.LevelKind;
 import kelvo.scan.Side;
 import kelvo.time.DayTime;
 import org.junit.jupiter.api.Test;
@@ -20,16 +19,6 @@ class DayBookTest {
           .with(decision("DESALQ", 12, Choice.DROP))
           .with(decision("TIDARC", 30, Choice.UNDECIDED))
           .with(decision("KELPOR", 40, Choice.KEEP));
-
-  @Test
-  void theTenIsAsItWasAtTheMoment() {
-    assertThat(book.theTen(DayTime.of(8, 20)))
-        .extracting(Decision::symbol)
-        .containsExactly("TIDARC");
-    assertThat(book.theTen(DayTime.of(8, 45)))
-        .extracting(Decision::symbol)
-        .containsExactly("KELPOR");
-  }
 
   @Test
   void aDecisionTakenBackIsNone() {

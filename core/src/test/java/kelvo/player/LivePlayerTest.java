@@ -1,14 +1,5 @@
 package kelvo.player;
 
-import kelvo.job.Progress;
-import kelvo.view.MarketSnapshot;
-import kelvo.hit.Program;
-import kelvo.hit.MarketEngine;
-import kelvo.view.SnapshotRequest;
-import kelvo.hit.RandomSessions;
-import kelvo.hit.TapeCopy;
-import kelvo.hit.TestSessions;
-
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
@@ -16,14 +7,21 @@ import java.util.SplittableRandom;
 import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.TimeUnit;
-import kelvo.tape.EventTape;
-import kelvo.session.Session;
 import kelvo.hit.Hit;
-import kelvo.scan.Scan;
-import kelvo.time.DayTime;
-import kelvo.trigger.Trigger;
+import kelvo.hit.LevelHits;
+import kelvo.hit.Program;
+import kelvo.hit.RandomSessions;
+import kelvo.hit.TapeCopy;
+import kelvo.hit.TestSessions;
+import kelvo.job.Progress;
 import kelvo.level.Level;
 import kelvo.level.LevelKind;
+import kelvo.scan.Scan;
+import kelvo.session.Session;
+import kelvo.tape.EventTape;
+import kelvo.time.DayTime;
+import kelvo.trigger.Trigger;
+import kelvo.view.View;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -38,6 +36,32 @@ class LivePlayerTest {
               "busy", List.of(Trigger.ENTERS, Trigger.LEAVES), "volume 5m at least 500K"),
           TestSessions.scan("highs", List.of(Trigger.NEW_HIGH_OF_DAY), "trades at least 100"),
           TestSessions.scan("news", List.of(Trigger.ENTERS), "minutes since news between 2 and 9"));
+
+  private record Shot(long moment, int events, List<Hit> hits) {}
+
+  private static final View<Shot> SHOTS =
+      moment -> new Shot(moment.now(), moment.events(), moment.hits());
+
+  /** Keeps the hits that it is told of. */
+  private record Told(List<Hit> hits) implements PlayerListener {
+    @Override
+    public void hit(Hit hit) {
+      hits.add(hit);
+    }
+
+    @Override
+    public void published() {}
+
+    @Override
+    public void trouble(String what, Throwable cause) {
+      throw new AssertionError(what, cause);
+    }
+
+    @Override
+    public void stopped(Throwable cause) {
+      throw new AssertionError(cause);
+    }
+  }
 
   /** Brings a recorded session in pieces of any size, some of them empty. */
   private static final class Pieces implements LiveSource {
@@ -92,10 +116,9 @@ class LivePlayerTest {
     throw new IllegalStateException("no print of security " + security);
   }
 
-  private static MarketSnapshot awaitEvents(
-      LinkedBlockingQueue<MarketSnapshot> shots, int events, long moment)
+  private static Shot awaitEvents(LinkedBlockingQueue<Shot> shots, int events, long moment)
       throws InterruptedException {
-    MarketSnapshot shot = shots.poll(60, TimeUnit.SECONDS);
+    Shot shot = shots.poll(60, TimeUnit.SECONDS);
     while (shot != null && (shot.events() < events || shot.moment() < moment)) {
       shot = shots.poll(60, TimeUnit.SECONDS);
     }
@@ -112,19 +135,17 @@ class LivePlayerTest {
             SCANS, List.of(Level.standing("AAAAAA", 100_300, LevelKind.BY_HAND, DayTime.of(8, 0))));
     List<Hit> expected = SessionRun.of(recorded, program, Progress.NONE).hits();
     List<Hit> told = new CopyOnWriteArrayList<>();
-    LinkedBlockingQueue<MarketSnapshot> shots = new LinkedBlockingQueue<>();
+    LinkedBlockingQueue<Shot> shots = new LinkedBlockingQueue<>();
 
     try (LivePlayer player =
         new LivePlayer(
             SessionRun.begun(live, program, Progress.NONE),
             new Pieces(recorded, live, seed, EVENTS),
-            new SnapshotRequest(SCANS.getFirst(), "", List.of()),
-            shots::add,
-            told::add,
+            new Told(told),
             System::nanoTime)) {
+      player.follow(SHOTS, shots::add);
       player.speed(1);
-      MarketSnapshot last =
-          awaitEvents(shots, recorded.tape().size(), DayTime.LAST - 2 * DayTime.SECOND);
+      Shot last = awaitEvents(shots, recorded.tape().size(), DayTime.LAST - 2 * DayTime.SECOND);
 
       assertThat(expected).hasSizeGreaterThan(100);
       assertThat(told).isEqualTo(expected);
@@ -139,19 +160,18 @@ class LivePlayerTest {
     Program program = new Program(SCANS, List.of());
     int half = EVENTS / 2;
     List<Hit> told = new CopyOnWriteArrayList<>();
-    LinkedBlockingQueue<MarketSnapshot> shots = new LinkedBlockingQueue<>();
+    LinkedBlockingQueue<Shot> shots = new LinkedBlockingQueue<>();
     try (LivePlayer player =
         new LivePlayer(
             SessionRun.begun(live, program, Progress.NONE),
             new Pieces(recorded, live, 5, half),
-            new SnapshotRequest(SCANS.getFirst(), "", List.of()),
-            shots::add,
-            told::add,
+            new Told(told),
             System::nanoTime)) {
-      MarketSnapshot now = awaitEvents(shots, half, 0);
+      player.follow(SHOTS, shots::add);
+      Shot now = awaitEvents(shots, half, 0);
       long back = DayTime.of(9, 0);
       player.seek(back);
-      MarketSnapshot shown = now;
+      Shot shown = now;
       while (shown.moment() != back) {
         shown = java.util.Objects.requireNonNull(shots.poll(60, TimeUnit.SECONDS));
       }
@@ -163,11 +183,10 @@ class LivePlayerTest {
               SCANS,
               List.of(
                   Level.standing(
-                      "BBBBBB", newestPrice(recorded, 1, half), LevelKind.BY_HAND, back))),
-          back);
+                      "BBBBBB", newestPrice(recorded, 1, half), LevelKind.BY_HAND, back))));
       player.speed(1);
-      MarketSnapshot again = awaitEvents(shots, half, now.moment());
-      while (again.hits().stream().noneMatch(h -> h.scan().equals(MarketEngine.LEVELS))) {
+      Shot again = awaitEvents(shots, half, now.moment());
+      while (again.hits().stream().noneMatch(h -> h.scan().equals(LevelHits.LEVELS))) {
         again = awaitEvents(shots, half, now.moment());
       }
       assertThat(again.events()).isEqualTo(half);

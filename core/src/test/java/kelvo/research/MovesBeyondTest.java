@@ -9,21 +9,20 @@ import java.util.List;
 import java.util.Objects;
 import java.util.Set;
 import java.util.stream.IntStream;
-import kelvo.hit.MarketEngine;
-import kelvo.hit.Program;
-import kelvo.job.Progress;
+import kelvo.explain.CutCurve;
+import kelvo.field.FieldCatalogue;
 import kelvo.hit.RandomSessions;
 import kelvo.hit.TestSessions;
-import kelvo.field.FieldCatalogue;
-import kelvo.session.Session;
+import kelvo.job.Progress;
+import kelvo.replay.TapeReplay;
 import kelvo.rule.Bound;
 import kelvo.rule.Rule;
 import kelvo.rule.RuleSentence;
 import kelvo.rule.Vocabulary;
-import kelvo.explain.CutCurve;
 import kelvo.scan.Matches;
 import kelvo.scan.Scan;
 import kelvo.scan.ScanCheck;
+import kelvo.session.Session;
 import kelvo.time.DayTime;
 import kelvo.universe.Universe;
 import net.jqwik.api.ForAll;
@@ -34,8 +33,8 @@ class MovesBeyondTest {
   private static final int SECURITIES = 40;
   private static final long MOMENT = DayTime.of(11, 0);
 
-  private static MarketEngine playedTo(Session session, long moment) {
-    MarketEngine engine = new MarketEngine(session, new Program(List.of(), List.of()), hit -> {});
+  private static TapeReplay playedTo(Session session, long moment) {
+    TapeReplay engine = new TapeReplay(session);
     engine.runTo(moment);
     return engine;
   }
@@ -83,7 +82,7 @@ class MovesBeyondTest {
                 Set.of(session.security(0).symbol()),
                 Set.of(session.security(1).symbol()),
                 null));
-    MarketEngine engine = playedTo(session, MOMENT);
+    TapeReplay engine = playedTo(session, MOMENT);
     for (Scan asked : List.of(plain, grouped, within)) {
       RecordedMoment then = recorded(session, asked);
       ScanCheck check = new ScanCheck(asked, session);
@@ -106,7 +105,7 @@ class MovesBeyondTest {
     Session session = RandomSessions.of(seed, SECURITIES, 8_000);
     String rule = atMost ? "change % at most 0%" : "change % at least 0%";
     Scan scan = scan("trades at least 30", rule);
-    MarketEngine engine = playedTo(session, MOMENT);
+    TapeReplay engine = playedTo(session, MOMENT);
     CutCurve curve =
         Objects.requireNonNull(CutCurve.of(session, scan, 1, engine::state, engine.clock()));
 
@@ -115,7 +114,7 @@ class MovesBeyondTest {
     double[] prices = prices(engine);
     engine.runTo(session.hours().close());
     double[] closes = closes(engine);
-    MarketEngine again = playedTo(session, MOMENT);
+    TapeReplay again = playedTo(session, MOMENT);
     assertThat(moves.bounds()).isSorted().contains(moves.bound());
     assertThat(moves.bound()).isZero();
     for (int i = 0; i < moves.bounds().length; i++) {
@@ -143,14 +142,14 @@ class MovesBeyondTest {
     }
   }
 
-  private static double[] prices(MarketEngine engine) {
+  private static double[] prices(TapeReplay engine) {
     return IntStream.range(0, SECURITIES)
         .mapToDouble(i -> engine.state(i).lastPrice())
         .map(price -> price == 0 ? Double.NaN : price)
         .toArray();
   }
 
-  private static double[] closes(MarketEngine engine) {
+  private static double[] closes(TapeReplay engine) {
     return IntStream.range(0, SECURITIES)
         .mapToDouble(
             i ->

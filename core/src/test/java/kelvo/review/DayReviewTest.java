@@ -4,23 +4,23 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
-import kelvo.hit.TestSessions;
-import kelvo.tape.EventTape;
-import kelvo.tape.SaleCondition;
-import kelvo.session.Session;
 import kelvo.hit.Hit;
-import kelvo.scan.Scan;
-import kelvo.scan.Side;
-import kelvo.time.DayTime;
-import kelvo.trade.Fill;
-import kelvo.trade.FillSide;
-import kelvo.trigger.Trigger;
+import kelvo.hit.TestSessions;
 import kelvo.journal.Choice;
 import kelvo.journal.DayBook;
 import kelvo.journal.Decision;
 import kelvo.journal.FocusSpan;
 import kelvo.level.Level;
 import kelvo.level.LevelKind;
+import kelvo.scan.Scan;
+import kelvo.scan.Side;
+import kelvo.session.Session;
+import kelvo.tape.EventTape;
+import kelvo.tape.SaleCondition;
+import kelvo.time.DayTime;
+import kelvo.trade.Fill;
+import kelvo.trade.FillSide;
+import kelvo.trigger.Trigger;
 import org.junit.jupiter.api.Test;
 
 /**
@@ -57,7 +57,7 @@ class DayReviewTest {
 
   private static DayReview review(DayBook book, String until) {
     return DayReview.of(
-        SESSION, List.of(RISERS), HITS, book, ReviewSettings.USUAL, DayTime.parse(until));
+        SESSION, List.of(RISERS), HITS, book, ReviewSettings.DEFAULT, DayTime.parse(until));
   }
 
   private static DayBook trading(String in, double entry, String out, double exit) {
@@ -195,6 +195,7 @@ class DayReviewTest {
         new Hit(
             1,
             hit.scan(),
+            hit.version(),
             hit.side(),
             0,
             hit.symbol(),

@@ -3,9 +3,9 @@ package kelvo.rule;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
-import kelvo.hit.RandomSessions;
 import kelvo.field.Field;
 import kelvo.field.FieldCatalogue;
+import kelvo.hit.RandomSessions;
 import kelvo.session.Session;
 import org.junit.jupiter.api.Test;
 

@@ -1,13 +1,12 @@
 package kelvo.rule;
 
-import kelvo.state.SymbolState;
-
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
 import java.util.List;
 import kelvo.hit.RandomSessions;
 import kelvo.session.Session;
+import kelvo.state.SymbolState;
 import org.junit.jupiter.api.Test;
 
 class RuleTableTest {

@@ -1,10 +1,9 @@
 package kelvo.session;
 
-import kelvo.history.CorporateAction;
-
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.LocalDate;
+import kelvo.history.CorporateAction;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;

@@ -1,15 +1,14 @@
 package kelvo.state;
 
-import kelvo.history.MinuteBar;
-import kelvo.tape.SaleCondition;
-import kelvo.chart.MinuteBars;
-
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import java.util.SplittableRandom;
+import kelvo.chart.MinuteBars;
 import kelvo.field.Field;
 import kelvo.field.FieldCatalogue;
+import kelvo.history.MinuteBar;
+import kelvo.tape.SaleCondition;
 import kelvo.time.DayTime;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;

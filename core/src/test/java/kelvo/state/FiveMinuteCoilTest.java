@@ -1,19 +1,18 @@
 package kelvo.state;
 
-import kelvo.tape.Price;
-import kelvo.history.DailyCoil;
-import kelvo.history.DailyHistory;
-import kelvo.history.DailyBar;
-import kelvo.tape.SaleCondition;
-import kelvo.session.Session;
-
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.SplittableRandom;
+import kelvo.history.DailyBar;
+import kelvo.history.DailyCoil;
+import kelvo.history.DailyHistory;
 import kelvo.hit.TestSessions;
+import kelvo.session.Session;
+import kelvo.tape.Price;
+import kelvo.tape.SaleCondition;
 import kelvo.time.DayTime;
 import org.junit.jupiter.api.Test;
 

@@ -1,14 +1,13 @@
 package kelvo.state;
 
-import kelvo.tape.SaleCondition;
-import kelvo.session.Session;
-
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.Arrays;
 import java.util.List;
 import java.util.Objects;
 import kelvo.hit.TestSessions;
+import kelvo.session.Session;
+import kelvo.tape.SaleCondition;
 import kelvo.time.DayTime;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;

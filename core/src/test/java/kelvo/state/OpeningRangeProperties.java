@@ -1,13 +1,12 @@
 package kelvo.state;
 
-import kelvo.tape.Price;
-import kelvo.tape.SaleCondition;
-
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.LongStream;
+import kelvo.tape.Price;
+import kelvo.tape.SaleCondition;
 import kelvo.time.DayTime;
 import kelvo.time.SessionHours;
 import net.jqwik.api.ForAll;

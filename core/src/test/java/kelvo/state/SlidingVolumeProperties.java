@@ -1,11 +1,10 @@
 package kelvo.state;
 
-import kelvo.tape.SaleCondition;
-
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
 import java.util.List;
+import kelvo.tape.SaleCondition;
 import kelvo.time.DayTime;
 import net.jqwik.api.Example;
 import net.jqwik.api.ForAll;

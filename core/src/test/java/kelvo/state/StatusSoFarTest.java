@@ -1,9 +1,8 @@
 package kelvo.state;
 
-import kelvo.tape.TradingState;
-
 import static org.assertj.core.api.Assertions.assertThat;
 
+import kelvo.tape.TradingState;
 import kelvo.time.DayTime;
 import org.junit.jupiter.api.Test;
 

@@ -1,12 +1,11 @@
 package kelvo.state;
 
-import kelvo.tape.Price;
-import kelvo.tape.SaleCondition;
-import kelvo.tape.TradingState;
-
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import kelvo.tape.Price;
+import kelvo.tape.SaleCondition;
+import kelvo.tape.TradingState;
 import kelvo.time.DayTime;
 import org.junit.jupiter.api.Test;
 

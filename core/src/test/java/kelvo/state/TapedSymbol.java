@@ -1,16 +1,15 @@
 package kelvo.state;
 
-import kelvo.session.SecurityFacts;
-import kelvo.session.SecurityKind;
-import kelvo.history.DailyHistory;
-import kelvo.tape.EventTape;
-import kelvo.session.Security;
-import kelvo.history.DailyBar;
-import kelvo.tape.TradingState;
-import kelvo.session.Session;
-
 import java.time.LocalDate;
 import java.util.List;
+import kelvo.history.DailyBar;
+import kelvo.history.DailyHistory;
+import kelvo.session.Security;
+import kelvo.session.SecurityFacts;
+import kelvo.session.SecurityKind;
+import kelvo.session.Session;
+import kelvo.tape.EventTape;
+import kelvo.tape.TradingState;
 import kelvo.time.Phases;
 import kelvo.time.SessionHours;
 

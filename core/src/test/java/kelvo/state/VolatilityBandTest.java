@@ -1,11 +1,10 @@
 package kelvo.state;
 
-import kelvo.tape.Price;
-
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.time.LocalDate;
+import kelvo.tape.Price;
 import kelvo.time.DayTime;
 import kelvo.time.SessionHours;
 import org.junit.jupiter.api.Test;

@@ -4,12 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
 import java.util.List;
-import kelvo.hit.TestSessions;
-import kelvo.tape.EventTape;
-import kelvo.tape.SaleCondition;
-import kelvo.session.Session;
 import kelvo.history.UsualDay;
 import kelvo.hit.Hit;
+import kelvo.hit.TestSessions;
+import kelvo.session.Session;
+import kelvo.tape.EventTape;
+import kelvo.tape.SaleCondition;
 import kelvo.time.DayTime;
 import org.junit.jupiter.api.Test;
 

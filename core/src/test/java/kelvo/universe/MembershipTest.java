@@ -7,11 +7,11 @@ import java.util.List;
 import java.util.Set;
 import kelvo.hit.RandomSessions;
 import kelvo.hit.TestSessions;
-import kelvo.session.Session;
 import kelvo.rule.Rule;
 import kelvo.rule.RuleSentence;
 import kelvo.rule.Vocabulary;
 import kelvo.scan.Scan;
+import kelvo.session.Session;
 import org.junit.jupiter.api.Test;
 
 class MembershipTest {

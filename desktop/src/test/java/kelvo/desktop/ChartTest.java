@@ -11,10 +11,10 @@ import javafx.stage.Stage;
 import kelvo.desktop.chart.DailyPriceChart;
 import kelvo.desktop.chart.IntradayChart;
 import kelvo.desktop.chart.PointedAt;
-import kelvo.desktop.focus.ShownSymbol;
-import kelvo.time.DayTime;
 import kelvo.level.Level;
 import kelvo.level.LevelKind;
+import kelvo.time.DayTime;
+import kelvo.view.MinutesView;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -38,7 +38,7 @@ class ChartTest {
 
   @BeforeEach
   void focus(FxRobot robot) {
-    until(() -> opened.workspace.snapshot().get() != null);
+    until(() -> opened.shown().isThere());
     WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.focusOn("TIDARC"));
     chart = robot.lookup(n -> n instanceof IntradayChart).query();
     days = robot.lookup(n -> n instanceof DailyPriceChart).query();
@@ -106,10 +106,9 @@ class ChartTest {
 
   @Test
   void aChartOnWhichNothingChangedIsNotPaintedAgain() {
-    ShownSymbol shown =
-        WaitForAsyncUtils.waitForAsyncFx(
-            5_000,
-            () -> ShownSymbol.of(opened.workspace, opened.workspace.snapshot().get().focus()));
+    int security = opened.workspace.session().numberOf("TIDARC").orElseThrow();
+    MinutesView view = new MinutesView(opened.workspace.session(), security);
+    MinutesView.DayOfMinutes shown = opened.shown().look(view);
     int before = show(shown, shown.moment());
 
     assertThat(show(shown, shown.moment() + DayTime.SECOND)).isEqualTo(before);
@@ -117,12 +116,24 @@ class ChartTest {
   }
 
   /** Shows a moment and returns how often the chart has been painted. */
-  private int show(ShownSymbol shown, long moment) {
+  private int show(MinutesView.DayOfMinutes day, long moment) {
     return WaitForAsyncUtils.waitForAsyncFx(
         5_000,
         () -> {
           chart.show(
-              shown.focus(), shown.levels(), shown.fills(), shown.date(), moment, shown.close());
+              new MinutesView.DayOfMinutes(
+                  day.symbol(),
+                  moment,
+                  day.price(),
+                  day.change(),
+                  day.minutes(),
+                  day.references(),
+                  day.hits(),
+                  day.halts()),
+              List.of(),
+              List.of(),
+              opened.workspace.day(),
+              opened.workspace.session().hours().close());
           return chart.paintings();
         });
   }

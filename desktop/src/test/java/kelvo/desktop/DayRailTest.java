@@ -8,8 +8,9 @@ import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import javafx.stage.Stage;
-import kelvo.view.MarketSnapshot;
 import kelvo.time.DayTime;
+import kelvo.view.CatalystFilter;
+import kelvo.view.NewsView;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -34,7 +35,7 @@ class DayRailTest {
 
   @BeforeEach
   void ready(FxRobot robot) {
-    until(() -> opened.workspace.snapshot().get() != null && shown().moment() == START);
+    until(() -> opened.shown().isThere() && shown().moment() == START);
     rail =
         robot
             .from(opened.window)
@@ -47,8 +48,8 @@ class DayRailTest {
     WaitForAsyncUtils.waitForAsyncFx(20_000, () -> opened.workspace.close());
   }
 
-  private MarketSnapshot shown() {
-    return opened.workspace.snapshot().get();
+  private ShownDay shown() {
+    return opened.shown();
   }
 
   @Test
@@ -68,7 +69,10 @@ class DayRailTest {
 
     until(() -> shown().moment() < DayTime.of(9, 30));
     assertThat(shown().hits()).allMatch(hit -> hit.at() <= shown().moment());
-    assertThat(shown().news().rows()).allMatch(row -> row.item().known() <= shown().moment());
+    NewsView news = new NewsView(opened.workspace.session(), CatalystFilter.ALL);
+    assertThat(shown().look(news).rows())
+        .isNotEmpty()
+        .allMatch(row -> row.item().known() <= shown().moment());
   }
 
   @Test

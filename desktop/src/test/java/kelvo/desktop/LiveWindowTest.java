@@ -12,6 +12,8 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import javafx.application.Platform;
+import javafx.scene.AccessibleRole;
+import javafx.scene.Node;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
 import kelvo.data.calendar.ExchangeCalendar;
@@ -21,25 +23,27 @@ import kelvo.data.feed.FeedReader;
 import kelvo.data.feed.FeedWriter;
 import kelvo.data.feed.TapeSink;
 import kelvo.data.folder.DataFolder;
+import kelvo.desktop.catalysts.CatalystsStage;
+import kelvo.desktop.grid.Grid;
 import kelvo.desktop.shell.MainWindow;
-import kelvo.desktop.shell.OpenedDay;
-import kelvo.desktop.shell.Workspace;
 import kelvo.desktop.theme.Theme;
-import kelvo.view.MarketSnapshot;
+import kelvo.desktop.workspace.OpenedDay;
+import kelvo.desktop.workspace.Workspace;
+import kelvo.hit.Hit;
 import kelvo.hit.Program;
 import kelvo.job.Progress;
-import kelvo.player.SessionRun;
-import kelvo.tape.EventTape;
-import kelvo.session.Session;
 import kelvo.news.Catalyst;
 import kelvo.news.SourceKind;
-import kelvo.hit.Hit;
+import kelvo.player.SessionRun;
+import kelvo.session.Session;
 import kelvo.sim.DemoSize;
 import kelvo.sim.EveOfSession;
 import kelvo.sim.FeedServer;
 import kelvo.sim.NewsServer;
+import kelvo.tape.EventTape;
 import kelvo.time.DayTime;
 import kelvo.trade.Fill;
+import kelvo.view.NewsView;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -124,14 +128,14 @@ class LiveWindowTest {
     server.close();
   }
 
-  private MarketSnapshot shown() {
-    return workspace.snapshot().get();
+  private ShownDay shown() {
+    return new ShownDay(workspace);
   }
 
   private void awaitEnd() {
     until(
         () ->
-            shown() != null
+            shown().isThere()
                 && shown().events() == session.tape().size()
                 && shown().moment() >= DayTime.LAST - 2 * DayTime.SECOND);
   }
@@ -169,7 +173,8 @@ class LiveWindowTest {
   }
 
   @Test
-  void whatASourceTellsIsWrittenDownOnceAndIsTheSameWhenTheDayIsOpenedAgain() throws Exception {
+  void whatASourceTellsIsWrittenDownOnceAndIsTheSameWhenTheDayIsOpenedAgain(FxRobot robot)
+      throws Exception {
     awaitEnd();
     Catalyst told =
         new Catalyst(
@@ -192,20 +197,23 @@ class LiveWindowTest {
               + "/atom\"}]}");
       openAgain();
       until(() -> filings(workspace.session()).size() == 1);
-      until(() -> shown() != null && shown().news().rows().stream().anyMatch(this::isFiling));
+      Platform.runLater(() -> workspace.stage().set(CatalystsStage.KIND));
+      Grid<NewsView.NewsRow> listed = robot.lookup(LiveWindowTest::isNewsList).query();
+      until(() -> listed.rows().stream().anyMatch(row -> row.item().source().equals("Filings")));
       Catalyst first = filings(workspace.session()).getFirst();
       assertThat(first.at()).isEqualTo(DayTime.of(10, 0));
       assertThat(first.known()).isGreaterThan(DayTime.of(10, 0));
       assertThat(first.kind()).isEqualTo(SourceKind.REGULATOR_FILING);
 
       openAgain();
-      until(() -> shown() != null && shown().events() == session.tape().size() + 1);
+      until(() -> shown().isThere() && shown().events() == session.tape().size() + 1);
       assertThat(filings(workspace.session())).containsExactly(first);
     }
   }
 
-  private boolean isFiling(MarketSnapshot.NewsRow row) {
-    return row.item().source().equals("Filings");
+  private static boolean isNewsList(Node node) {
+    return node.getAccessibleRole() == AccessibleRole.TABLE_VIEW
+        && "News".equals(node.getAccessibleText());
   }
 
   private static List<Catalyst> filings(Session of) {

@@ -8,16 +8,15 @@ import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
-import kelvo.data.scanfile.ScanFolder;
-import kelvo.desktop.rules.ChecksEditor;
-import kelvo.desktop.shell.StageKind;
-import kelvo.view.MarketSnapshot;
-import kelvo.view.MoversWall;
-import kelvo.time.DayTime;
 import kelvo.check.Check;
 import kelvo.check.CheckRule;
+import kelvo.desktop.morning.MorningStage;
+import kelvo.desktop.rules.ChecksEditor;
 import kelvo.journal.Choice;
 import kelvo.journal.Decision;
+import kelvo.time.DayTime;
+import kelvo.view.WallView;
+import kelvo.watchlist.TheTen;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -42,7 +41,8 @@ class MorningByKeyboardTest {
   @BeforeEach
   void ready() {
     until(
-        () -> shown() != null && shown().moment() == MORNING && opened.window.triageRowsSeen() > 0);
+        () ->
+            shown().isThere() && shown().moment() == MORNING && opened.morning().visibleRows() > 0);
   }
 
   @AfterEach
@@ -55,8 +55,8 @@ class MorningByKeyboardTest {
         });
   }
 
-  private MarketSnapshot shown() {
-    return opened.workspace.snapshot().get();
+  private ShownDay shown() {
+    return opened.shown();
   }
 
   private String focus() {
@@ -67,13 +67,12 @@ class MorningByKeyboardTest {
   void everyMatchIsDecidedOnWithoutTheMouse(FxRobot robot) {
     int toDecide = 6;
     robot.type(KeyCode.DIGIT1).type(KeyCode.DIGIT2);
-    until(() -> opened.workspace.stage().get() == StageKind.MORNING);
+    until(() -> opened.workspace.stage().get().equals(MorningStage.KIND));
     robot.type(KeyCode.J);
     for (int i = 0; i < toDecide; i++) {
       String symbol = focus();
-      until(() -> shown().focus() != null && shown().focus().facts().symbol().equals(symbol));
-      boolean fails =
-          shown().focus().checks().stream().anyMatch(c -> c.result() == Check.Result.FAIL);
+      until(() -> shown().focus().equals(symbol));
+      boolean fails = shown().checks().stream().anyMatch(c -> c.result() == Check.Result.FAIL);
       if (fails) {
         robot.type(KeyCode.D).type(KeyCode.DIGIT1);
       } else if (i % 3 == 2) {
@@ -101,7 +100,7 @@ class MorningByKeyboardTest {
   void theWholeMorningUntilTheSecondLookTakesNoMouse(FxRobot robot) {
     robot.type(KeyCode.J);
     until(() -> !focus().isEmpty());
-    for (int kept = 1; kept <= ScanFolder.USUALLY_KEPT; kept++) {
+    for (int kept = 1; kept <= TheTen.DEFAULT_SIZE; kept++) {
       int ten = kept;
       robot.type(KeyCode.K).type(KeyCode.DIGIT1);
       until(() -> theTen().size() == ten);
@@ -111,14 +110,14 @@ class MorningByKeyboardTest {
     assertThat(theTen()).doesNotContain(eleventh);
     robot.type(KeyCode.K).type(KeyCode.DIGIT2).type(KeyCode.DIGIT1);
     until(() -> theTen().contains(eleventh));
-    assertThat(theTen()).hasSize(ScanFolder.USUALLY_KEPT).doesNotContain(second);
+    assertThat(theTen()).hasSize(TheTen.DEFAULT_SIZE).doesNotContain(second);
 
     robot.type(KeyCode.C);
     until(() -> isShown(robot, ChecksEditor.class));
     robot.type(KeyCode.C).type(KeyCode.V);
-    until(() -> opened.window.chartsOnWall() > 20);
+    until(() -> opened.morning().chartsOnWall() > 20);
     robot.type(KeyCode.V);
-    until(() -> shown().wall().isEmpty() && !isShown(robot, ChecksEditor.class));
+    until(() -> !opened.workspace.wall().get() && !isShown(robot, ChecksEditor.class));
 
     for (int i = 0; i < 40 && !isDayRail(focusOwner()); i++) {
       robot.type(KeyCode.TAB);
@@ -131,11 +130,11 @@ class MorningByKeyboardTest {
     }
     robot.type(KeyCode.L);
     until(() -> secondLook(robot).matches("Morning gaps, 09:30 to 10:05: \\d+ fell out.*"));
-    assertThat(theTen()).hasSize(ScanFolder.USUALLY_KEPT);
+    assertThat(theTen()).hasSize(TheTen.DEFAULT_SIZE);
   }
 
   private List<String> theTen() {
-    return opened.workspace.book().get().theTen(opened.workspace.now()).stream()
+    return TheTen.at(opened.workspace.book().get(), opened.workspace.now()).kept().stream()
         .map(Decision::symbol)
         .toList();
   }
@@ -208,9 +207,9 @@ class MorningByKeyboardTest {
 
     until(
         () ->
-            shown().focus() != null
-                && shown().focus().checks().stream().anyMatch(c -> c.name().equals("cheap")));
-    Check cheap = shown().focus().checks().getFirst();
+            !shown().focus().isEmpty()
+                && shown().checks().stream().anyMatch(c -> c.name().equals("cheap")));
+    Check cheap = shown().checks().getFirst();
     assertThat(cheap.result()).isEqualTo(Check.Result.FAIL);
     assertThat(cheap.detail()).startsWith("$8.");
   }
@@ -218,14 +217,14 @@ class MorningByKeyboardTest {
   @Test
   void theWallShowsTheMoversAndPaintsOnlyWhatChanged(FxRobot robot) {
     robot.type(KeyCode.V);
-    until(() -> opened.window.chartsOnWall() > 20);
-    assertThat(opened.window.chartsOnWall()).isLessThanOrEqualTo(MoversWall.MOST);
+    until(() -> opened.morning().chartsOnWall() > 20);
+    assertThat(opened.morning().chartsOnWall()).isLessThanOrEqualTo(WallView.MAX_CHARTS);
     WaitForAsyncUtils.waitForAsyncFx(
         5_000, () -> opened.workspace.focusOn(shown().wall().getFirst().card().symbol()));
 
-    until(() -> opened.window.chartsPaintedLast() <= 2);
+    until(() -> opened.morning().chartsPaintedLast() <= 2);
     robot.type(KeyCode.V);
-    until(() -> shown().wall().isEmpty());
+    until(() -> !opened.workspace.wall().get());
   }
 
   @Test

@@ -8,10 +8,11 @@ import java.util.concurrent.Callable;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import javafx.stage.Stage;
+import kelvo.desktop.morning.MorningStage;
 import kelvo.desktop.shell.MainWindow;
-import kelvo.desktop.shell.OpenedDay;
-import kelvo.desktop.shell.Workspace;
 import kelvo.desktop.theme.Theme;
+import kelvo.desktop.workspace.OpenedDay;
+import kelvo.desktop.workspace.Workspace;
 import kelvo.job.Progress;
 import kelvo.sim.DemoFolder;
 import kelvo.sim.DemoSize;
@@ -65,6 +66,16 @@ final class OpenedWindow {
     stage.setScene(window.scene(1280, 800));
     stage.show();
     return new OpenedWindow(workspace, window);
+  }
+
+  /** What it shows. */
+  ShownDay shown() {
+    return new ShownDay(workspace);
+  }
+
+  /** The Morning stage, which must be in front. */
+  MorningStage morning() {
+    return (MorningStage) window.shown();
   }
 
   /** Waits until something is so, looking on the window's thread. */

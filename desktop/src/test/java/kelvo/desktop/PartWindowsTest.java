@@ -6,13 +6,18 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.nio.file.Path;
 import java.util.List;
 import javafx.scene.Node;
+import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
 import javafx.stage.Window;
-import kelvo.desktop.focus.PartKind;
+import kelvo.desktop.days.DailyPart;
+import kelvo.desktop.facts.FactsPart;
+import kelvo.desktop.prints.PrintsPart;
+import kelvo.desktop.symbolnews.SymbolNewsPart;
 import kelvo.desktop.windows.PlacedPart;
 import kelvo.desktop.windows.WindowSets;
+import kelvo.desktop.workspace.PartKind;
 import kelvo.time.DayTime;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
@@ -40,7 +45,7 @@ class PartWindowsTest {
 
   @BeforeEach
   void focus() {
-    until(() -> opened.workspace.snapshot().get() != null);
+    until(() -> opened.shown().isThere());
     onWindowThread(() -> opened.window.windows().keepIn(folder, WindowSets.NONE));
     focusOn("TIDARC");
   }
@@ -60,10 +65,7 @@ class PartWindowsTest {
 
   private void focusOn(String symbol) {
     onWindowThread(() -> opened.workspace.focusOn(symbol));
-    until(
-        () ->
-            opened.workspace.snapshot().get().focus() != null
-                && opened.workspace.snapshot().get().focus().facts().symbol().equals(symbol));
+    until(() -> opened.shown().focus().equals(symbol));
   }
 
   private static List<String> titles() {
@@ -100,7 +102,7 @@ class PartWindowsTest {
 
   @Test
   void anUnpinnedWindowFollowsTheFocusAndAPinnedOneStays(FxRobot robot) {
-    open(PartKind.PRINTS, PartKind.NEWS);
+    open(PrintsPart.KIND, SymbolNewsPart.KIND);
     until(() -> titles().equals(List.of("TIDARC · News", "TIDARC · Prints")));
     robot.clickOn(
         robot
@@ -108,39 +110,44 @@ class PartWindowsTest {
             .lookup(
                 (Node n) -> n instanceof ToggleButton b && b.getText().equals("Follows the focus"))
             .<ToggleButton>query());
-    until(() -> opened.workspace.pinned().get().equals(List.of("TIDARC")));
+    until(() -> placed().stream().anyMatch(p -> p.symbol().equals("TIDARC")));
 
     focusOn("ORBTOW");
 
     until(() -> titles().equals(List.of("ORBTOW · Prints", "TIDARC · News")));
-    until(() -> opened.workspace.snapshot().get().of("TIDARC") != null);
     onWindowThread(() -> opened.workspace.seek(MORNING));
-    until(() -> opened.workspace.snapshot().get().moment() == MORNING);
-    assertThat(opened.workspace.snapshot().get().pinned())
-        .singleElement()
-        .satisfies(
-            pinned -> {
-              assertThat(pinned.facts().symbol()).isEqualTo("TIDARC");
-              assertThat(pinned.minutes().getLast().start()).isLessThan(MORNING);
-              assertThat(pinned.minutes().getLast().start())
-                  .isGreaterThanOrEqualTo(MORNING - 5 * DayTime.MINUTE);
-            });
+    until(() -> opened.shown().moment() == MORNING);
+    until(() -> headers("TIDARC").stream().anyMatch(text -> text.startsWith("Tidal Arc Power")));
+    assertThat(headers("ORBTOW")).noneMatch(text -> text.startsWith("Tidal Arc Power"));
+  }
+
+  /** What the labels of the windows of a symbol say. */
+  private static List<String> headers(String symbol) {
+    return WaitForAsyncUtils.waitForAsyncFx(
+        5_000,
+        () ->
+            Window.getWindows().stream()
+                .filter(
+                    w -> w instanceof Stage s && String.valueOf(s.getTitle()).startsWith(symbol))
+                .flatMap(w -> w.getScene().getRoot().lookupAll(".label").stream())
+                .map(label -> ((Label) label).getText())
+                .toList());
   }
 
   @Test
   void eachPhaseGetsItsOwnSetBack() {
-    open(PartKind.PRINTS);
+    open(PrintsPart.KIND);
     goTo(MORNING);
-    assertThat(placed()).extracting(PlacedPart::part).containsExactly(PartKind.PRINTS);
-    open(PartKind.FACTS);
+    assertThat(placed()).extracting(PlacedPart::part).containsExactly(PrintsPart.KIND.id());
+    open(FactsPart.KIND);
     goTo(PREMARKET);
     until(() -> placed().size() == 1);
-    assertThat(placed()).extracting(PlacedPart::part).containsExactly(PartKind.PRINTS);
+    assertThat(placed()).extracting(PlacedPart::part).containsExactly(PrintsPart.KIND.id());
     goTo(MORNING);
     until(() -> placed().size() == 2);
     assertThat(placed())
         .extracting(PlacedPart::part)
-        .containsExactly(PartKind.PRINTS, PartKind.FACTS);
+        .containsExactly(PrintsPart.KIND.id(), FactsPart.KIND.id());
   }
 
   /** Goes to a moment and waits until its phase's set has been taken up. */
@@ -152,7 +159,7 @@ class PartWindowsTest {
 
   @Test
   void whatIsOpenWhenTheWindowClosesComesBack() {
-    open(PartKind.DAILY);
+    open(DailyPart.KIND);
     List<PlacedPart> before = placed();
     onWindowThread(() -> opened.window.windows().close());
     assertThat(titles()).isEmpty();

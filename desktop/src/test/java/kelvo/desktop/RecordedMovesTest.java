@@ -73,9 +73,9 @@ class RecordedMovesTest {
 
   @Test
   void theyAreReadBehindTheWindowAndCountedAlongTheCurve(FxRobot robot) {
-    until(() -> opened.workspace.snapshot().get() != null);
+    until(() -> opened.shown().isThere());
     robot.type(KeyCode.J).type(KeyCode.E);
-    until(() -> opened.workspace.snapshot().get().workings() != null);
+    until(() -> opened.workspace.workedRule().get() >= 0);
     WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.workedRule().set(3));
     until(() -> said(robot).contains("in one recorded session"));
     String first = said(robot);

@@ -10,7 +10,7 @@ import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
 import kelvo.desktop.grid.Grid;
-import kelvo.desktop.shell.StageKind;
+import kelvo.desktop.review.ReviewStage;
 import kelvo.review.DayReview;
 import kelvo.review.ReviewedMove;
 import kelvo.review.ReviewedTrade;
@@ -38,9 +38,9 @@ class ReviewStageTest {
 
   @BeforeEach
   void go(FxRobot robot) {
-    until(() -> opened.workspace.snapshot().get() != null);
+    until(() -> opened.shown().isThere());
     robot.type(KeyCode.DIGIT5);
-    until(() -> opened.workspace.stage().get() == StageKind.REVIEW);
+    until(() -> opened.workspace.stage().get().equals(ReviewStage.KIND));
     until(() -> review() != null && review().until() == AFTER);
   }
 
@@ -50,7 +50,7 @@ class ReviewStageTest {
   }
 
   private DayReview review() {
-    return opened.workspace.review().get();
+    return opened.workspace.review().review().get();
   }
 
   private static Grid<?> table(FxRobot robot, String name) {

@@ -16,15 +16,14 @@ import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
 import kelvo.desktop.grid.Grid;
 import kelvo.desktop.rules.CutCurveView;
-import kelvo.desktop.shell.Workspace;
-import kelvo.view.MarketSnapshot;
-import kelvo.session.Session;
-import kelvo.rule.Rule;
-import kelvo.rule.RuleSentence;
-import kelvo.hit.Hit;
-import kelvo.scan.Scan;
+import kelvo.desktop.workspace.Workspace;
 import kelvo.explain.ScanWorkings;
 import kelvo.explain.WhyNot;
+import kelvo.hit.Hit;
+import kelvo.rule.Rule;
+import kelvo.rule.RuleSentence;
+import kelvo.scan.Scan;
+import kelvo.session.Session;
 import kelvo.time.DayTime;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
@@ -52,10 +51,10 @@ class ScanEditingTest {
 
   @BeforeEach
   void edit(FxRobot robot) {
-    until(() -> shown() != null && shown().moment() == MORNING && shown().matching() > 0);
+    until(() -> shown().isThere() && shown().moment() == MORNING && opened.morning().fitting() > 0);
     first = scan();
     robot.type(KeyCode.J).type(KeyCode.E);
-    until(() -> shown().workings() != null);
+    until(() -> opened.workspace.workedRule().get() == 0);
   }
 
   @AfterEach
@@ -69,8 +68,8 @@ class ScanEditingTest {
         });
   }
 
-  private MarketSnapshot shown() {
-    return opened.workspace.snapshot().get();
+  private ShownDay shown() {
+    return opened.shown();
   }
 
   private Scan scan() {
@@ -85,7 +84,7 @@ class ScanEditingTest {
 
   @Test
   void aRuleAppliesAsItIsTypedWithCompletionAndUTakesItBack(FxRobot robot) {
-    int before = shown().matching();
+    int before = opened.morning().fitting();
     robot.clickOn("#add-rule").write("spread").type(KeyCode.DOWN);
     robot.type(KeyCode.DOWN).type(KeyCode.ENTER);
     TextField typed = (TextField) opened.window.getScene().getFocusOwner();
@@ -93,10 +92,10 @@ class ScanEditingTest {
     WaitForAsyncUtils.waitForAsyncFx(5_000, () -> typed.setText("spread % at most 0.3%"));
 
     until(() -> scan().rules().size() == first.rules().size() + 1);
-    until(() -> shown().matching() < before);
+    until(() -> opened.morning().fitting() < before);
     until(() -> workings().counts().size() > first.rules().size());
     WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.undo());
-    until(() -> scan().equals(first) && shown().matching() == before);
+    until(() -> scan().equals(first) && opened.morning().fitting() == before);
   }
 
   @Test
@@ -138,7 +137,7 @@ class ScanEditingTest {
   @Test
   void draggingTheBoundAlongItsCurveChangesTheRule(FxRobot robot) {
     WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.workedRule().set(2));
-    until(() -> shown().workings() != null && workings().curve() != null);
+    until(() -> workings().curve() != null);
     CutCurveView curve = robot.lookup(n -> n instanceof CutCurveView).query();
     Rule before = scan().rules().get(2);
     robot.drag(curve).moveBy(40, 0).drop();
@@ -146,7 +145,9 @@ class ScanEditingTest {
     until(() -> !scan().rules().get(2).equals(before));
     Rule after = scan().rules().get(2);
     assertThat(after.field()).isEqualTo(before.field());
-    until(() -> workings().curve() != null && workings().curve().left() == shown().matching());
+    until(
+        () ->
+            workings().curve() != null && workings().curve().left() == opened.morning().fitting());
   }
 
   @Test
@@ -216,11 +217,11 @@ class ScanEditingTest {
   void theRulesOfWhichOneMustHoldAreTypedToo(FxRobot robot) {
     TextField anyOf = robot.lookup((Node n) -> "Any of".equals(n.getAccessibleText())).query();
     assertThat(anyOf.getText()).isEqualTo("gap at least 4% or gap at most -4%");
-    int before = shown().matching();
+    int before = opened.morning().fitting();
 
     WaitForAsyncUtils.waitForAsyncFx(5_000, () -> anyOf.setText("gap at least 9%"));
 
-    until(() -> shown().matching() < before);
+    until(() -> opened.morning().fitting() < before);
     assertThat(scan().anyOf()).hasSize(1);
     WaitForAsyncUtils.waitForAsyncFx(5_000, () -> anyOf.setText("gap at lea"));
     until(() -> anyOf.getStyleClass().contains("wrong"));
@@ -285,7 +286,7 @@ class ScanEditingTest {
     WaitForAsyncUtils.waitForAsyncFx(
         5_000, () -> opened.workspace.shownScan().set(opened.workspace.scans().get(1)));
 
-    until(() -> shown().scan().equals(opened.workspace.scans().get(1)));
-    until(() -> opened.window.triageRowsSeen() == shown().matches().size());
+    until(() -> opened.morning().fitting() == shown().matches().fitting());
+    until(() -> opened.morning().visibleRows() == shown().matches().rows().size());
   }
 }

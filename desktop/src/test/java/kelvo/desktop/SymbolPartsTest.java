@@ -10,16 +10,16 @@ import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
-import kelvo.desktop.grid.Grid;
-import kelvo.view.MarketSnapshot;
 import kelvo.chart.RecentPrints;
-import kelvo.scan.Side;
-import kelvo.time.DayTime;
+import kelvo.desktop.grid.Grid;
 import kelvo.journal.Choice;
 import kelvo.journal.Decision;
+import kelvo.journal.Note;
 import kelvo.level.Level;
 import kelvo.level.LevelKind;
-import kelvo.journal.Note;
+import kelvo.scan.Side;
+import kelvo.time.DayTime;
+import kelvo.view.PrintsView;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -44,12 +44,9 @@ class SymbolPartsTest {
 
   @BeforeEach
   void focus() {
-    until(() -> opened.workspace.snapshot().get() != null);
+    until(() -> opened.shown().isThere());
     WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.focusOn(SYMBOL));
-    until(
-        () ->
-            opened.workspace.snapshot().get().focus() != null
-                && opened.workspace.snapshot().get().moment() == MORNING);
+    until(() -> opened.shown().focus().equals(SYMBOL) && opened.shown().moment() == MORNING);
   }
 
   @AfterEach
@@ -107,8 +104,9 @@ class SymbolPartsTest {
         .contains(RecentPrints.Place.AT_ASK);
   }
 
-  private MarketSnapshot.Focus shown() {
-    return opened.workspace.snapshot().get().focus();
+  private PrintsView.PrintList shown() {
+    int security = opened.workspace.session().numberOf(SYMBOL).orElseThrow();
+    return opened.shown().look(new PrintsView(opened.workspace.session(), security));
   }
 
   @Test

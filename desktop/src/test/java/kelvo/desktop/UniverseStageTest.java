@@ -11,8 +11,7 @@ import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
 import kelvo.data.scanfile.UniverseTable;
-import kelvo.desktop.shell.StageKind;
-import kelvo.view.MarketSnapshot;
+import kelvo.desktop.universe.UniverseStage;
 import kelvo.time.DayTime;
 import kelvo.universe.Membership;
 import kelvo.universe.Universe;
@@ -40,10 +39,10 @@ class UniverseStageTest {
 
   @BeforeEach
   void go(FxRobot robot) {
-    until(() -> shown() != null && shown().moment() == MORNING);
+    until(() -> shown().isThere() && shown().moment() == MORNING);
     first = universe();
     robot.type(KeyCode.DIGIT1);
-    until(() -> opened.workspace.stage().get() == StageKind.UNIVERSE);
+    until(() -> opened.workspace.stage().get().equals(UniverseStage.KIND));
   }
 
   @AfterEach
@@ -58,8 +57,8 @@ class UniverseStageTest {
         });
   }
 
-  private MarketSnapshot shown() {
-    return opened.workspace.snapshot().get();
+  private ShownDay shown() {
+    return opened.shown();
   }
 
   private Universe universe() {
@@ -94,8 +93,8 @@ class UniverseStageTest {
 
     until(
         () ->
-            !shown().matches().isEmpty()
-                && shown().matches().stream()
+            !shown().matches().rows().isEmpty()
+                && shown().matches().rows().stream()
                     .noneMatch(
                         row ->
                             opened

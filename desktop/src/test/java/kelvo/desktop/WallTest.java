@@ -10,8 +10,8 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import javafx.stage.Stage;
 import kelvo.desktop.chart.PointedAt;
-import kelvo.view.MarketSnapshot;
 import kelvo.time.DayTime;
+import kelvo.view.WallView;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -37,9 +37,9 @@ class WallTest {
 
   @BeforeEach
   void open(FxRobot robot) {
-    until(() -> opened.workspace.snapshot().get() != null && shown().moment() == MORNING);
+    until(() -> opened.shown().isThere() && shown().moment() == MORNING);
     robot.type(KeyCode.V);
-    until(() -> opened.window.chartsOnWall() > 20);
+    until(() -> opened.morning().chartsOnWall() > 20);
     wall = robot.lookup((Node n) -> "Wall of small charts".equals(n.getAccessibleText())).query();
   }
 
@@ -48,8 +48,8 @@ class WallTest {
     WaitForAsyncUtils.waitForAsyncFx(20_000, () -> opened.workspace.close());
   }
 
-  private MarketSnapshot shown() {
-    return opened.workspace.snapshot().get();
+  private ShownDay shown() {
+    return opened.shown();
   }
 
   /** The middle of a place in the first row. */
@@ -65,7 +65,7 @@ class WallTest {
 
   @Test
   void themesComeFirstThenRisersAndFallers() {
-    List<String> groups = shown().wall().stream().map(MarketSnapshot.Tile::group).toList();
+    List<String> groups = shown().wall().stream().map(WallView.Tile::group).toList();
 
     assertThat(groups).contains("risers", "fallers");
     assertThat(groups.indexOf("risers")).isLessThan(groups.indexOf("fallers"));

@@ -2,25 +2,36 @@ package kelvo.desktop;
 
 import static kelvo.desktop.OpenedWindow.until;
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.tuple;
 
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.function.Predicate;
 import javafx.application.Platform;
+import javafx.scene.AccessibleRole;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
+import javafx.scene.image.PixelReader;
+import javafx.scene.image.WritableImage;
 import javafx.scene.input.KeyCode;
+import javafx.scene.paint.Color;
 import javafx.stage.Stage;
-import kelvo.data.scanfile.ScanFolder;
-import kelvo.desktop.shell.StageKind;
+import kelvo.desktop.catalysts.CatalystsStage;
+import kelvo.desktop.grid.Grid;
+import kelvo.desktop.live.LiveStage;
 import kelvo.desktop.theme.Theme;
-import kelvo.view.MarketSnapshot;
-import kelvo.session.SecurityFacts;
-import kelvo.news.NewsCategory;
-import kelvo.review.DayReview;
-import kelvo.time.DayTime;
+import kelvo.desktop.theme.Tone;
 import kelvo.journal.Choice;
 import kelvo.journal.Decision;
 import kelvo.level.LevelKind;
+import kelvo.news.NewsCategory;
+import kelvo.review.DayReview;
+import kelvo.review.TradeVerdict;
+import kelvo.session.SecurityFacts;
+import kelvo.time.DayTime;
+import kelvo.view.NewsView;
+import kelvo.watchlist.TheTen;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -46,13 +57,14 @@ class WholeDayTest {
     WaitForAsyncUtils.waitForAsyncFx(20_000, () -> opened.workspace.close());
   }
 
-  private MarketSnapshot shown() {
-    return opened.workspace.snapshot().get();
+  private ShownDay shown() {
+    return opened.shown();
   }
 
   private void ready() {
     until(
-        () -> shown() != null && shown().moment() == MORNING && opened.window.triageRowsSeen() > 0);
+        () ->
+            shown().isThere() && shown().moment() == MORNING && opened.morning().visibleRows() > 0);
   }
 
   @Test
@@ -60,9 +72,9 @@ class WholeDayTest {
     ready();
     robot.press(KeyCode.J).release(KeyCode.J);
 
-    until(() -> shown().focus() != null && opened.window.minuteBarsDrawn() > 20);
+    until(() -> !shown().focus().isEmpty() && opened.window.minuteBarsDrawn() > 20);
     assertThat(opened.workspace.focus().get()).isEqualTo("TIDARC");
-    assertThat(opened.window.triageRowsSeen()).isGreaterThan(10);
+    assertThat(opened.morning().visibleRows()).isGreaterThan(10);
   }
 
   @Test
@@ -71,7 +83,7 @@ class WholeDayTest {
     robot.type(KeyCode.J);
     until(() -> opened.workspace.focus().get().equals("TIDARC"));
     robot.type(KeyCode.K).type(KeyCode.DIGIT1);
-    until(() -> opened.workspace.book().get().theTen(MORNING).size() == 1);
+    until(() -> TheTen.at(opened.workspace.book().get(), MORNING).kept().size() == 1);
     String second = opened.workspace.focus().get();
     assertThat(second).isNotEqualTo("TIDARC");
     robot.type(KeyCode.D).write("too thin for me").type(KeyCode.ENTER);
@@ -93,7 +105,7 @@ class WholeDayTest {
         opened.workspace.session().securities().stream()
             .map(SecurityFacts::symbol)
             .filter(s -> !s.equals("TIDARC"))
-            .limit(ScanFolder.USUALLY_KEPT)
+            .limit(TheTen.DEFAULT_SIZE)
             .toList();
     WaitForAsyncUtils.waitForAsyncFx(
         20_000,
@@ -102,11 +114,13 @@ class WholeDayTest {
 
     until(
         () ->
-            opened.workspace.book().get().theTen(MORNING).stream()
+            TheTen.at(opened.workspace.book().get(), MORNING).kept().stream()
                 .anyMatch(d -> d.symbol().equals("TIDARC")));
     List<String> kept =
-        opened.workspace.book().get().theTen(MORNING).stream().map(Decision::symbol).toList();
-    assertThat(kept).hasSize(ScanFolder.USUALLY_KEPT).doesNotContain(others.getLast());
+        TheTen.at(opened.workspace.book().get(), MORNING).kept().stream()
+            .map(Decision::symbol)
+            .toList();
+    assertThat(kept).hasSize(TheTen.DEFAULT_SIZE).doesNotContain(others.getLast());
     assertThat(
             opened
                 .workspace
@@ -123,47 +137,56 @@ class WholeDayTest {
     ready();
     robot.type(KeyCode.SLASH).write("kelporium").type(KeyCode.ENTER);
 
-    until(() -> shown().focus() != null && shown().focus().facts().symbol().equals("KELPOR"));
+    until(() -> shown().focus().equals("KELPOR"));
   }
 
   @Test
   void numberKeysGoToTheStagesAndReviewTellsTheVerdicts(FxRobot robot) {
     ready();
     robot.type(KeyCode.DIGIT3);
-    until(() -> opened.workspace.stage().get() == StageKind.LIVE);
+    until(() -> opened.workspace.stage().get().equals(LiveStage.KIND));
     robot.type(KeyCode.DIGIT5);
     Platform.runLater(() -> opened.workspace.seek(DayTime.of(16, 30)));
     until(
         () -> {
-          DayReview review = opened.workspace.review().get();
-          return review != null
-              && review.until() == DayTime.of(16, 30)
-              && review.trades().size() == 4;
+          DayReview review = opened.workspace.review().review().get();
+          return review != null && review.until() == DayTime.of(16, 30);
         });
+    DayReview review = opened.workspace.review().review().get();
+    assertThat(review.trades())
+        .extracting(t -> t.trade().symbol(), t -> t.verdict())
+        .containsExactly(
+            tuple("TIDARC", TradeVerdict.ON_A_HIT),
+            tuple("KELPOR", TradeVerdict.LATE),
+            tuple("MARKTA", TradeVerdict.OFF_PLAN),
+            tuple("GENSED", TradeVerdict.ON_A_HIT));
   }
 
   @Test
   void newsIsFilteredAsTheFilterIsTyped(FxRobot robot) {
     ready();
     robot.type(KeyCode.DIGIT4);
-    until(() -> opened.workspace.stage().get() == StageKind.CATALYSTS);
-    int all = shown().news().all();
+    until(() -> opened.workspace.stage().get().equals(CatalystsStage.KIND));
+    until(() -> !news(robot).rows().isEmpty());
+    int all = news(robot).rows().size();
     robot.type(KeyCode.F).write("category contract, subject");
-    until(() -> !shown().news().rows().isEmpty() && shown().news().rows().size() < all);
+    until(() -> !news(robot).rows().isEmpty() && news(robot).rows().size() < all);
 
-    assertThat(shown().news().rows())
+    assertThat(news(robot).rows())
         .allMatch(row -> row.subject() && row.item().reading().category() == NewsCategory.CONTRACT)
         .allMatch(row -> row.item().at() <= shown().moment());
     robot.write(", loudness");
     robot.type(KeyCode.ENTER).type(KeyCode.J);
-    until(
-        () ->
-            shown().focus() != null
-                && shown()
-                    .focus()
-                    .facts()
-                    .symbol()
-                    .equals(shown().news().rows().getFirst().symbol()));
+    until(() -> shown().focus().equals(news(robot).rows().getFirst().symbol()));
+  }
+
+  private static Grid<NewsView.NewsRow> news(FxRobot robot) {
+    return robot
+        .lookup(
+            (Node n) ->
+                n.getAccessibleRole() == AccessibleRole.TABLE_VIEW
+                    && "News".equals(n.getAccessibleText()))
+        .query();
   }
 
   @Test
@@ -200,13 +223,40 @@ class WholeDayTest {
     Platform.runLater(() -> opened.workspace.play(0));
   }
 
+  /**
+   * Every tone is painted: the window has the ground of its theme, and its texts can be told from
+   * it.
+   */
   @Test
-  void bothThemesAreComplete() {
+  void bothThemesArePainted() {
     ready();
     for (Theme theme : Theme.values()) {
       Platform.runLater(() -> opened.workspace.theme().set(theme));
       until(() -> opened.window.getScene().getStylesheets().equals(theme.styles()));
+      Map<Color, Integer> colours = colours();
+
+      assertThat(colours.getOrDefault(theme.colour(Tone.CARD), 0)).isGreaterThan(50_000);
+      for (Tone tone : List.of(Tone.INK, Tone.FADED, Tone.LINES, Tone.UP, Tone.DOWN)) {
+        assertThat(colours).as("%s in %s", tone, theme).containsKey(theme.colour(tone));
+      }
+      assertThat(colours.getOrDefault(theme.other().colour(Tone.CARD), 0))
+          .as("nothing is left of the other theme")
+          .isLessThan(500);
     }
+  }
+
+  /** The colours of the window and how many pixels have each. */
+  private Map<Color, Integer> colours() {
+    WritableImage picture =
+        WaitForAsyncUtils.waitForAsyncFx(10_000, () -> opened.window.getScene().snapshot(null));
+    Map<Color, Integer> colours = new HashMap<>();
+    PixelReader pixels = picture.getPixelReader();
+    for (int y = 0; y < picture.getHeight(); y++) {
+      for (int x = 0; x < picture.getWidth(); x++) {
+        colours.merge(pixels.getColor(x, y), 1, Integer::sum);
+      }
+    }
+    return colours;
   }
 
   @Test
@@ -226,7 +276,7 @@ class WholeDayTest {
           opened = OpenedWindow.open(new Stage(), MORNING, true);
         });
 
-    assertThat(opened.workspace.book().get().theTen(MORNING))
+    assertThat(TheTen.at(opened.workspace.book().get(), MORNING).kept())
         .extracting(Decision::symbol)
         .containsExactly("KELPOR");
     assertThat(opened.workspace.book().get().notesOn("KELPOR", MORNING)).hasSize(1);
@@ -245,11 +295,11 @@ class WholeDayTest {
             opened.workspace.session().securities().stream()
                 .limit(5)
                 .forEach(s -> opened.workspace.trader().decide(s.symbol(), Choice.KEEP, "early")));
-    assertThat(opened.workspace.book().get().theTen(MORNING)).hasSize(3);
+    assertThat(TheTen.at(opened.workspace.book().get(), MORNING).kept()).hasSize(3);
     assertThat(opened.workspace.action().get()).startsWith("The Ten is full");
 
     WaitForAsyncUtils.waitForAsyncFx(
-        20_000, () -> opened.workspace.desk().keepAtMost(ScanFolder.USUALLY_KEPT));
+        20_000, () -> opened.workspace.desk().keepAtMost(TheTen.DEFAULT_SIZE));
     until(
         () ->
             robot

@@ -22,7 +22,7 @@ class WindowLayoutTest {
 
   @Test
   void aFolderThatKeepsNothingOpensAsUsual() {
-    assertThat(WindowLayout.in(folder)).isEqualTo(WindowLayout.USUAL);
+    assertThat(WindowLayout.in(folder)).isEqualTo(WindowLayout.DEFAULT);
   }
 
   @Test
@@ -31,7 +31,7 @@ class WindowLayoutTest {
         folder.resolve("window.properties"),
         "width=-5\nheight=wide\nlistShare=0.4\nintradayShare=7\ndailyShare=NaN\n");
 
-    WindowLayout usual = WindowLayout.USUAL;
+    WindowLayout usual = WindowLayout.DEFAULT;
     assertThat(WindowLayout.in(folder))
         .isEqualTo(
             new WindowLayout(

@@ -8,7 +8,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
-import kelvo.desktop.focus.PartKind;
 import kelvo.desktop.windows.PlacedPart;
 import kelvo.desktop.windows.WindowSets;
 import org.junit.jupiter.api.Test;
@@ -22,8 +21,8 @@ class WindowSetsTest {
     WindowSets kept =
         new WindowSets(
             Map.of(
-                "premarket", List.of(new PlacedPart(PartKind.NEWS, "", 10, 20, 400, 300)),
-                "close", List.of(new PlacedPart(PartKind.PRINTS, "TIDARC", -900, 0, 300, 800))));
+                "premarket", List.of(new PlacedPart("NEWS", "", 10, 20, 400, 300)),
+                "close", List.of(new PlacedPart("PRINTS", "TIDARC", -900, 0, 300, 800))));
     kept.keepIn(folder);
 
     assertThat(WindowSets.in(folder)).isEqualTo(kept);
@@ -41,10 +40,10 @@ class WindowSetsTest {
 
   @Test
   void aWindowHasASensibleSize() {
-    assertThatThrownBy(() -> new PlacedPart(PartKind.NEWS, "", 0, 0, 0, 300))
+    assertThatThrownBy(() -> new PlacedPart("NEWS", "", 0, 0, 0, 300))
         .isInstanceOf(IllegalArgumentException.class)
         .hasMessageContaining("width");
-    assertThatThrownBy(() -> new PlacedPart(PartKind.NEWS, "", Double.NaN, 0, 200, 300))
+    assertThatThrownBy(() -> new PlacedPart("NEWS", "", Double.NaN, 0, 200, 300))
         .isInstanceOf(IllegalArgumentException.class);
   }
 }

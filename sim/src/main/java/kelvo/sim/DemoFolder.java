@@ -18,12 +18,12 @@ import java.util.stream.Stream;
 import kelvo.data.calendar.ExchangeCalendar;
 import kelvo.data.scanfile.ScanFile;
 import kelvo.data.scanfile.ScanFolder;
-import kelvo.job.Progress;
 import kelvo.history.DailyBar;
-import kelvo.tape.Price;
+import kelvo.job.Progress;
 import kelvo.rule.Rule;
 import kelvo.rule.RuleSentence;
 import kelvo.rule.Vocabulary;
+import kelvo.tape.Price;
 import kelvo.universe.Universe;
 
 /**

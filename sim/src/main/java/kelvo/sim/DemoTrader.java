@@ -5,15 +5,15 @@ import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.List;
 import kelvo.data.ledger.Ledger;
-import kelvo.tape.Price;
-import kelvo.scan.Side;
-import kelvo.time.DayTime;
-import kelvo.trade.FillSide;
 import kelvo.journal.Choice;
 import kelvo.journal.Decision;
 import kelvo.journal.FocusSpan;
 import kelvo.level.Level;
 import kelvo.level.LevelKind;
+import kelvo.scan.Side;
+import kelvo.tape.Price;
+import kelvo.time.DayTime;
+import kelvo.trade.FillSide;
 
 /**
  * A trader without a name, with usual faults: one good trade on the gapper, a late entry into the

@@ -11,8 +11,8 @@ import java.util.List;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.function.LongSupplier;
-import kelvo.session.Session;
 import kelvo.news.Catalyst;
+import kelvo.session.Session;
 
 /**
  * Serves the invented news wire over HTTP on loopback as RSS 2.0 at {@code /rss} and as Atom at

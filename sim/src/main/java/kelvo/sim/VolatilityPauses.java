@@ -2,9 +2,9 @@ package kelvo.sim;
 
 import java.util.ArrayDeque;
 import java.util.Deque;
+import kelvo.state.VolatilityBand;
 import kelvo.tape.Price;
 import kelvo.tape.TradingState;
-import kelvo.state.VolatilityBand;
 import kelvo.time.DayTime;
 import kelvo.time.SessionHours;
 import org.jspecify.annotations.Nullable;

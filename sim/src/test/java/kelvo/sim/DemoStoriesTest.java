@@ -9,21 +9,21 @@ import java.util.List;
 import kelvo.data.calendar.ExchangeCalendar;
 import kelvo.data.folder.DataFolder;
 import kelvo.data.scanfile.ScanFile;
+import kelvo.hit.Hit;
 import kelvo.hit.Program;
 import kelvo.job.Progress;
+import kelvo.journal.DayBook;
 import kelvo.player.SessionRun;
-import kelvo.tape.EventKind;
-import kelvo.session.SecurityKind;
-import kelvo.session.Session;
 import kelvo.review.DayReview;
 import kelvo.review.ReviewSettings;
 import kelvo.review.ReviewedTrade;
 import kelvo.review.TradeVerdict;
 import kelvo.rule.Vocabulary;
-import kelvo.hit.Hit;
 import kelvo.scan.Scan;
+import kelvo.session.SecurityKind;
+import kelvo.session.Session;
+import kelvo.tape.EventKind;
 import kelvo.time.DayTime;
-import kelvo.journal.DayBook;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -100,7 +100,7 @@ class DemoStoriesTest {
   void theTradersFillsGetTheVerdictsTheyWereWrittenFor() {
     DayBook book = DayBook.EMPTY.withFills(data.fills(DemoSize.SESSION));
     DayReview review =
-        DayReview.of(session, SCANS, run.hits(), book, ReviewSettings.USUAL, DayTime.LAST);
+        DayReview.of(session, SCANS, run.hits(), book, ReviewSettings.DEFAULT, DayTime.LAST);
 
     assertThat(review.trades())
         .extracting(t -> t.trade().symbol())

@@ -9,14 +9,15 @@ import java.util.List;
 import kelvo.data.calendar.ExchangeCalendar;
 import kelvo.data.folder.DataFolder;
 import kelvo.data.scanfile.ScanFile;
-import kelvo.hit.MarketEngine;
-import kelvo.hit.Program;
-import kelvo.job.Progress;
 import kelvo.field.FieldCatalogue;
-import kelvo.tape.Price;
-import kelvo.session.Session;
-import kelvo.rule.Vocabulary;
 import kelvo.hit.Hit;
+import kelvo.hit.Program;
+import kelvo.hit.ScanEngine;
+import kelvo.job.Progress;
+import kelvo.replay.TapeReplay;
+import kelvo.rule.Vocabulary;
+import kelvo.session.Session;
+import kelvo.tape.Price;
 import kelvo.time.DayTime;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -49,7 +50,7 @@ class EarlierSessionsTest {
     for (LocalDate date : data.sessionDates().subList(0, PRINT_SESSIONS)) {
       Session session = data.session(date, Progress.NONE);
       List<Hit> hits = new java.util.ArrayList<>();
-      new MarketEngine(
+      ScanEngine.replay(
               session, new Program(ScanFile.shipped(Vocabulary.USUAL), List.of()), hits::add)
           .runTo(DayTime.LAST);
       List<Story> stories =
@@ -71,7 +72,7 @@ class EarlierSessionsTest {
   void dailyBarsAreThoseOfThePrints() {
     LocalDate date = data.sessionDates().getFirst();
     Session earlier = data.session(date, Progress.NONE);
-    MarketEngine engine = new MarketEngine(earlier, new Program(List.of(), List.of()), hit -> {});
+    TapeReplay engine = new TapeReplay(earlier);
     engine.runTo(DayTime.LAST);
     Session next = data.session(data.sessionDates().get(1), Progress.NONE);
 
@@ -90,7 +91,7 @@ class EarlierSessionsTest {
   @Test
   void relativeVolumeAndMentionsAreKnown() {
     Session session = data.session(DemoSize.SESSION, Progress.NONE);
-    MarketEngine engine = new MarketEngine(session, new Program(List.of(), List.of()), hit -> {});
+    TapeReplay engine = new TapeReplay(session);
     engine.runTo(DayTime.of(9, 45));
     int gapper = session.numberOf("TIDARC").orElseThrow();
     int benchmark = session.numberOf("MARKTA").orElseThrow();
@@ -101,7 +102,7 @@ class EarlierSessionsTest {
     assertThat(data.faults()).isEmpty();
   }
 
-  private static double value(String words, MarketEngine engine, int security) {
+  private static double value(String words, TapeReplay engine, int security) {
     return FieldCatalogue.number(words)
         .bind(engine.session())
         .at(engine.state(security), engine.clock());

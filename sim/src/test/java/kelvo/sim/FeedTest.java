@@ -24,13 +24,13 @@ import kelvo.data.feed.FeedWriter;
 import kelvo.data.feed.TapeSink;
 import kelvo.data.folder.DataFolder;
 import kelvo.data.scanfile.ScanFile;
-import kelvo.hit.MarketEngine;
-import kelvo.hit.Program;
-import kelvo.job.Progress;
-import kelvo.tape.EventTape;
-import kelvo.session.Session;
-import kelvo.rule.Vocabulary;
 import kelvo.hit.Hit;
+import kelvo.hit.Program;
+import kelvo.hit.ScanEngine;
+import kelvo.job.Progress;
+import kelvo.rule.Vocabulary;
+import kelvo.session.Session;
+import kelvo.tape.EventTape;
 import kelvo.time.DayTime;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -124,6 +124,11 @@ class FeedTest {
     public void fault(String sentence) {
       faults.add(sentence);
     }
+
+    @Override
+    public void trouble(String what, Throwable cause) {
+      faults.add(what + ": " + cause);
+    }
   }
 
   private static FeedClient client(FeedServer server, String token, Heard heard) {
@@ -137,7 +142,7 @@ class FeedTest {
 
   private static List<Hit> hits(Session of) {
     List<Hit> hits = new ArrayList<>();
-    new MarketEngine(of, new Program(ScanFile.shipped(Vocabulary.USUAL), List.of()), hits::add)
+    ScanEngine.replay(of, new Program(ScanFile.shipped(Vocabulary.USUAL), List.of()), hits::add)
         .runTo(DayTime.LAST);
     return hits;
   }

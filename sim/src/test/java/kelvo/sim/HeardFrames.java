@@ -7,8 +7,8 @@ import java.util.concurrent.CompletableFuture;
 import kelvo.data.feed.FeedClient;
 import kelvo.data.feed.FeedReader;
 import kelvo.data.feed.FeedSink;
-import kelvo.tape.TradingState;
 import kelvo.news.Catalyst;
+import kelvo.tape.TradingState;
 import kelvo.trade.Fill;
 
 /** Remembers which frames were done, what came in them and what was reported. */
@@ -81,4 +81,9 @@ final class HeardFrames implements FeedClient.Listener, FeedSink {
 
   @Override
   public void heartbeat(long at) {}
+
+  @Override
+  public void trouble(String what, Throwable cause) {
+    faults.add(what + ": " + cause);
+  }
 }

@@ -17,13 +17,14 @@ import kelvo.data.feed.FeedWriter;
 import kelvo.data.feed.SessionRecorder;
 import kelvo.data.folder.DataFolder;
 import kelvo.data.scanfile.ScanFile;
-import kelvo.hit.MarketEngine;
+import kelvo.hit.Hit;
 import kelvo.hit.Program;
+import kelvo.hit.ScanEngine;
 import kelvo.job.Progress;
 import kelvo.player.SessionRun;
-import kelvo.session.Session;
+import kelvo.replay.TapeReplay;
 import kelvo.rule.Vocabulary;
-import kelvo.hit.Hit;
+import kelvo.session.Session;
 import kelvo.time.DayTime;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -52,7 +53,7 @@ class RecordingTest {
 
   private static List<Hit> hits(Session session) {
     List<Hit> hits = new ArrayList<>();
-    new MarketEngine(session, PROGRAM, hits::add).runTo(DayTime.LAST);
+    ScanEngine.replay(session, PROGRAM, hits::add).runTo(DayTime.LAST);
     return hits;
   }
 
@@ -104,10 +105,12 @@ class RecordingTest {
     assertThat(hits(again)).isEqualTo(expected);
     SessionRun run = SessionRun.of(again, PROGRAM, Progress.NONE);
     assertThat(run.hits()).isEqualTo(expected);
-    MarketEngine dragged = run.engine();
+    TapeReplay dragged = run.replay();
     for (long moment : new long[] {DayTime.of(15, 0), DayTime.of(7, 30), DayTime.of(10, 0)}) {
       run.seek(dragged, moment);
-      assertThat(dragged.hits()).isEqualTo(run.hitsUntil(moment).size());
+      TapeReplay played = new TapeReplay(again);
+      played.runTo(moment);
+      assertThat(dragged.events()).isEqualTo(played.events());
     }
   }
 

@@ -48,18 +48,25 @@ public final class FeedClient implements AutoCloseable {
 
     /** A frame could not be read at all. */
     void fault(String sentence);
+
+    /**
+     * Something threw on the feed's thread, and the feed goes on.
+     *
+     * @param what was being done, such as "taking frame 12"
+     */
+    void trouble(String what, Throwable cause);
   }
 
   /** How long to wait between tries, and how long silence may last. */
   public record Patience(Duration first, Duration longest, Duration silence) {
     /** 0.5 s to 30 s between tries; 3 s of silence. */
-    public static final Patience USUAL =
+    public static final Patience DEFAULT =
         new Patience(Duration.ofMillis(500), Duration.ofSeconds(30), Duration.ofSeconds(3));
   }
 
   private static final ObjectMapper JSON = new ObjectMapper();
   private static final int REFUSED_CODE = 4001;
-  private static final int MOST_ASKS = 3;
+  private static final int MAX_ASKS = 3;
 
   /** How many messages may wait to be read. */
   private static final int AHEAD = 256;
@@ -110,9 +117,13 @@ public final class FeedClient implements AutoCloseable {
 
   /** Connects, and stays connected until it is closed. */
   public void start() {
-    thread.execute(this::connect);
+    run("connecting", this::connect);
     long check = Math.max(1, patience.silence().toMillis() / 3);
-    thread.scheduleWithFixedDelay(this::checkSilence, check, check, TimeUnit.MILLISECONDS);
+    thread.scheduleWithFixedDelay(
+        guarded("asking whether the feed is silent", this::checkSilence),
+        check,
+        check,
+        TimeUnit.MILLISECONDS);
   }
 
   /**
@@ -142,8 +153,14 @@ public final class FeedClient implements AutoCloseable {
           public void fault(String sentence) {
             found.completeExceptionally(new IllegalArgumentException(sentence));
           }
+
+          @Override
+          public void trouble(String what, Throwable cause) {
+            found.completeExceptionally(cause);
+          }
         };
-    try (FeedClient client = new FeedClient(address, 0, Patience.USUAL, asking, System::nanoTime)) {
+    try (FeedClient client =
+        new FeedClient(address, 0, Patience.DEFAULT, asking, System::nanoTime)) {
       client.start();
       return found.get(longest.toMillis(), TimeUnit.MILLISECONDS);
     } catch (ExecutionException e) {
@@ -158,9 +175,28 @@ public final class FeedClient implements AutoCloseable {
     }
   }
 
-  /** Runs something on the feed's thread once a second, until the client is closed. */
-  public void everySecond(Runnable task) {
-    thread.scheduleWithFixedDelay(task, 1, 1, TimeUnit.SECONDS);
+  /**
+   * Runs something on the feed's thread once a second, until the client is closed; what it throws
+   * is told, and it runs again a second later.
+   *
+   * @param what it does, such as "saving the record"
+   */
+  public void everySecond(String what, Runnable task) {
+    thread.scheduleWithFixedDelay(guarded(what, task), 1, 1, TimeUnit.SECONDS);
+  }
+
+  /**
+   * Asks once more for all frames after one; those that come again are handed over again. On the
+   * feed's thread.
+   */
+  public void askAgainAfter(long frame) {
+    if (frame < last) {
+      last = frame;
+      asksForHole = 0;
+      if (socket != null) {
+        greet();
+      }
+    }
   }
 
   private void connect() {
@@ -176,6 +212,7 @@ public final class FeedClient implements AutoCloseable {
         .whenComplete(
             (opened, error) ->
                 run(
+                    "connecting",
                     () -> {
                       if (mine != connection) {
                         return;
@@ -189,10 +226,21 @@ public final class FeedClient implements AutoCloseable {
                     }));
   }
 
-  private void run(Runnable task) {
+  private void run(String what, Runnable task) {
     if (!thread.isShutdown()) {
-      thread.execute(task);
+      thread.execute(guarded(what, task));
     }
+  }
+
+  /** An executor forgets what its tasks throw, and never runs again what throws on a schedule. */
+  private Runnable guarded(String what, Runnable task) {
+    return () -> {
+      try {
+        task.run();
+      } catch (RuntimeException | StackOverflowError e) {
+        listener.trouble(what, e);
+      }
+    };
   }
 
   private void greet() {
@@ -216,7 +264,8 @@ public final class FeedClient implements AutoCloseable {
       open.abort();
     }
     stand(Standing.STALE, why);
-    thread.schedule(this::connect, wait.toNanos(), TimeUnit.NANOSECONDS);
+    thread.schedule(
+        guarded("connecting again", this::connect), wait.toNanos(), TimeUnit.NANOSECONDS);
     Duration doubled = wait.multipliedBy(2);
     wait = doubled.compareTo(patience.longest()) > 0 ? patience.longest() : doubled;
   }
@@ -280,7 +329,7 @@ public final class FeedClient implements AutoCloseable {
       return;
     }
     boolean hole = seq > last + 1 || heartbeat;
-    if (hole && (asking || asksForHole < MOST_ASKS)) {
+    if (hole && (asking || asksForHole < MAX_ASKS)) {
       askAgain();
       return;
     }
@@ -319,6 +368,7 @@ public final class FeedClient implements AutoCloseable {
   @Override
   public void close() {
     run(
+        "closing",
         () -> {
           closed = true;
           connection++;
@@ -357,9 +407,13 @@ public final class FeedClient implements AutoCloseable {
         String text = parts.toString();
         parts.setLength(0);
         run(
+            "taking a frame",
             () -> {
-              take(mine, text);
-              from.request(1);
+              try {
+                take(mine, text);
+              } finally {
+                from.request(1);
+              }
             });
       } else {
         from.request(1);
@@ -370,6 +424,7 @@ public final class FeedClient implements AutoCloseable {
     @Override
     public @Nullable CompletionStage<?> onClose(WebSocket from, int code, String reason) {
       run(
+          "ending a connection",
           () -> {
             if (code == REFUSED_CODE && mine == connection) {
               connection++;
@@ -384,7 +439,7 @@ public final class FeedClient implements AutoCloseable {
 
     @Override
     public void onError(WebSocket from, Throwable error) {
-      run(() -> lost(mine, "the connection broke"));
+      run("ending a connection", () -> lost(mine, "the connection broke"));
     }
   }
 }

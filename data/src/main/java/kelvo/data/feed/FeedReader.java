@@ -67,12 +67,13 @@ public final class FeedReader {
 
   /** Hands over the events of a frame, and says when they are done. */
   public void frame(long seq, JsonNode events) {
+    sink.frameBegins(seq);
     int place = 0;
     for (JsonNode event : events) {
       place++;
       try {
         event(event);
-      } catch (IllegalArgumentException | ArithmeticException e) {
+      } catch (RuntimeException e) {
         faults.accept(
             "frame " + seq + ", event " + place + ": " + e.getMessage() + "; it was left out");
       }

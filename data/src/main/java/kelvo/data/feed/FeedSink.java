@@ -1,13 +1,13 @@
 package kelvo.data.feed;
 
-import kelvo.tape.TradingState;
 import kelvo.news.Catalyst;
+import kelvo.tape.TradingState;
 import kelvo.trade.Fill;
 
 /**
  * Takes the events of a feed in their order. Times are {@link kelvo.time.DayTime}, to the
- * millisecond; prices {@link kelvo.tape.Price} units. Called on the feed's thread. Every method
- * may throw IllegalArgumentException with what is wrong with the event, which is then left out.
+ * millisecond; prices {@link kelvo.tape.Price} units. Called on the feed's thread. Every method may
+ * throw IllegalArgumentException with what is wrong with the event, which is then left out.
  */
 public interface FeedSink {
   /** A print; {@code conditions} are bits of {@link kelvo.tape.SaleCondition}. */
@@ -39,6 +39,9 @@ public interface FeedSink {
 
   /** All events up to a moment have been told. */
   void heartbeat(long at);
+
+  /** The events of a frame follow. */
+  default void frameBegins(long seq) {}
 
   /** All events of a frame have been handed over. */
   void frameDone(long seq);

@@ -11,12 +11,12 @@ import java.time.LocalTime;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import kelvo.news.Catalyst;
+import kelvo.session.Session;
 import kelvo.tape.EventKind;
 import kelvo.tape.EventTape;
 import kelvo.tape.Price;
 import kelvo.tape.SaleCondition;
-import kelvo.session.Session;
-import kelvo.news.Catalyst;
 import kelvo.time.DayTime;
 import kelvo.trade.Fill;
 

@@ -10,15 +10,16 @@ import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicInteger;
+import java.util.function.BiConsumer;
 import java.util.function.Consumer;
 import java.util.stream.Collectors;
 import kelvo.data.news.NewsPoller;
 import kelvo.data.news.NewsSource;
+import kelvo.news.Catalyst;
 import kelvo.player.LiveSource;
 import kelvo.session.SecurityFacts;
 import kelvo.session.Session;
 import kelvo.tape.TradingState;
-import kelvo.news.Catalyst;
 import kelvo.time.DayTime;
 import kelvo.trade.Fill;
 
@@ -27,8 +28,8 @@ import kelvo.trade.Fill;
  * thread puts it on the tape. Frames that the player has not taken yet hold the feed back.
  */
 public final class LiveFeed implements LiveSource, AutoCloseable {
-  private static final int MOST_WAITING = 512;
-  private static final int MOST_A_DRAIN = 256;
+  private static final int MAX_WAITING = 512;
+  private static final int MAX_A_DRAIN = 256;
 
   /**
    * How the feed stands.
@@ -38,9 +39,15 @@ public final class LiveFeed implements LiveSource, AutoCloseable {
    * @param lagNanos how long the newest frames waited for the player
    * @param leftOut how many events were wrong and left out
    * @param firstLeftOut what was wrong with the first of them; empty without any
+   * @param notRecorded why the session is not being written down; empty while it is
    */
   public record Status(
-      FeedClient.Standing standing, String why, long lagNanos, int leftOut, String firstLeftOut) {}
+      FeedClient.Standing standing,
+      String why,
+      long lagNanos,
+      int leftOut,
+      String firstLeftOut,
+      String notRecorded) {}
 
   /** What makes two items the same, whoever tells them. */
   private record Told(long at, String headline) {
@@ -69,15 +76,21 @@ public final class LiveFeed implements LiveSource, AutoCloseable {
 
   private final List<Fill> fills;
   private final BlockingQueue<Batch> waiting = new LinkedBlockingQueue<>();
-  private final Semaphore room = new Semaphore(MOST_WAITING);
+  private final Semaphore room = new Semaphore(MAX_WAITING);
   private final AtomicInteger leftOut = new AtomicInteger();
   private volatile String firstLeftOut = "";
+  private volatile String notRecorded = "";
   private volatile FeedClient.Standing standing = FeedClient.Standing.CONNECTING;
   private volatile String why = "not connected yet";
   private volatile long lagNanos;
   private volatile boolean closed;
   private volatile Runnable wake = () -> {};
   private volatile Consumer<List<Fill>> fillsChanged = all -> {};
+  private volatile BiConsumer<String, Throwable> troubled = (what, cause) -> {};
+
+  /** The newest frame that was handed to the player; on the feed's thread. */
+  private long played;
+
   private long told;
 
   /**
@@ -97,6 +110,7 @@ public final class LiveFeed implements LiveSource, AutoCloseable {
     date = session.hours().date();
     this.recorder = recorder;
     this.fills = new ArrayList<>(fills);
+    played = recorder.lastFrame();
     tape = new TapeSink(session, seq -> {});
     session.catalysts().forEach(item -> newsTold.add(Told.of(item)));
     news =
@@ -109,7 +123,7 @@ public final class LiveFeed implements LiveSource, AutoCloseable {
         new FeedClient(
             address,
             recorder.lastFrame(),
-            FeedClient.Patience.USUAL,
+            FeedClient.Patience.DEFAULT,
             new Connection(),
             System::nanoTime);
   }
@@ -117,14 +131,27 @@ public final class LiveFeed implements LiveSource, AutoCloseable {
   /**
    * Connects.
    *
-   * @param fillsChanged gets all fills of the feed whenever one has come, on the feed's thread
+   * @param fills gets all fills of the feed whenever one has come, on the feed's thread
+   * @param trouble hears of what threw on the feed's thread, what was being done first; the feed
+   *     goes on
    */
-  public void start(Consumer<List<Fill>> fillsChanged) {
-    this.fillsChanged = fillsChanged;
-    client.everySecond(this::takeNews);
-    client.everySecond(recorder::save);
+  public void start(Consumer<List<Fill>> fills, BiConsumer<String, Throwable> trouble) {
+    fillsChanged = fills;
+    troubled = trouble;
+    client.everySecond("taking the news of other sources", this::takeNews);
+    client.everySecond("saving the record", this::save);
     client.start();
     news.start();
+  }
+
+  /** Saves the record; once there is room again after a failure, asks for what is missing in it. */
+  private void save() {
+    boolean failed = !recorder.failure().isEmpty();
+    recorder.save();
+    notRecorded = recorder.failure();
+    if (failed && notRecorded.isEmpty()) {
+      client.askAgainAfter(recorder.lastFrame());
+    }
   }
 
   /**
@@ -152,7 +179,7 @@ public final class LiveFeed implements LiveSource, AutoCloseable {
 
   /** How the feed stands now. */
   public Status status() {
-    return new Status(standing, why, lagNanos, leftOut.get(), firstLeftOut);
+    return new Status(standing, why, lagNanos, leftOut.get(), firstLeftOut, notRecorded);
   }
 
   @Override
@@ -162,7 +189,7 @@ public final class LiveFeed implements LiveSource, AutoCloseable {
 
   @Override
   public long drain() {
-    for (int i = 0; i < MOST_A_DRAIN; i++) {
+    for (int i = 0; i < MAX_A_DRAIN; i++) {
       Batch batch = waiting.poll();
       if (batch == null) {
         break;
@@ -171,7 +198,7 @@ public final class LiveFeed implements LiveSource, AutoCloseable {
       for (Consumer<FeedSink> event : batch.events()) {
         try {
           event.accept(tape);
-        } catch (IllegalArgumentException e) {
+        } catch (RuntimeException e) {
           leaveOut(String.valueOf(e.getMessage()));
         }
       }
@@ -191,9 +218,12 @@ public final class LiveFeed implements LiveSource, AutoCloseable {
   @Override
   public void close() {
     closed = true;
-    news.close();
-    client.close();
-    recorder.close();
+    try {
+      news.close();
+      client.close();
+    } finally {
+      recorder.close();
+    }
   }
 
   private void put(Batch batch) {
@@ -229,15 +259,33 @@ public final class LiveFeed implements LiveSource, AutoCloseable {
     public void fault(String sentence) {
       leaveOut(sentence);
     }
+
+    @Override
+    public void trouble(String what, Throwable cause) {
+      leaveOut(what + " went wrong: " + cause.getMessage());
+      troubled.accept(what, cause);
+    }
   }
 
-  /** Writes each event down, and keeps the events of a frame together for the player. */
+  /**
+   * Writes each event down, and keeps the events of a frame together for the player. A frame that
+   * comes again, since it could not be written down before, is only written down.
+   */
   private final class Frames implements FeedSink {
     private List<Consumer<FeedSink>> events = new ArrayList<>();
+    private boolean again;
+
+    @Override
+    public void frameBegins(long seq) {
+      again = seq <= played;
+      events = new ArrayList<>();
+    }
 
     private void take(Consumer<FeedSink> event) {
       event.accept(recorder);
-      events.add(event);
+      if (!again) {
+        events.add(event);
+      }
     }
 
     @Override
@@ -280,7 +328,7 @@ public final class LiveFeed implements LiveSource, AutoCloseable {
 
     @Override
     public void news(Catalyst item) {
-      if (newsTold.add(Told.of(item))) {
+      if (newsTold.add(Told.of(item)) || again) {
         take(to -> to.news(item));
       }
     }
@@ -288,8 +336,10 @@ public final class LiveFeed implements LiveSource, AutoCloseable {
     @Override
     public void fill(Fill fill) {
       recorder.fill(fill);
-      fills.add(fill);
-      fillsChanged.accept(List.copyOf(fills));
+      if (!again) {
+        fills.add(fill);
+        fillsChanged.accept(List.copyOf(fills));
+      }
     }
 
     @Override
@@ -301,8 +351,11 @@ public final class LiveFeed implements LiveSource, AutoCloseable {
     @Override
     public void frameDone(long seq) {
       recorder.frameDone(seq);
-      put(new Batch(events, 0, System.nanoTime()));
-      events = new ArrayList<>();
+      notRecorded = recorder.failure();
+      if (!again) {
+        played = seq;
+        put(new Batch(events, 0, System.nanoTime()));
+      }
     }
   }
 }

@@ -13,7 +13,6 @@ import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
-import java.nio.file.StandardOpenOption;
 import java.time.Duration;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
@@ -23,10 +22,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import kelvo.data.news.JsonFeed;
+import kelvo.news.Catalyst;
 import kelvo.tape.Price;
 import kelvo.tape.SaleCondition;
 import kelvo.tape.TradingState;
-import kelvo.news.Catalyst;
 import kelvo.time.DayTime;
 import kelvo.trade.Fill;
 
@@ -34,30 +33,17 @@ import kelvo.trade.Fill;
  * Writes a live session down as it comes, as the files of a data folder. Every whole frame that was
  * {@link #save saved} survives a kill; opening the recorder again cuts off what was not, and says
  * from which frame to go on. Used on one thread.
+ *
+ * <p>When the files cannot be written, it stops recording, says so by {@link #failure} and takes
+ * nothing more in, so that the session goes on on screen. {@link #save} tries again; once there is
+ * room the record stands at {@link #lastFrame}, and whatever came after must be asked for again.
  */
 public final class SessionRecorder implements FeedSink, AutoCloseable {
   private static final ObjectMapper JSON = new ObjectMapper();
   private static final long PLACES = 1_000_000;
 
-  private enum Table {
-    TRADES("time", "symbol", "price", "size", "conditions", "id", "seq"),
-    QUOTES("time", "symbol", "bid", "bid_size", "ask", "ask_size", "seq"),
-    STATUS("time", "symbol", "state", "reason", "seq"),
-    CORRECTIONS("time", "symbol", "id", "action", "price", "size", "seq"),
-    IMBALANCE("time", "symbol", "side", "paired", "imbalance", "reference", "seq"),
-    MENTIONS("time", "symbol", "count", "seq"),
-    FILLS("time", "symbol", "side", "quantity", "price", "fee", "account", "order_id", "seq");
-
-    private final String[] columns;
-
-    Table(String... columns) {
-      this.columns = columns;
-    }
-
-    Path in(Path folder) {
-      return folder.resolve(name().toLowerCase(java.util.Locale.ROOT) + ".csv");
-    }
-  }
+  /** Less room than this is none: going on would fail again at once. */
+  private static final long MIN_ROOM = 1_000_000;
 
   private final LocalDate date;
   private final Path session;
@@ -65,10 +51,18 @@ public final class SessionRecorder implements FeedSink, AutoCloseable {
   private final Path newsFile;
   private final ObjectNode news;
   private final ArrayNode items;
-  private final Map<Table, CsvWriter> writers = new EnumMap<>(Table.class);
+  private final RecordingStore store;
+  private final Map<RecordedTable.Kind, RecordedTable> tables =
+      new EnumMap<>(RecordedTable.Kind.class);
+
+  /** News that came between frames, which nobody can be asked for again. */
+  private final List<ObjectNode> unsavedBetweenFrames = new ArrayList<>();
+
   private long frame;
+  private long savedFrame;
   private long place;
   private boolean newsChanged;
+  private String failure = "";
 
   /**
    * Begins to record a session in a data folder, or goes on with one.
@@ -77,7 +71,12 @@ public final class SessionRecorder implements FeedSink, AutoCloseable {
    * @throws UncheckedIOException when the folder cannot be written
    */
   public SessionRecorder(Path folder, LocalDate date) {
+    this(folder, date, RecordingStore.DISK);
+  }
+
+  SessionRecorder(Path folder, LocalDate date, RecordingStore store) {
     this.date = date;
+    this.store = store;
     session = folder.resolve("sessions").resolve(date.toString());
     mark = session.resolve("recorded.txt");
     newsFile = folder.resolve("news").resolve("live-" + date + ".json");
@@ -89,12 +88,13 @@ public final class SessionRecorder implements FeedSink, AutoCloseable {
       Files.createDirectories(session);
       Files.createDirectories(newsFile.getParent());
       frame = Files.exists(mark) ? Long.parseLong(Files.readString(mark).strip()) : 0;
+      savedFrame = frame;
       news = readNews();
       items = news.withArray("items");
-      replace(mark, Long.toString(frame));
-      for (Table table : Table.values()) {
-        cutOff(table);
-        writers.put(table, open(table));
+      store.replace(mark, Long.toString(frame));
+      for (RecordedTable.Kind kind : RecordedTable.Kind.values()) {
+        cutOff(kind);
+        tables.put(kind, new RecordedTable(kind, session, store));
       }
     } catch (IOException e) {
       throw new UncheckedIOException(e);
@@ -105,13 +105,7 @@ public final class SessionRecorder implements FeedSink, AutoCloseable {
     if (Files.exists(newsFile)) {
       JsonNode read = JSON.readTree(newsFile.toFile());
       if (read instanceof ObjectNode known) {
-        ArrayNode kept = JSON.createArrayNode();
-        for (JsonNode item : known.path("items")) {
-          if (Long.parseLong(item.path("id").asText("0")) <= frame * PLACES) {
-            kept.add(item);
-          }
-        }
-        known.set("items", kept);
+        known.set("items", upToFrame(known.path("items")));
         return known;
       }
     }
@@ -122,14 +116,26 @@ public final class SessionRecorder implements FeedSink, AutoCloseable {
     return fresh;
   }
 
+  /** The items of frames that are saved. */
+  private ArrayNode upToFrame(JsonNode all) {
+    ArrayNode kept = JSON.createArrayNode();
+    for (JsonNode item : all) {
+      if (Long.parseLong(item.path("id").asText("0")) <= frame * PLACES) {
+        kept.add(item);
+      }
+    }
+    return kept;
+  }
+
   /** Leaves out rows after the last saved frame, and a torn last row. */
-  private void cutOff(Table table) throws IOException {
-    Path file = table.in(session);
+  private void cutOff(RecordedTable.Kind kind) throws IOException {
+    Path file = kind.in(session);
+    RecordedTable.cutTornRow(file);
     if (!Files.exists(file)) {
       return;
     }
     Path kept = file.resolveSibling(file.getFileName() + ".part");
-    int columns = table.columns.length;
+    int columns = kind.width();
     try (CsvReader<CsvRecord> rows =
             CsvReader.builder()
                 .commentStrategy(CommentStrategy.NONE)
@@ -137,9 +143,10 @@ public final class SessionRecorder implements FeedSink, AutoCloseable {
                 .allowExtraFields(true)
                 .ofCsvRecord(file);
         CsvWriter writer = CsvWriter.builder().build(kept)) {
+      writer.writeRecord(kind.header());
       for (CsvRecord row : rows) {
-        boolean header = row.getStartingLineNumber() == 1;
-        if (header || row.getFieldCount() == columns && saved(row.getField(columns - 1))) {
+        boolean header = row.getFields().equals(kind.header());
+        if (!header && row.getFieldCount() == columns && saved(row.getField(columns - 1))) {
           writer.writeRecord(row.getFields());
         }
       }
@@ -151,32 +158,59 @@ public final class SessionRecorder implements FeedSink, AutoCloseable {
     return seq.matches("\\d{1,18}") && Long.parseLong(seq) < (frame + 1) * PLACES;
   }
 
-  private CsvWriter open(Table table) throws IOException {
-    Path file = table.in(session);
-    boolean fresh = !Files.exists(file);
-    CsvWriter writer =
-        CsvWriter.builder()
-            .build(
-                Files.newBufferedWriter(
-                    file, StandardOpenOption.CREATE, StandardOpenOption.APPEND));
-    if (fresh) {
-      writer.writeRecord(table.columns);
-    }
-    return writer;
-  }
-
   /** The number of the last frame that is written; 0 before any. */
   public long lastFrame() {
     return frame;
   }
 
-  private void row(Table table, long at, String symbol, String... rest) {
+  /** Why nothing is being recorded, in one sentence with the way out; empty while it is. */
+  public String failure() {
+    return failure;
+  }
+
+  private void row(RecordedTable.Kind kind, long at, String symbol, String... rest) {
+    if (!failure.isEmpty()) {
+      return;
+    }
     List<String> fields = new ArrayList<>();
     fields.add(DayTime.millis(at));
     fields.add(symbol);
     fields.addAll(List.of(rest));
     fields.add(Long.toString((frame + 1) * PLACES + place++));
-    Objects.requireNonNull(writers.get(table)).writeRecord(fields);
+    RecordedTable table = Objects.requireNonNull(tables.get(kind));
+    try {
+      table.row(fields);
+    } catch (UncheckedIOException e) {
+      fail(table.file(), e);
+    }
+  }
+
+  private static String reason(Exception failed) {
+    Throwable cause = failed instanceof UncheckedIOException ? failed.getCause() : failed;
+    return cause == null ? "no reason given" : String.valueOf(cause.getMessage());
+  }
+
+  /** Stops recording at the last saved frame. */
+  private void fail(Path file, Exception cause) {
+    failure =
+        file
+            + " cannot be written ("
+            + reason(cause)
+            + "); the session goes on on screen and is recorded up to frame "
+            + savedFrame
+            + "; free some disk space, and the rest is asked for again";
+    tables.values().forEach(RecordedTable::abandon);
+    frame = savedFrame;
+    place = 0;
+    ArrayNode kept = upToFrame(items);
+    unsavedBetweenFrames.forEach(
+        item -> {
+          item.put("id", Long.toString(frame * PLACES));
+          kept.add(item);
+        });
+    items.removeAll();
+    items.addAll(kept);
+    newsChanged = true;
   }
 
   private static String price(long price) {
@@ -192,7 +226,7 @@ public final class SessionRecorder implements FeedSink, AutoCloseable {
       }
     }
     row(
-        Table.TRADES,
+        RecordedTable.Kind.TRADES,
         at,
         symbol,
         price(price),
@@ -204,7 +238,7 @@ public final class SessionRecorder implements FeedSink, AutoCloseable {
   @Override
   public void quote(long at, String symbol, long bid, int bidShares, long ask, int askShares) {
     row(
-        Table.QUOTES,
+        RecordedTable.Kind.QUOTES,
         at,
         symbol,
         price(bid),
@@ -215,18 +249,18 @@ public final class SessionRecorder implements FeedSink, AutoCloseable {
 
   @Override
   public void status(long at, String symbol, TradingState state, String reason) {
-    row(Table.STATUS, at, symbol, state.word(), reason);
+    row(RecordedTable.Kind.STATUS, at, symbol, state.word(), reason);
   }
 
   @Override
   public void cancel(long at, String symbol, long id) {
-    row(Table.CORRECTIONS, at, symbol, Long.toString(id), "cancel", "", "");
+    row(RecordedTable.Kind.CORRECTIONS, at, symbol, Long.toString(id), "cancel", "", "");
   }
 
   @Override
   public void correct(long at, String symbol, long id, long price, long shares) {
     row(
-        Table.CORRECTIONS,
+        RecordedTable.Kind.CORRECTIONS,
         at,
         symbol,
         Long.toString(id),
@@ -239,7 +273,7 @@ public final class SessionRecorder implements FeedSink, AutoCloseable {
   public void imbalance(
       long at, String symbol, boolean buyers, int paired, long shares, long reference) {
     row(
-        Table.IMBALANCE,
+        RecordedTable.Kind.IMBALANCE,
         at,
         symbol,
         buyers ? "buy" : "sell",
@@ -250,20 +284,22 @@ public final class SessionRecorder implements FeedSink, AutoCloseable {
 
   @Override
   public void mention(long at, String symbol, long count) {
-    row(Table.MENTIONS, at, symbol, Long.toString(count));
+    row(RecordedTable.Kind.MENTIONS, at, symbol, Long.toString(count));
   }
 
   @Override
   public void news(Catalyst item) {
-    news(item, frame + 1);
+    if (failure.isEmpty()) {
+      news(item, frame + 1);
+    }
   }
 
   /** Writes an item down that came between two frames, from a source beside the feed. */
   void newsBetweenFrames(Catalyst item) {
-    news(item, frame);
+    unsavedBetweenFrames.add(news(item, frame));
   }
 
-  private void news(Catalyst item, long ofFrame) {
+  private ObjectNode news(Catalyst item, long ofFrame) {
     LocalDateTime published = date.atStartOfDay().plus(Duration.ofNanos(item.at()));
     ObjectNode written = items.addObject();
     written.put("id", Long.toString(ofFrame * PLACES));
@@ -279,12 +315,13 @@ public final class SessionRecorder implements FeedSink, AutoCloseable {
           .put(JsonFeed.KNOWN, known.atZone(DayTime.NEW_YORK).toOffsetDateTime().toString());
     }
     newsChanged = true;
+    return written;
   }
 
   @Override
   public void fill(Fill fill) {
     row(
-        Table.FILLS,
+        RecordedTable.Kind.FILLS,
         fill.at(),
         fill.symbol(),
         fill.side().word(),
@@ -302,38 +339,59 @@ public final class SessionRecorder implements FeedSink, AutoCloseable {
 
   @Override
   public void frameDone(long seq) {
-    frame = seq;
-    place = 0;
-  }
-
-  /** Makes every frame so far safe from a kill. */
-  public void save() {
-    try {
-      for (CsvWriter writer : writers.values()) {
-        writer.flush();
-      }
-      if (newsChanged) {
-        replace(newsFile, JSON.writeValueAsString(news));
-        newsChanged = false;
-      }
-      replace(mark, Long.toString(frame));
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
+    if (failure.isEmpty()) {
+      frame = seq;
+      place = 0;
     }
   }
 
-  private static void replace(Path file, String text) throws IOException {
-    Path part = file.resolveSibling(file.getFileName() + ".part");
-    Files.writeString(part, text);
-    Files.move(part, file, StandardCopyOption.REPLACE_EXISTING, StandardCopyOption.ATOMIC_MOVE);
+  /** Makes every frame so far safe from a kill; while that fails, tries again to go on. */
+  public void save() {
+    Path writing = mark;
+    try {
+      if (!failure.isEmpty()) {
+        if (store.room(session) < MIN_ROOM) {
+          return;
+        }
+        for (RecordedTable table : tables.values()) {
+          writing = table.file();
+          table.backToSaved();
+        }
+      }
+      for (RecordedTable table : tables.values()) {
+        writing = table.file();
+        table.save();
+      }
+      if (newsChanged) {
+        writing = newsFile;
+        store.replace(newsFile, JSON.writeValueAsString(news));
+        newsChanged = false;
+      }
+      unsavedBetweenFrames.clear();
+      writing = mark;
+      store.replace(mark, Long.toString(frame));
+      savedFrame = frame;
+      failure = "";
+    } catch (IOException e) {
+      fail(writing, e);
+    }
   }
 
+  /**
+   * Saves and lets go of the files.
+   *
+   * @throws UncheckedIOException when the last frames could not be written; they can be asked for
+   *     again when the session is recorded further
+   */
   @Override
   public void close() {
     save();
-    for (CsvWriter writer : writers.values()) {
+    if (!failure.isEmpty()) {
+      throw new UncheckedIOException(new IOException(failure));
+    }
+    for (RecordedTable table : tables.values()) {
       try {
-        writer.close();
+        table.close();
       } catch (IOException e) {
         throw new UncheckedIOException(e);
       }

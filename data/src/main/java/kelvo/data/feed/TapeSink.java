@@ -1,10 +1,10 @@
 package kelvo.data.feed;
 
 import java.util.function.LongConsumer;
-import kelvo.tape.EventTape;
-import kelvo.session.Session;
-import kelvo.tape.TradingState;
 import kelvo.news.Catalyst;
+import kelvo.session.Session;
+import kelvo.tape.EventTape;
+import kelvo.tape.TradingState;
 import kelvo.trade.Fill;
 
 /** Puts a feed's events on the tape of a session that is still going on. */

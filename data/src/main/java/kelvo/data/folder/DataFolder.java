@@ -16,20 +16,22 @@ import java.util.concurrent.CompletableFuture;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import kelvo.data.fault.Fault;
+import kelvo.data.fault.Faults;
 import kelvo.data.news.NewsFiles;
 import kelvo.data.news.NewsSource;
-import kelvo.session.EarlierSessions;
-import kelvo.job.Progress;
 import kelvo.history.CorporateAction;
 import kelvo.history.DailyBar;
 import kelvo.history.DailyHistory;
-import kelvo.tape.EventTape;
+import kelvo.history.UsualDay;
+import kelvo.job.Progress;
+import kelvo.news.Catalyst;
+import kelvo.session.EarlierSessions;
 import kelvo.session.KnownEvent;
 import kelvo.session.Security;
 import kelvo.session.SecurityFacts;
 import kelvo.session.Session;
-import kelvo.history.UsualDay;
-import kelvo.news.Catalyst;
+import kelvo.tape.EventTape;
 import kelvo.time.Phases;
 import kelvo.time.TradingCalendar;
 import kelvo.trade.Fill;
@@ -51,6 +53,7 @@ public final class DataFolder {
   private final Faults faults = new Faults();
   private @Nullable List<Security> securities;
   private @Nullable List<Figure> figures;
+  private boolean searching;
 
   /**
    * A folder.
@@ -66,9 +69,28 @@ public final class DataFolder {
     this.calendar = calendar;
   }
 
-  /** The faults found so far. */
+  /** The faults found so far, the first thousand of them. */
   public List<Fault> faults() {
     return faults.all();
+  }
+
+  /** How many faults there have been. */
+  public int faultCount() {
+    return faults.count();
+  }
+
+  /** All faults in words, those beyond the first thousand by kind. */
+  public List<String> faultSentences() {
+    return faults.sentences();
+  }
+
+  /**
+   * From now on also looks for what is wrong with rows that can be read: an order that goes back,
+   * ids that come twice. Takes longer.
+   */
+  public DataFolder searching() {
+    searching = true;
+    return this;
   }
 
   /** The dates of the recorded sessions, those with prints, oldest first. */
@@ -104,7 +126,7 @@ public final class DataFolder {
     securities.forEach(security -> numbers.put(security.symbol(), numbers.size()));
     List<Catalyst> catalysts = NewsFiles.read(root, date, NEWS_DAYS, securities, faults);
     progress.done(0.1);
-    EventTape tape = new SessionFiles(root, date, numbers, faults).read(catalysts);
+    EventTape tape = new SessionFiles(root, date, numbers, faults, searching).read(catalysts);
     progress.done(0.6);
     UsualDayFiles usual = new UsualDayFiles(root, calendar, numbers, faults);
     UsualDay volume = usual.volumeBefore(date);

@@ -12,8 +12,10 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.BiFunction;
-import kelvo.tape.Price;
+import kelvo.data.fault.Fault;
+import kelvo.data.fault.Faults;
 import kelvo.session.ReferenceLevel;
+import kelvo.tape.Price;
 import kelvo.time.TradingCalendar;
 
 /**

@@ -10,6 +10,7 @@ import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
 import java.util.ArrayList;
 import java.util.List;
+import kelvo.data.fault.Faults;
 import kelvo.universe.Figure;
 
 /**

@@ -7,10 +7,12 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.CompletableFuture;
+import kelvo.data.fault.Fault;
+import kelvo.data.fault.Faults;
+import kelvo.news.Catalyst;
 import kelvo.tape.EventTape;
 import kelvo.tape.SaleCondition;
 import kelvo.tape.TradingState;
-import kelvo.news.Catalyst;
 
 /** Reads the files of one session: trades, corrections, quotes, status, imbalances and mentions. */
 final class SessionFiles {
@@ -19,14 +21,18 @@ final class SessionFiles {
   private final Map<String, Integer> numbers;
   private final WordIndex symbols;
   private final Faults faults;
+  private final boolean searching;
   private final List<String> reasons = new ArrayList<>();
 
   /**
    * The files in {@code sessions/DATE}.
    *
    * @param numbers the number of each symbol of the securities file
+   * @param searching whether to look for order that goes back and ids that come twice
    */
-  SessionFiles(Path root, LocalDate date, Map<String, Integer> numbers, Faults faults) {
+  SessionFiles(
+      Path root, LocalDate date, Map<String, Integer> numbers, Faults faults, boolean searching) {
+    this.searching = searching;
     this.folder = root;
     this.date = date;
     this.numbers = numbers;
@@ -266,8 +272,12 @@ final class SessionFiles {
   }
 
   private void read(String name, List<String> required, TableFile.HeaderReader header) {
-    TableFile.find(folder, "sessions/" + date + "/" + name, faults)
-        .ifPresent(file -> file.read(required, header));
+    String stem = "sessions/" + date + "/" + name;
+    TableFile.find(folder, stem, faults)
+        .ifPresent(
+            file ->
+                file.read(
+                    required, searching ? new RowOrder(stem, faults).watching(header) : header));
   }
 
   private static long seq(TableRow row, int column) {

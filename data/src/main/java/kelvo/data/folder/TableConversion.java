@@ -16,6 +16,8 @@ import java.util.List;
 import java.util.Locale;
 import java.util.stream.Stream;
 import java.util.zip.GZIPOutputStream;
+import kelvo.data.fault.Fault;
+import kelvo.data.fault.Faults;
 import kelvo.job.Progress;
 
 /**

@@ -14,6 +14,8 @@ import java.util.Iterator;
 import java.util.List;
 import java.util.Optional;
 import java.util.zip.GZIPInputStream;
+import kelvo.data.fault.Fault;
+import kelvo.data.fault.Faults;
 import org.jspecify.annotations.Nullable;
 
 /**

@@ -9,6 +9,8 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
+import kelvo.data.fault.Fault;
+import kelvo.data.fault.Faults;
 import kelvo.history.UsualDay;
 import kelvo.time.DayTime;
 import kelvo.time.TradingCalendar;

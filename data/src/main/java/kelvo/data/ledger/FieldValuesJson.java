@@ -1,9 +1,12 @@
 package kelvo.data.ledger;
 
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ObjectNode;
-import kelvo.field.Unit;
+import java.util.Map;
 import kelvo.field.FieldValues;
+import kelvo.field.Unit;
 
 /** Writes a hit's fields as one JSON object, field by field; unknown ones are left out. */
 final class FieldValuesJson {
@@ -24,5 +27,26 @@ final class FieldValuesJson {
     }
     values.words().forEach(object::put);
     return object.toString();
+  }
+
+  /** Reads them back: numbers, and words; {@link Unit#CLEAR} is an infinite number. */
+  static void read(String json, Map<String, Double> numbers, Map<String, String> words) {
+    try {
+      JSON.readTree(json)
+          .properties()
+          .forEach(
+              field -> {
+                JsonNode value = field.getValue();
+                if (value.isNumber()) {
+                  numbers.put(field.getKey(), value.asDouble());
+                } else if (value.asText().equals(Unit.CLEAR)) {
+                  numbers.put(field.getKey(), Double.POSITIVE_INFINITY);
+                } else {
+                  words.put(field.getKey(), value.asText());
+                }
+              });
+    } catch (JsonProcessingException e) {
+      throw new IllegalStateException("the fields of a hit cannot be read: " + json, e);
+    }
   }
 }

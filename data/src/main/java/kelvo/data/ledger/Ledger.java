@@ -1,60 +1,49 @@
 package kelvo.data.ledger;
 
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalLong;
-import java.util.concurrent.BlockingQueue;
-import java.util.concurrent.CountDownLatch;
-import java.util.concurrent.LinkedBlockingQueue;
-import java.util.concurrent.atomic.AtomicLong;
-import java.util.concurrent.atomic.AtomicReference;
-import java.util.function.Consumer;
+import kelvo.data.scanfile.ScanFile;
 import kelvo.hit.Hit;
-import kelvo.trade.Fill;
 import kelvo.journal.DayBook;
 import kelvo.journal.Decision;
 import kelvo.journal.FocusSpan;
-import kelvo.level.Level;
 import kelvo.journal.Note;
+import kelvo.level.Level;
+import kelvo.scan.Scan;
+import kelvo.trade.Fill;
 import org.flywaydb.core.Flyway;
-import org.jdbi.v3.core.Handle;
+import org.jdbi.v3.core.HandleCallback;
 import org.jdbi.v3.core.Jdbi;
 import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.sqlite.SQLiteConfig;
 import org.sqlite.SQLiteDataSource;
 
 /**
- * The trader's days in one SQLite file: hits, decisions, levels, notes, what was looked at, fills.
+ * The trader's days in one SQLite file: hits with the versions of their scans, decisions, levels,
+ * notes, what was looked at, fills.
  *
  * <p>Writes are queued and done by one thread of the ledger's own, many in a transaction. {@link
- * #saved} counts the writes that are safe on disk: a kill at any moment loses none of those. All
- * methods may be called from any thread.
+ * #saved} counts the writes that are safe on disk: a kill at any moment loses none of those. A
+ * ledger opened only to be read takes no writes. All methods may be called from any thread.
  */
 public final class Ledger implements AutoCloseable {
-  private static final int MOST_IN_ONE_TRANSACTION = 20_000;
+  private static final Logger LOG = LoggerFactory.getLogger(Ledger.class);
 
-  private interface Write {
-    void on(Handle handle);
+  /** Null when there is no file. */
+  private final @Nullable Jdbi jdbi;
 
-    /** Called when its batch is over. */
-    default void afterCommit() {}
-  }
+  /** Null when it was opened only to be read. */
+  private final @Nullable LedgerWrites writes;
 
-  private static final Write STOP = handle -> {};
-
-  private final Jdbi jdbi;
-  private final BlockingQueue<Write> queue = new LinkedBlockingQueue<>();
-  private final AtomicLong asked = new AtomicLong();
-  private final AtomicLong saved = new AtomicLong();
-  private final AtomicReference<@Nullable String> failure = new AtomicReference<>();
-  private final Thread writer;
-
-  private Ledger(Jdbi jdbi) {
+  private Ledger(@Nullable Jdbi jdbi, @Nullable LedgerWrites writes) {
     this.jdbi = jdbi;
-    writer = new Thread(this::write, "ledger");
-    writer.start();
+    this.writes = writes;
   }
 
   /** A ledger that cannot be opened or read; the message names the file and the way out. */
@@ -76,6 +65,27 @@ public final class Ledger implements AutoCloseable {
     config.setJournalMode(SQLiteConfig.JournalMode.WAL);
     config.setSynchronous(SQLiteConfig.SynchronousMode.FULL);
     config.setBusyTimeout(5_000);
+    Jdbi jdbi = migrated(file, config);
+    return new Ledger(
+        jdbi, new LedgerWrites(run -> jdbi.useTransaction(handle -> run.accept(handle))));
+  }
+
+  /**
+   * Opens a ledger only to read it, while another window may write to it. Without a file it is
+   * empty.
+   *
+   * @throws LedgerException when the file is no ledger
+   */
+  public static Ledger readOnly(Path file) {
+    if (!Files.exists(file)) {
+      return new Ledger(null, null);
+    }
+    SQLiteConfig config = new SQLiteConfig();
+    config.setBusyTimeout(5_000);
+    return new Ledger(migrated(file, config), null);
+  }
+
+  private static Jdbi migrated(Path file, SQLiteConfig config) {
     SQLiteDataSource source = new SQLiteDataSource(config);
     source.setUrl("jdbc:sqlite:" + file.toAbsolutePath());
     try {
@@ -90,63 +100,37 @@ public final class Ledger implements AutoCloseable {
               + ": expected a ledger that can be written; move the file away or choose another folder",
           e);
     }
-    return new Ledger(Jdbi.create(source));
-  }
-
-  /** Writes that fail stay first in line and are tried again with the next ones. */
-  private void write() {
-    List<Write> open = new ArrayList<>();
-    boolean stopping = false;
-    while (!stopping) {
-      try {
-        open.add(queue.take());
-        queue.drainTo(open, MOST_IN_ONE_TRANSACTION);
-      } catch (InterruptedException e) {
-        return;
-      }
-      stopping = open.remove(STOP);
-      if (commit(open)) {
-        open.forEach(Write::afterCommit);
-        open.clear();
-      }
-    }
-  }
-
-  private boolean commit(List<Write> batch) {
-    try {
-      jdbi.useTransaction(handle -> batch.forEach(write -> write.on(handle)));
-      saved.addAndGet(batch.size());
-      failure.set(null);
-      return true;
-    } catch (RuntimeException e) {
-      failure.set(
-          "The ledger could not be written: "
-              + e.getMessage()
-              + ". "
-              + batch.size()
-              + " entries wait; free some disk space and they are tried again with the next one.");
-      return false;
-    }
+    return Jdbi.create(source);
   }
 
   /** How many writes are safe on disk since this ledger was opened. */
   public long saved() {
-    return saved.get();
+    return writes == null ? 0 : writes.saved();
   }
 
   /** How many writes have been asked for since this ledger was opened. */
   public long asked() {
-    return asked.get();
+    return writes == null ? 0 : writes.asked();
   }
 
-  /** What went wrong with the last write that failed, in a sentence; null when none has. */
-  public @Nullable String failure() {
-    return failure.get();
+  /** How many writes still wait. */
+  public long waiting() {
+    return writes == null ? 0 : writes.asked() - writes.saved() - writes.leftOut();
   }
 
-  private void add(Write write) {
-    asked.incrementAndGet();
-    queue.add(write);
+  /** What is wrong with it now, in a sentence; empty when nothing is. */
+  public String failure() {
+    return writes == null ? "" : writes.failure();
+  }
+
+  private void add(LedgerWrites.Write write) {
+    if (writes != null) {
+      writes.add(write);
+    }
+  }
+
+  private <T> T read(T none, HandleCallback<T, RuntimeException> reader) {
+    return jdbi == null ? none : jdbi.withHandle(reader);
   }
 
   /** Keeps a decision. */
@@ -224,15 +208,44 @@ public final class Ledger implements AutoCloseable {
     add(
         handle ->
             handle.execute(
-                "insert or ignore into hit(day, at, scan, side, symbol, trigger_words, price, field_values) values (?, ?, ?, ?, ?, ?, ?, ?)",
+                "insert or ignore into hit(day, at, scan, scan_version, side, symbol, trigger_words, price, field_values) values (?, ?, ?, ?, ?, ?, ?, ?, ?)",
                 day.toString(),
                 h.at(),
                 h.scan(),
+                h.version(),
                 h.side().name(),
                 h.symbol(),
                 h.trigger().words(),
                 h.price(),
                 FieldValuesJson.write(h.fields())));
+  }
+
+  /** Keeps a scan as it is on a day, under its version; one that is there stays as it was first. */
+  public void add(LocalDate day, Scan scan) {
+    add(
+        handle ->
+            handle.execute(
+                "insert or ignore into scan_version(version, scan, json, first_day) values (?, ?, ?, ?)",
+                scan.version(),
+                scan.name(),
+                ScanFile.write(scan),
+                day.toString()));
+  }
+
+  /** The hits that are kept of a day, in order of time. */
+  public List<KeptHit> hits(LocalDate day) {
+    return read(List.of(), handle -> KeptHits.of(handle, day));
+  }
+
+  /** The scan file of a version; empty when it is not kept. */
+  public Optional<String> scanOfVersion(String version) {
+    return read(
+        Optional.empty(),
+        handle ->
+            handle
+                .select("select json from scan_version where version = ?", version)
+                .mapTo(String.class)
+                .findOne());
   }
 
   /**
@@ -272,7 +285,8 @@ public final class Ledger implements AutoCloseable {
 
   /** The moment at which a day was left last. */
   public OptionalLong leftAt(LocalDate day) {
-    return jdbi.withHandle(
+    return read(
+            Optional.<Long>empty(),
             handle ->
                 handle
                     .select("select moment from place where day = ?", day.toString())
@@ -284,12 +298,13 @@ public final class Ledger implements AutoCloseable {
 
   /** What was done on a day, as saved. */
   public DayBook day(LocalDate day) {
-    return jdbi.withHandle(handle -> LedgerRows.day(handle, day.toString()));
+    return read(DayBook.EMPTY, handle -> LedgerRows.day(handle, day.toString()));
   }
 
   /** How many hits are kept for a day. */
   public long hitCount(LocalDate day) {
-    return jdbi.withHandle(
+    return read(
+        0L,
         handle ->
             handle
                 .select("select count(*) from hit where day = ?", day.toString())
@@ -297,39 +312,22 @@ public final class Ledger implements AutoCloseable {
                 .one());
   }
 
-  /** Waits until all that has been asked for so far is on disk. */
-  public void awaitSaved() {
-    CountDownLatch done = new CountDownLatch(1);
-    add(
-        new Write() {
-          @Override
-          public void on(Handle handle) {}
-
-          @Override
-          public void afterCommit() {
-            done.countDown();
-          }
-        });
-    try {
-      done.await();
-    } catch (InterruptedException e) {
-      Thread.currentThread().interrupt();
-    }
+  /**
+   * Waits until all that has been asked for so far is on disk, or a try to write it has failed.
+   *
+   * @return whether it is on disk
+   */
+  public boolean awaitSaved() {
+    return writes == null || writes.awaitSaved();
   }
 
-  /** Waits until all that has been asked for is on disk, then stops the writer. */
+  /** Writes what waits and stops; returns what was lost, a sentence each. */
+  public List<String> finish() {
+    return writes == null ? List.of() : writes.finish();
+  }
+
   @Override
   public void close() {
-    queue.add(STOP);
-    try {
-      writer.join();
-    } catch (InterruptedException e) {
-      Thread.currentThread().interrupt();
-    }
-  }
-
-  /** Hands each hit to the ledger. */
-  public Consumer<Hit> hitsOf(LocalDate day) {
-    return hit -> add(day, hit);
+    finish().forEach(LOG::error);
   }
 }

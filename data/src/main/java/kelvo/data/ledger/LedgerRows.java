@@ -1,16 +1,16 @@
 package kelvo.data.ledger;
 
 import java.util.List;
-import kelvo.scan.Side;
-import kelvo.trade.Fill;
-import kelvo.trade.FillSide;
 import kelvo.journal.Choice;
 import kelvo.journal.DayBook;
 import kelvo.journal.Decision;
 import kelvo.journal.FocusSpan;
+import kelvo.journal.Note;
 import kelvo.level.Level;
 import kelvo.level.LevelKind;
-import kelvo.journal.Note;
+import kelvo.scan.Side;
+import kelvo.trade.Fill;
+import kelvo.trade.FillSide;
 import org.jdbi.v3.core.Handle;
 import org.jdbi.v3.core.mapper.RowMapper;
 

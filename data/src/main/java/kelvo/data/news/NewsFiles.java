@@ -19,11 +19,11 @@ import java.util.Set;
 import java.util.function.Consumer;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import kelvo.data.folder.Fault;
-import kelvo.data.folder.Faults;
-import kelvo.session.Security;
+import kelvo.data.fault.Fault;
+import kelvo.data.fault.Faults;
 import kelvo.news.Catalyst;
 import kelvo.news.SourceKind;
+import kelvo.session.Security;
 import kelvo.time.DayTime;
 
 /**

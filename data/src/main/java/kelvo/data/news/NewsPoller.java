@@ -80,10 +80,18 @@ public final class NewsPoller implements AutoCloseable {
     }
   }
 
+  /** Asks, and asks again later whatever comes of it. */
   private void askAndGoOn(NewsSource source) {
-    ask(source);
-    long wait = source.every().toSeconds() * asked(source).backOff;
-    thread.schedule(() -> askAndGoOn(source), wait, TimeUnit.SECONDS);
+    try {
+      ask(source);
+    } catch (RuntimeException | StackOverflowError e) {
+      failed(source, asked(source), "its answer could not be taken (" + e + ")");
+    } finally {
+      if (!thread.isShutdown()) {
+        long wait = source.every().toSeconds() * asked(source).backOff;
+        thread.schedule(() -> askAndGoOn(source), wait, TimeUnit.SECONDS);
+      }
+    }
   }
 
   private Asked asked(NewsSource source) {

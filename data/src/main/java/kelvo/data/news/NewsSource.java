@@ -10,8 +10,8 @@ import java.nio.file.Path;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
-import kelvo.data.folder.Fault;
-import kelvo.data.folder.Faults;
+import kelvo.data.fault.Fault;
+import kelvo.data.fault.Faults;
 import kelvo.news.SourceKind;
 import org.jspecify.annotations.Nullable;
 

@@ -5,9 +5,9 @@ import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.ArrayList;
 import java.util.List;
+import kelvo.check.CheckRule;
 import kelvo.data.scanfile.ScanFile.ScanFileException;
 import kelvo.rule.Vocabulary;
-import kelvo.check.CheckRule;
 
 /** Reads and writes the checks of the morning as JSON, as docs/formats.md describes. */
 final class ChecksFile {

@@ -12,12 +12,13 @@ import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.function.Consumer;
 import java.util.stream.Stream;
+import kelvo.check.CheckRule;
 import kelvo.data.folder.FiguresFile;
 import kelvo.rule.Vocabulary;
 import kelvo.scan.Scan;
 import kelvo.universe.Figure;
 import kelvo.universe.Universe;
-import kelvo.check.CheckRule;
+import kelvo.watchlist.TheTen;
 
 /**
  * The trader's own scans and universes in a data folder, a file each under {@code scans} and {@code
@@ -29,20 +30,12 @@ public final class ScanFolder {
   private static final String CHECKS = "checks.json";
   private static final String TEN = "ten.json";
 
-  /** How many symbols the Ten holds unless the trader says otherwise. */
-  public static final int USUALLY_KEPT = 10;
-
-  /** The fewest that it may hold. */
-  public static final int LEAST_KEPT = 1;
-
-  /** The most that it may hold. */
-  public static final int MOST_KEPT = 50;
-
   private final Path root;
   private final Path scans;
   private final Path universes;
   private final Vocabulary vocabulary;
   private final Consumer<String> wrong;
+  private final boolean writable;
 
   /**
    * The scans of a data folder.
@@ -51,7 +44,17 @@ public final class ScanFolder {
    * @param wrong takes a sentence about each file that cannot be read; the others are read
    */
   public ScanFolder(Path folder, Vocabulary vocabulary, Consumer<String> wrong) {
+    this(folder, vocabulary, wrong, true);
+  }
+
+  /**
+   * The scans of a data folder.
+   *
+   * @param writable whether changes are written; else they are let go without a word
+   */
+  public ScanFolder(Path folder, Vocabulary vocabulary, Consumer<String> wrong, boolean writable) {
     this.wrong = wrong;
+    this.writable = writable;
     root = folder;
     scans = folder.resolve("scans");
     universes = folder.resolve("universes");
@@ -131,7 +134,7 @@ public final class ScanFolder {
 
   /** Takes a scan's file away. */
   public void remove(Scan scan) {
-    fileOf(scan.name(), scans).ifPresent(ScanFolder::delete);
+    fileOf(scan.name(), scans).ifPresent(this::delete);
   }
 
   /** Writes a universe in place of the one of the same name. */
@@ -143,7 +146,7 @@ public final class ScanFolder {
 
   /** Takes a universe's file away. */
   public void remove(Universe universe) {
-    fileOf(universe.name(), universes).ifPresent(ScanFolder::delete);
+    fileOf(universe.name(), universes).ifPresent(this::delete);
   }
 
   /** The checks of the morning; the usual ones when the folder has none of its own. */
@@ -168,10 +171,10 @@ public final class ScanFolder {
   public int mostKept() {
     Path file = root.resolve(TEN);
     try {
-      return Files.exists(file) ? TenFile.parse(TEN, text(file)) : USUALLY_KEPT;
+      return Files.exists(file) ? TenFile.parse(TEN, text(file)) : TheTen.DEFAULT_SIZE;
     } catch (ScanFile.ScanFileException e) {
-      wrong.accept(e.getMessage() + "; it holds " + USUALLY_KEPT);
-      return USUALLY_KEPT;
+      wrong.accept(e.getMessage() + "; it holds " + TheTen.DEFAULT_SIZE);
+      return TheTen.DEFAULT_SIZE;
     }
   }
 
@@ -182,7 +185,9 @@ public final class ScanFolder {
 
   /** Keeps a figure that the trader has put right; it counts when the folder is read again. */
   public void putRight(Figure figure) {
-    FiguresFile.append(root, figure);
+    if (writable) {
+      FiguresFile.append(root, figure);
+    }
   }
 
   private static Optional<Path> fileOf(String name, Path folder) {
@@ -204,7 +209,10 @@ public final class ScanFolder {
   }
 
   /** Beside the file first, then in its place: a cut leaves the old one whole. */
-  private static void write(Path file, String text) {
+  private void write(Path file, String text) {
+    if (!writable) {
+      return;
+    }
     try {
       Files.createDirectories(file.getParent());
       Path fresh = file.resolveSibling(file.getFileName() + ".new");
@@ -215,7 +223,10 @@ public final class ScanFolder {
     }
   }
 
-  private static void delete(Path file) {
+  private void delete(Path file) {
+    if (!writable) {
+      return;
+    }
     try {
       Files.deleteIfExists(file);
     } catch (IOException e) {

@@ -2,6 +2,7 @@ package kelvo.data.scanfile;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import kelvo.data.scanfile.ScanFile.ScanFileException;
+import kelvo.watchlist.TheTen;
 
 /** Reads and writes how many symbols the Ten may hold, as docs/formats.md describes. */
 final class TenFile {
@@ -9,15 +10,13 @@ final class TenFile {
 
   static int parse(String name, String json) {
     JsonNode most = JsonText.read(name, json).path("most");
-    if (!most.isInt()
-        || most.asInt() < ScanFolder.LEAST_KEPT
-        || most.asInt() > ScanFolder.MOST_KEPT) {
+    if (!most.isInt() || most.asInt() < TheTen.MIN_SIZE || most.asInt() > TheTen.MAX_SIZE) {
       throw new ScanFileException(
           name
               + ", most: expected a whole number from "
-              + ScanFolder.LEAST_KEPT
+              + TheTen.MIN_SIZE
               + " to "
-              + ScanFolder.MOST_KEPT
+              + TheTen.MAX_SIZE
               + ", found "
               + most,
           null);

@@ -7,11 +7,10 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
-import java.util.List;
 import kelvo.data.calendar.ExchangeCalendar;
-import kelvo.hit.MarketEngine;
-import kelvo.hit.Program;
+import kelvo.data.fault.Fault;
 import kelvo.job.Progress;
+import kelvo.replay.TapeReplay;
 import kelvo.session.Session;
 import kelvo.state.SymbolState;
 import kelvo.time.DayTime;
@@ -45,7 +44,7 @@ class CorrectionFilesTest {
   }
 
   private SymbolState at(Session session, long moment) {
-    MarketEngine engine = new MarketEngine(session, new Program(List.of(), List.of()), hit -> {});
+    TapeReplay engine = new TapeReplay(session);
     engine.runTo(moment);
     return engine.state(0);
   }

@@ -9,6 +9,8 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import kelvo.data.calendar.ExchangeCalendar;
+import kelvo.data.fault.Fault;
+import kelvo.data.fault.Faults;
 import kelvo.job.Progress;
 import kelvo.session.ReferenceLevel;
 import org.junit.jupiter.api.Test;

@@ -14,11 +14,10 @@ import java.util.Random;
 import java.util.stream.Stream;
 import kelvo.data.Mutations;
 import kelvo.data.calendar.ExchangeCalendar;
-import kelvo.hit.MarketEngine;
-import kelvo.hit.Program;
 import kelvo.job.Progress;
-import kelvo.tape.EventKind;
+import kelvo.replay.TapeReplay;
 import kelvo.session.Session;
+import kelvo.tape.EventKind;
 import kelvo.time.DayTime;
 import net.jqwik.api.EdgeCasesMode;
 import net.jqwik.api.ForAll;
@@ -165,7 +164,7 @@ class MutatedFilesProperties {
     assertThat(count(session, EventKind.CORRECTION) + faults(data, day + "corrections"))
         .isEqualTo(CORRECTIONS);
     assertThat(data.fills(DATE)).hasSizeGreaterThanOrEqualTo(LINES / 2);
-    MarketEngine engine = new MarketEngine(session, new Program(List.of(), List.of()), hit -> {});
+    TapeReplay engine = new TapeReplay(session);
     engine.runTo(DayTime.of(4, 30));
     assertThat(engine.events()).isPositive();
   }

@@ -15,18 +15,18 @@ import java.util.Map;
 import kelvo.field.FieldCatalogue;
 import kelvo.field.FieldValues;
 import kelvo.hit.Hit;
+import kelvo.journal.Choice;
+import kelvo.journal.DayBook;
+import kelvo.journal.Decision;
+import kelvo.journal.FocusSpan;
+import kelvo.journal.Note;
+import kelvo.level.Level;
+import kelvo.level.LevelKind;
 import kelvo.scan.Side;
 import kelvo.time.DayTime;
 import kelvo.trade.Fill;
 import kelvo.trade.FillSide;
 import kelvo.trigger.Trigger;
-import kelvo.journal.Choice;
-import kelvo.journal.DayBook;
-import kelvo.journal.Decision;
-import kelvo.journal.FocusSpan;
-import kelvo.level.Level;
-import kelvo.level.LevelKind;
-import kelvo.journal.Note;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -150,7 +150,7 @@ class LedgerTest {
       Ledger ledger = Ledger.open(Path.of(args[0]));
       for (int i = 0; true; i++) {
         ledger.add(
-            DAY, new Hit(i, "risers", Side.UP, 0, "TIDARC", i, Trigger.ENTERS, 82_000, values));
+            DAY, new Hit(i, "risers", "", Side.UP, 0, "TIDARC", i, Trigger.ENTERS, 82_000, values));
         if (i % 100 == 0) {
           ledger.awaitSaved();
           System.out.println(Math.min(i, ledger.saved()));

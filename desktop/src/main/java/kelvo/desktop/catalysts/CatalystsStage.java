@@ -2,6 +2,7 @@ package kelvo.desktop.catalysts;
 
 import java.util.List;
 import java.util.stream.Collectors;
+import javafx.scene.Parent;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
@@ -10,29 +11,38 @@ import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.VBox;
 import kelvo.desktop.grid.Grid;
 import kelvo.desktop.grid.GridColumn;
-import kelvo.desktop.shell.StageKind;
-import kelvo.desktop.shell.Workspace;
+import kelvo.desktop.symbolnews.SymbolNewsPart;
 import kelvo.desktop.theme.Numbers;
 import kelvo.desktop.theme.Tone;
-import kelvo.view.MarketSnapshot;
+import kelvo.desktop.workspace.DayStage;
+import kelvo.desktop.workspace.Followed;
+import kelvo.desktop.workspace.StageKind;
+import kelvo.desktop.workspace.Workspace;
 import kelvo.field.Unit;
 import kelvo.rule.Vocabulary;
-import kelvo.view.CatalystFilter;
 import kelvo.time.DayTime;
+import kelvo.view.CatalystFilter;
+import kelvo.view.NewsView;
 
 /** The Catalysts stage: the news so far, filtered by what it is and by the market's answer. */
-public final class CatalystsStage extends BorderPane {
+public final class CatalystsStage extends BorderPane implements DayStage {
+  /** Its kind. */
+  public static final StageKind KIND = new StageKind("Catalysts", 4);
+
   private final Workspace workspace;
   private final TextField filter = new TextField();
   private final Label standing = new Label();
   private final Label words = new Label();
-  private final Grid<MarketSnapshot.NewsRow> items =
+  private final Grid<NewsView.NewsRow> items =
       new Grid<>("News", row -> row.symbol() + row.number());
   private final Vocabulary vocabulary;
+  private final Followed<NewsView.NewsList> followed;
+  private CatalystFilter applied = CatalystFilter.ALL;
 
   /** The stage of a window. */
   public CatalystsStage(Workspace workspace) {
     this.workspace = workspace;
+    followed = new Followed<>(workspace, this::show);
     vocabulary =
         Vocabulary.of(workspace.session().securities().stream().map(f -> f.security()).toList());
     filter.setId("news-filter");
@@ -53,20 +63,19 @@ public final class CatalystsStage extends BorderPane {
     items.onSelect(row -> workspace.focusOn(row.symbol()));
     items.theme(workspace.theme().get());
     workspace.theme().addListener((o, was, is) -> items.theme(is));
-    workspace.onSnapshot(StageKind.CATALYSTS, () -> show(workspace.snapshot().get()));
   }
 
-  private static List<GridColumn<MarketSnapshot.NewsRow>> columns() {
+  private static List<GridColumn<NewsView.NewsRow>> columns() {
     return List.of(
         GridColumn.words(
             "Time", "When it was published, New York; a dot for an earlier day", 46, r -> time(r)),
-        GridColumn.<MarketSnapshot.NewsRow>words(
+        GridColumn.<NewsView.NewsRow>words(
                 "Symbol",
                 "In the accent's colour when it is about the company, faded when it is only named",
                 64,
                 r -> r.symbol())
             .toned(r -> r.subject() ? Tone.ACCENT : Tone.FADED),
-        GridColumn.<MarketSnapshot.NewsRow>numbers(
+        GridColumn.<NewsView.NewsRow>numbers(
                 "Since %",
                 "Change of the price since it was published",
                 56,
@@ -75,7 +84,7 @@ public final class CatalystsStage extends BorderPane {
         GridColumn.words("Headline", "As published", 226, r -> r.item().headline()),
         GridColumn.words(
             "About", "The category, by its words", 84, r -> r.item().reading().category().words()),
-        GridColumn.<MarketSnapshot.NewsRow>numbers(
+        GridColumn.<NewsView.NewsRow>numbers(
                 "Tone",
                 "From -1, bad for the price, to 1, by its words",
                 42,
@@ -93,7 +102,7 @@ public final class CatalystsStage extends BorderPane {
             r -> Unit.SHARES.text(r.volumeFiveMinutes())));
   }
 
-  private static String time(MarketSnapshot.NewsRow row) {
+  private static String time(NewsView.NewsRow row) {
     long at = row.item().at();
     return at >= 0
         ? DayTime.minutes(at)
@@ -103,7 +112,10 @@ public final class CatalystsStage extends BorderPane {
   /** Applies the filter as it is typed; while it is no filter, the last one that was one stays. */
   private void apply(String text) {
     try {
-      workspace.newsFilter().set(CatalystFilter.parse(text, vocabulary));
+      applied = CatalystFilter.parse(text, vocabulary);
+      if (followed.isFollowing()) {
+        shown();
+      }
       filter.getStyleClass().remove("wrong");
     } catch (IllegalArgumentException e) {
       if (!filter.getStyleClass().contains("wrong")) {
@@ -113,32 +125,55 @@ public final class CatalystsStage extends BorderPane {
     }
   }
 
-  private void show(MarketSnapshot shown) {
-    if (shown == null) {
-      return;
-    }
+  @Override
+  public StageKind kind() {
+    return KIND;
+  }
+
+  @Override
+  public Parent node() {
+    return this;
+  }
+
+  @Override
+  public void shown() {
+    followed.follow(new NewsView(workspace.session(), applied));
+  }
+
+  @Override
+  public void hidden() {
+    followed.stop();
+  }
+
+  /** The text of news belongs beside the list of news. */
+  @Override
+  public String partBeside() {
+    return SymbolNewsPart.KIND.id();
+  }
+
+  private void show(NewsView.NewsList shown) {
     items.emptyText(
-        shown.news().all() == 0
+        shown.all() == 0
             ? "No news so far. It is read from the folder's news/*.xml and *.json files and from the feed."
-            : "No item fits the filter; " + shown.news().all() + " are there without it.");
-    items.rows(shown.news().rows());
+            : "No item fits the filter; " + shown.all() + " are there without it.");
+    items.rows(shown.rows());
     if (!filter.getStyleClass().contains("wrong")) {
       standing.setText(
-          shown.news().rows().size()
+          shown.rows().size()
               + " of "
-              + shown.news().all()
+              + shown.all()
               + " items. Filter by change since, category, tone, weight, source, subject or mention, or any rule about the stock now.");
     }
     words.setText(
-        shown.news().words().isEmpty()
+        shown.words().isEmpty()
             ? ""
             : "In many headlines: "
-                + shown.news().words().stream()
+                + shown.words().stream()
                     .map(w -> w.word() + " (" + w.headlines() + ")")
                     .collect(Collectors.joining(", ")));
   }
 
-  /** Takes a key of this stage; returns whether it was one. */
+  @Override
   public boolean key(KeyEvent event) {
     if (event.getCode() == KeyCode.J || event.getCode() == KeyCode.SPACE) {
       items.move(1);

@@ -9,10 +9,10 @@ import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.Region;
 import javafx.scene.text.TextAlignment;
+import kelvo.chart.Measurement;
 import kelvo.desktop.theme.Theme;
 import kelvo.desktop.theme.Tone;
 import kelvo.field.Unit;
-import kelvo.chart.Measurement;
 import kelvo.tape.Price;
 import org.jspecify.annotations.Nullable;
 

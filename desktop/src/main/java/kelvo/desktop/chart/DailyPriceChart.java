@@ -8,15 +8,15 @@ import java.util.Locale;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.text.TextAlignment;
-import kelvo.desktop.theme.Theme;
-import kelvo.desktop.theme.Tone;
-import kelvo.view.MarketSnapshot;
-import kelvo.history.DailyBar;
 import kelvo.chart.DailyChart;
 import kelvo.chart.Measurement;
-import kelvo.tape.Price;
-import kelvo.session.ReferenceLevel;
+import kelvo.desktop.theme.Theme;
+import kelvo.desktop.theme.Tone;
+import kelvo.history.DailyBar;
 import kelvo.level.Level;
+import kelvo.session.ReferenceLevel;
+import kelvo.tape.Price;
+import kelvo.view.DaysView;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -28,7 +28,7 @@ public final class DailyPriceChart extends ChartCanvas {
   private static final double LEAST_DAYS = 10;
 
   private final DrawnLevels drawnLevels;
-  private MarketSnapshot.@Nullable Focus focus;
+  private DaysView.@Nullable Days days;
   private List<DailyBar> bars = List.of();
   private List<ShownLevel> levels = List.of();
   private int barsDrawn;
@@ -42,24 +42,23 @@ public final class DailyPriceChart extends ChartCanvas {
   }
 
   /** Shows a symbol's days at a moment; painted again only when something on them changed. */
-  public void show(MarketSnapshot.@Nullable Focus symbol, List<Level> standing, long moment) {
-    boolean another = symbol == null || focus == null || symbol.security() != focus.security();
+  public void show(DaysView.@Nullable Days symbol, List<Level> standing, long moment) {
+    boolean another = symbol == null || days == null || !symbol.symbol().equals(days.symbol());
     if (another) {
       letGo();
     }
-    List<DailyBar> days = symbol == null ? List.of() : symbol.daily().bars();
+    List<DailyBar> newest = symbol == null ? List.of() : symbol.chart().bars();
     List<ShownLevel> lines = symbol == null ? List.of() : lines(symbol, standing, moment);
-    boolean same = !another && days.equals(bars) && lines.equals(levels);
-    focus = symbol;
-    bars = days;
+    boolean same = !another && newest.equals(bars) && lines.equals(levels);
+    days = symbol;
+    bars = newest;
     levels = lines;
     if (!same) {
       paint();
     }
   }
 
-  private static List<ShownLevel> lines(
-      MarketSnapshot.Focus symbol, List<Level> standing, long moment) {
+  private static List<ShownLevel> lines(DaysView.Days symbol, List<Level> standing, long moment) {
     List<ShownLevel> lines = new ArrayList<>();
     for (ReferenceLevel reference : symbol.references()) {
       if (reference.name().equals(ReferenceLevel.SWING_HIGH)) {
@@ -79,8 +78,8 @@ public final class DailyPriceChart extends ChartCanvas {
 
   @Override
   String symbol() {
-    MarketSnapshot.Focus shown = focus;
-    return shown == null ? "" : shown.facts().symbol();
+    DaysView.Days shown = days;
+    return shown == null ? "" : shown.symbol();
   }
 
   @Override
@@ -123,7 +122,7 @@ public final class DailyPriceChart extends ChartCanvas {
   @Override
   void paint(GraphicsContext g) {
     barsDrawn = 0;
-    MarketSnapshot.Focus shown = focus;
+    DaysView.Days shown = days;
     if (shown == null || bars.isEmpty()) {
       message(g, "No daily bars.");
       return;
@@ -151,7 +150,7 @@ public final class DailyPriceChart extends ChartCanvas {
           bar.close());
       barsDrawn++;
     }
-    averages(g, axis, shown.daily(), from, to);
+    averages(g, axis, shown.chart(), from, to);
     LevelLines lines = new LevelLines(g, theme(), axis, plotWidth());
     levels.forEach(l -> lines.level(Price.dollars(l.price()), l.words(), l.tone()));
     lines.names();

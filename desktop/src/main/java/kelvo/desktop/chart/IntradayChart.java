@@ -5,20 +5,20 @@ import java.util.List;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.text.TextAlignment;
+import kelvo.chart.GroupedBars;
+import kelvo.chart.Measurement;
 import kelvo.desktop.theme.Theme;
 import kelvo.desktop.theme.Tone;
-import kelvo.view.MarketSnapshot;
-import kelvo.chart.GroupedBars;
-import kelvo.state.Halts;
-import kelvo.chart.Measurement;
 import kelvo.history.MinuteBar;
-import kelvo.tape.Price;
-import kelvo.session.ReferenceLevel;
+import kelvo.level.Level;
 import kelvo.scan.Side;
+import kelvo.session.ReferenceLevel;
+import kelvo.state.Halts;
+import kelvo.tape.Price;
 import kelvo.time.DayTime;
 import kelvo.time.SessionHours;
 import kelvo.trade.Fill;
-import kelvo.level.Level;
+import kelvo.view.MinutesView;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -56,15 +56,15 @@ public final class IntradayChart extends ChartCanvas {
       List<Halts.Halt> halts,
       List<Level> levels,
       List<Fill> fills) {
-    static Content of(MarketSnapshot.Focus symbol, List<Level> levels, List<Fill> fills) {
+    static Content of(MinutesView.DayOfMinutes symbol, List<Level> levels, List<Fill> fills) {
       return new Content(
-          symbol.facts().symbol(),
+          symbol.symbol(),
           symbol.price(),
           symbol.change(),
           symbol.minutes(),
           symbol.references(),
           symbol.hits().stream().map(h -> new Mark(h.at(), h.price(), h.side())).toList(),
-          symbol.halts().all(),
+          symbol.halts(),
           levels,
           fills);
     }
@@ -92,16 +92,16 @@ public final class IntradayChart extends ChartCanvas {
   }
 
   /**
-   * Shows a symbol at a moment of a day; painted again only when something on the chart changed,
-   * the moment by half a pixel at least.
+   * Shows the day of a symbol; painted again only when something on the chart changed, the moment
+   * by half a pixel at least.
    */
   public void show(
-      MarketSnapshot.@Nullable Focus symbol,
+      MinutesView.@Nullable DayOfMinutes symbol,
       List<Level> standing,
       List<Fill> done,
       LocalDate date,
-      long moment,
       long closes) {
+    long moment = symbol == null ? now : symbol.moment();
     Content newest = symbol == null ? null : Content.of(symbol, standing, done);
     if (newest == null || content == null || !newest.symbol().equals(content.symbol())) {
       letGo();

@@ -4,11 +4,11 @@ import java.util.Locale;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.text.TextAlignment;
+import kelvo.chart.Measurement;
 import kelvo.desktop.theme.Numbers;
 import kelvo.desktop.theme.Theme;
 import kelvo.desktop.theme.Tone;
 import kelvo.field.Unit;
-import kelvo.chart.Measurement;
 
 /** Two ends of a measurement on a chart, in its pixels. */
 record Ruler(double x0, double y0, double x1, double y1) {

@@ -10,12 +10,11 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import kelvo.desktop.theme.Numbers;
-import kelvo.view.MarketSnapshot;
 import kelvo.history.CorporateAction;
-import kelvo.tape.Price;
-import kelvo.session.SecurityKind;
 import kelvo.news.Catalyst;
-import kelvo.time.DayTime;
+import kelvo.session.SecurityKind;
+import kelvo.tape.Price;
+import kelvo.view.QuoteView;
 import org.jspecify.annotations.Nullable;
 
 /** Symbol, name, price, change, flags in words, and the newest catalyst. */
@@ -52,36 +51,36 @@ public final class FocusHeader extends VBox {
   }
 
   /** Shows a symbol; null for none. */
-  public void show(MarketSnapshot.@Nullable Focus focus) {
-    if (focus == null) {
+  public void show(QuoteView.@Nullable Quote quote) {
+    if (quote == null) {
       List.of(name, price, change, flags, catalyst).forEach(l -> l.setText(""));
       symbol.setText("No symbol in focus");
       return;
     }
-    symbol.setText(focus.facts().symbol());
-    name.setText(focus.facts().security().name() + " · " + focus.facts().security().sector());
-    price.setText(Price.text(focus.price()));
-    change.setText(Numbers.percent(focus.changePercent()) + (focus.change() >= 0 ? " ▲" : " ▼"));
+    symbol.setText(quote.facts().symbol());
+    name.setText(quote.facts().security().name() + " · " + quote.facts().security().sector());
+    price.setText(Price.text(quote.price()));
+    change.setText(Numbers.percent(quote.changePercent()) + (quote.change() >= 0 ? " ▲" : " ▼"));
     change.getStyleClass().removeAll("tone-up", "tone-down");
-    change.getStyleClass().add(focus.change() >= 0 ? "tone-up" : "tone-down");
-    flags.setText(String.join(" · ", flags(focus)));
-    catalyst.setText(newest(focus.news()));
+    change.getStyleClass().add(quote.change() >= 0 ? "tone-up" : "tone-down");
+    flags.setText(String.join(" · ", flags(quote)));
+    catalyst.setText(newest(quote.news()));
   }
 
-  private static List<String> flags(MarketSnapshot.Focus focus) {
+  private static List<String> flags(QuoteView.Quote quote) {
     List<String> flags = new ArrayList<>();
-    CorporateAction split = focus.facts().recentSplit();
+    CorporateAction split = quote.facts().recentSplit();
     if (split != null) {
       flags.add(split.words());
     }
-    if (focus.facts().security().kind() != SecurityKind.COMMON_STOCK) {
-      flags.add(focus.facts().security().kind().words());
+    if (quote.facts().security().kind() != SecurityKind.COMMON_STOCK) {
+      flags.add(quote.facts().security().kind().words());
     }
-    if (!focus.priceSource().equals("last print")) {
-      flags.add("price is the " + focus.priceSource());
+    if (!quote.priceSource().equals("last print")) {
+      flags.add("price is the " + quote.priceSource());
     }
-    if (!focus.halts().all().isEmpty() && focus.halts().all().getLast().to() == Long.MAX_VALUE) {
-      flags.add("halted " + focus.halts().all().getLast().reason());
+    if (!quote.halts().all().isEmpty() && quote.halts().all().getLast().to() == Long.MAX_VALUE) {
+      flags.add("halted " + quote.halts().all().getLast().reason());
     }
     return flags;
   }
@@ -91,13 +90,6 @@ public final class FocusHeader extends VBox {
       return "No news names it";
     }
     Catalyst item = news.getFirst();
-    return when(item.at()) + "  " + item.headline();
-  }
-
-  /** The time of an item, with the day when it is an earlier one. */
-  static String when(long at) {
-    return at >= 0
-        ? DayTime.minutes(at)
-        : "earlier, " + DayTime.minutes(Math.floorMod(at, 24 * DayTime.HOUR));
+    return Numbers.when(item.at()) + "  " + item.headline();
   }
 }

@@ -1,8 +1,10 @@
 package kelvo.desktop.focus;
 
-import java.util.EnumMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.geometry.Orientation;
 import javafx.scene.Node;
@@ -17,58 +19,66 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import kelvo.desktop.chart.ChartChoice;
-import kelvo.desktop.shell.StageKind;
-import kelvo.desktop.shell.Workspace;
-import kelvo.view.MarketSnapshot;
+import kelvo.desktop.days.DailyPart;
+import kelvo.desktop.intraday.IntradayPart;
+import kelvo.desktop.workspace.PartKind;
+import kelvo.desktop.workspace.SymbolPart;
+import kelvo.desktop.workspace.Workspace;
+import org.jspecify.annotations.Nullable;
 
 /**
- * The one symbol in focus: header, charts, and below them facts with checks, prints, news or the
- * plan.
+ * The one symbol in focus: header, charts, and below them one of the other parts. Only the parts
+ * that are seen follow the market.
  */
 public final class FocusSide extends BorderPane {
-  private static final List<PartKind> LOWER =
-      List.of(PartKind.FACTS, PartKind.PRINTS, PartKind.NEWS, PartKind.PLAN);
-
   private final Workspace workspace;
   private final FocusHeader header = new FocusHeader();
   private final ChartChoice choice;
   private final IntradayPart minutes;
-  private final FocusPart days;
-  private final Map<PartKind, FocusPart> lowerParts = new EnumMap<>(PartKind.class);
-  private final Map<PartKind, ToggleButton> buttons = new EnumMap<>(PartKind.class);
+  private final SymbolPart days;
+  private final Map<PartKind, SymbolPart> lowerParts = new LinkedHashMap<>();
+  private final Map<PartKind, ToggleButton> buttons = new LinkedHashMap<>();
   private final BorderPane lower = new BorderPane();
   private final MenuButton popOut = new MenuButton("Own window");
   private final SplitPane charts;
-  private PartKind chosen = PartKind.FACTS;
+  private PartKind chosen;
+
+  /** The part that was chosen before a stage put another one beside itself. */
+  private @Nullable PartKind before;
 
   /**
    * The focus side of a window.
    *
+   * @param kinds all parts; those that are not one of the two charts take turns below them
    * @param ownWindow opens a window of its own with a part
    */
-  public FocusSide(Workspace workspace, Consumer<PartKind> ownWindow) {
+  public FocusSide(Workspace workspace, List<PartKind> kinds, Consumer<PartKind> ownWindow) {
     this.workspace = workspace;
     choice = new ChartChoice(workspace.pointed());
     minutes = new IntradayPart(workspace, choice);
-    days = PartKind.DAILY.make(workspace, choice);
-    LOWER.forEach(kind -> lowerParts.put(kind, kind.make(workspace, choice)));
+    days = DailyPart.KIND.make(workspace, choice);
+    kinds.stream()
+        .filter(kind -> !kind.equals(IntradayPart.KIND) && !kind.equals(DailyPart.KIND))
+        .forEach(kind -> lowerParts.put(kind, kind.make(workspace, choice)));
+    chosen = lowerParts.keySet().iterator().next();
     setTop(header);
-    charts = new SplitPane(minutes.node(), days.node(), lower(ownWindow));
+    charts = new SplitPane(minutes.node(), days.node(), lower(kinds, ownWindow));
     charts.setOrientation(Orientation.VERTICAL);
     setCenter(charts);
-    workspace.snapshot().addListener((o, was, is) -> show());
-    workspace.book().addListener((o, was, is) -> show());
+    workspace.quote().addListener((o, was, is) -> header.show(is));
+    workspace.focus().addListener((o, was, is) -> follow(is));
     workspace.theme().addListener((o, was, is) -> theme());
-    workspace.stage().addListener((o, was, is) -> stage(was, is));
+    header.show(null);
+    follow(workspace.focus().get());
     theme();
   }
 
-  private Node lower(Consumer<PartKind> ownWindow) {
+  private Node lower(List<PartKind> kinds, Consumer<PartKind> ownWindow) {
     lower.getStyleClass().add("card");
     HBox tabs = new HBox(4);
     tabs.getStyleClass().add("part");
     ToggleGroup group = new ToggleGroup();
-    for (PartKind kind : LOWER) {
+    for (PartKind kind : lowerParts.keySet()) {
       ToggleButton button = new ToggleButton(kind.title());
       button.getStyleClass().setAll("toggle-button", "small-button");
       button.setToggleGroup(group);
@@ -78,20 +88,20 @@ public final class FocusSide extends BorderPane {
     }
     Region space = new Region();
     HBox.setHgrow(space, Priority.ALWAYS);
-    tabs.getChildren().addAll(space, popOut(ownWindow));
+    tabs.getChildren().addAll(space, popOut(kinds, ownWindow));
     lower.setTop(tabs);
     lower.setMinHeight(120);
     choose(chosen);
     return lower;
   }
 
-  private MenuButton popOut(Consumer<PartKind> ownWindow) {
+  private MenuButton popOut(List<PartKind> kinds, Consumer<PartKind> ownWindow) {
     popOut.getStyleClass().add("small-button");
     popOut.setMinWidth(USE_PREF_SIZE);
     popOut.setTooltip(
         new Tooltip(
             "Shows a part in a window of its own (O), which follows the focus or is pinned to a symbol"));
-    for (PartKind kind : PartKind.values()) {
+    for (PartKind kind : kinds) {
       MenuItem item = new MenuItem(kind.title());
       item.setOnAction(e -> ownWindow.accept(kind));
       popOut.getItems().add(item);
@@ -106,43 +116,44 @@ public final class FocusSide extends BorderPane {
   }
 
   private void choose(PartKind kind) {
+    shownLower().hide();
     chosen = kind;
-    buttons.forEach((of, button) -> button.setSelected(of == kind));
-    FocusPart part = lowerParts.get(kind);
-    if (part != null) {
-      lower.setCenter(part.node());
-    }
-    show();
+    buttons.forEach((of, button) -> button.setSelected(of.equals(kind)));
+    lower.setCenter(shownLower().node());
+    shownLower().show(workspace.focus().get());
   }
 
-  /** The text of news belongs beside the list of news. */
-  private void stage(StageKind from, StageKind to) {
-    if (to == StageKind.CATALYSTS) {
-      choose(PartKind.NEWS);
-    } else if (from == StageKind.CATALYSTS && chosen == PartKind.NEWS) {
-      choose(PartKind.FACTS);
+  private SymbolPart shownLower() {
+    return Objects.requireNonNull(lowerParts.get(chosen));
+  }
+
+  /**
+   * Puts the part below that belongs beside a stage, and afterwards the one that was there before.
+   *
+   * @param id the part's; empty when any will do
+   */
+  public void putBeside(String id) {
+    Optional<PartKind> wanted =
+        lowerParts.keySet().stream().filter(kind -> kind.id().equals(id)).findFirst();
+    if (wanted.isPresent()) {
+      before = chosen;
+      choose(wanted.get());
+    } else if (before != null) {
+      choose(before);
+      before = null;
     }
+  }
+
+  private void follow(String symbol) {
+    minutes.show(symbol);
+    days.show(symbol);
+    shownLower().show(symbol);
   }
 
   private void theme() {
     minutes.theme(workspace.theme().get());
     days.theme(workspace.theme().get());
     lowerParts.values().forEach(part -> part.theme(workspace.theme().get()));
-  }
-
-  private void show() {
-    MarketSnapshot snapshot = workspace.snapshot().get();
-    if (snapshot == null) {
-      return;
-    }
-    ShownSymbol shown = ShownSymbol.of(workspace, snapshot.focus());
-    header.show(snapshot.focus());
-    minutes.show(shown);
-    days.show(shown);
-    FocusPart part = lowerParts.get(chosen);
-    if (part != null) {
-      part.show(shown);
-    }
   }
 
   /** How far down the two charts reach, 0 to 1 each. */

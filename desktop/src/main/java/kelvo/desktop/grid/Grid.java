@@ -143,6 +143,13 @@ public final class Grid<R> extends Region {
     paint();
   }
 
+  /** Shows the rows of another list at once: nobody reads on in a list that is gone. */
+  public void otherRows(List<R> asGiven) {
+    rows = List.of();
+    scroll = 0;
+    rows(asGiven);
+  }
+
   private List<R> ordered(List<R> asGiven) {
     for (GridColumn<R> column : columns) {
       if (column.title().equals(sortedBy)) {

@@ -1,7 +1,9 @@
 package kelvo.desktop.live;
 
 import java.util.List;
+import javafx.collections.ListChangeListener;
 import javafx.geometry.Pos;
+import javafx.scene.Parent;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.CheckMenuItem;
 import javafx.scene.control.Label;
@@ -13,31 +15,41 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import kelvo.desktop.grid.Grid;
 import kelvo.desktop.grid.GridColumn;
-import kelvo.desktop.shell.StageKind;
-import kelvo.desktop.shell.Workspace;
 import kelvo.desktop.theme.Numbers;
 import kelvo.desktop.theme.Tone;
-import kelvo.view.MarketSnapshot;
+import kelvo.desktop.workspace.DayStage;
+import kelvo.desktop.workspace.Followed;
+import kelvo.desktop.workspace.StageKind;
+import kelvo.desktop.workspace.Workspace;
 import kelvo.field.Unit;
-import kelvo.tape.Price;
 import kelvo.hit.Hit;
-import kelvo.scan.Scan;
 import kelvo.hit.SymbolStream;
+import kelvo.scan.Scan;
+import kelvo.tape.Price;
 import kelvo.time.DayTime;
+import kelvo.view.HaltsView;
+import kelvo.view.StreamView;
 
 /** The Live stage: halts, the stream of hits by symbol, the cards of the Ten. */
-public final class LiveStage extends BorderPane {
+public final class LiveStage extends BorderPane implements DayStage {
+  /** Its kind. */
+  public static final StageKind KIND = new StageKind("Live", 3);
+
   private final Workspace workspace;
   private final HBox halts = new HBox(12);
   private final Grid<SymbolStream.Row> stream =
       new Grid<>("Hits by symbol", row -> row.newest().security());
   private final TenCards cards;
-  private int hitsShown = -1;
+  private final MenuButton scans = new MenuButton("Scans in the stream");
+  private final Followed<List<SymbolStream.Row>> rows;
+  private final Followed<HaltsView.HaltList> haltList;
 
   /** The stage of a window. */
   public LiveStage(Workspace workspace) {
     this.workspace = workspace;
     cards = new TenCards(workspace);
+    rows = new Followed<>(workspace, stream::rows);
+    haltList = new Followed<>(workspace, this::halts);
     halts.getStyleClass().addAll("card", "part");
     halts.setAlignment(Pos.CENTER_LEFT);
     halts.setMinHeight(30);
@@ -50,7 +62,16 @@ public final class LiveStage extends BorderPane {
     stream.onSelect(row -> workspace.focusOn(row.newest().symbol()));
     stream.theme(workspace.theme().get());
     workspace.theme().addListener((o, was, is) -> stream.theme(is));
-    workspace.onSnapshot(StageKind.LIVE, () -> show(false));
+    workspace
+        .desk()
+        .scans()
+        .addListener(
+            (ListChangeListener<Scan>)
+                change -> {
+                  nameScans();
+                  followAgain();
+                });
+    workspace.alerts().silenced().addListener((o, was, is) -> followAgain());
     workspace
         .focus()
         .addListener((o, was, is) -> workspace.session().numberOf(is).ifPresent(stream::select));
@@ -61,21 +82,7 @@ public final class LiveStage extends BorderPane {
     popup.selectedProperty().bindBidirectional(workspace.alerts().popup());
     CheckBox sound = new CheckBox("Sound");
     sound.selectedProperty().bindBidirectional(workspace.alerts().sound());
-    MenuButton scans = new MenuButton("Scans in the stream");
-    for (Scan scan : workspace.scans()) {
-      CheckMenuItem item = new CheckMenuItem(scan.name());
-      item.setSelected(true);
-      item.setOnAction(
-          e -> {
-            if (item.isSelected()) {
-              workspace.alerts().silenced().remove(scan.name());
-            } else {
-              workspace.alerts().silenced().add(scan.name());
-            }
-            show(true);
-          });
-      scans.getItems().add(item);
-    }
+    nameScans();
     List.of(popup, sound, scans).forEach(node -> node.setFocusTraversable(false));
     Label alert = new Label("Hits on the Ten alert while the day plays");
     alert.getStyleClass().addAll("faded", "small");
@@ -83,6 +90,47 @@ public final class LiveStage extends BorderPane {
     line.getStyleClass().add("part");
     line.setAlignment(Pos.CENTER_LEFT);
     return line;
+  }
+
+  /** The scans as they are now; those that are switched off stay so. */
+  private void nameScans() {
+    scans.getItems().clear();
+    for (Scan scan : workspace.scans()) {
+      CheckMenuItem item = new CheckMenuItem(scan.name());
+      item.setSelected(!workspace.alerts().silenced().get().contains(scan.name()));
+      item.setOnAction(e -> workspace.alerts().silence(scan.name(), !item.isSelected()));
+      scans.getItems().add(item);
+    }
+  }
+
+  @Override
+  public StageKind kind() {
+    return KIND;
+  }
+
+  @Override
+  public Parent node() {
+    return this;
+  }
+
+  @Override
+  public void shown() {
+    rows.follow(new StreamView(workspace.scans(), workspace.alerts().silenced().get()));
+    haltList.follow(new HaltsView());
+    cards.shown();
+  }
+
+  @Override
+  public void hidden() {
+    rows.stop();
+    haltList.stop();
+    cards.hidden();
+  }
+
+  private void followAgain() {
+    if (rows.isFollowing()) {
+      shown();
+    }
   }
 
   private List<GridColumn<SymbolStream.Row>> columns() {
@@ -115,46 +163,27 @@ public final class LiveStage extends BorderPane {
             "Price $", "Kelvo's price at the hit", 52, r -> Price.text(r.newest().price())),
         GridColumn.<SymbolStream.Row>numbers(
                 "Change %",
-                "From the previous close, at the hit",
-                62,
-                r -> Numbers.percent(r.newest().fields().of("change %")))
-            .toned(r -> Tone.ofChange(r.newest().fields().of("change %"))),
+                "From the previous close, at the hit", 62, r -> Numbers.percent(r.changePercent()))
+            .toned(r -> Tone.ofChange(r.changePercent())),
         GridColumn.numbers(
             "Volume 5m",
             "Shares of the five minutes before the hit",
             62,
-            r -> Unit.SHARES.text(r.newest().fields().of("volume 5m"))));
+            r -> Unit.SHARES.text(r.volumeFiveMinutes())));
   }
 
   private static String arrow(Hit hit) {
     return hit.side().direction() > 0 ? "▲ " : "▼ ";
   }
 
-  private void show(boolean always) {
-    MarketSnapshot shown = workspace.snapshot().get();
-    if (shown == null) {
-      return;
-    }
-    halts(shown);
-    cards.show(shown);
-    if (always || shown.hits().size() != hitsShown) {
-      hitsShown = shown.hits().size();
-      stream.rows(
-          SymbolStream.of(
-              shown.hits(),
-              workspace.scans(),
-              scan -> !workspace.alerts().silenced().contains(scan)));
-    }
-  }
-
-  private void halts(MarketSnapshot shown) {
+  private void halts(HaltsView.HaltList shown) {
     halts.getChildren().clear();
-    if (shown.halts().isEmpty()) {
+    if (shown.halted().isEmpty()) {
       Label none = new Label("No halts");
       none.getStyleClass().add("faded");
       halts.getChildren().add(none);
     }
-    for (MarketSnapshot.Halted halted : shown.halts()) {
+    for (HaltsView.Halted halted : shown.halted()) {
       long seconds = (shown.moment() - halted.since()) / DayTime.SECOND;
       Label label =
           new Label(
@@ -176,7 +205,7 @@ public final class LiveStage extends BorderPane {
     }
   }
 
-  /** Takes a key of this stage; returns whether it was one. */
+  @Override
   public boolean key(KeyEvent event) {
     if (event.getCode() == KeyCode.J || event.getCode() == KeyCode.SPACE) {
       stream.move(1);

@@ -10,13 +10,15 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.TilePane;
 import javafx.scene.layout.VBox;
-import kelvo.desktop.shell.Workspace;
 import kelvo.desktop.theme.Numbers;
 import kelvo.desktop.theme.Tone;
-import kelvo.view.MarketSnapshot;
-import kelvo.tape.Price;
+import kelvo.desktop.workspace.Followed;
+import kelvo.desktop.workspace.Workspace;
 import kelvo.level.Level;
 import kelvo.level.LevelKind;
+import kelvo.tape.Price;
+import kelvo.view.CardsView;
+import kelvo.watchlist.TheTen;
 
 /** A card for each of the Ten: spark line since 04:00, distance to each level, armed alerts. */
 final class TenCards extends VBox {
@@ -26,9 +28,15 @@ final class TenCards extends VBox {
   private final Workspace workspace;
   private final TilePane tiles = new TilePane(6, 6);
 
+  private final Followed<List<CardsView.Card>> followed;
+  private List<String> symbols = List.of();
+
   TenCards(Workspace workspace) {
     super(4);
     this.workspace = workspace;
+    followed = new Followed<>(workspace, this::show);
+    workspace.book().addListener((o, was, is) -> followTen());
+    workspace.clock().addListener((o, was, is) -> followTen());
     getStyleClass().add("part");
     tiles.setPrefColumns(4);
     Label title = new Label("The Ten");
@@ -36,17 +44,38 @@ final class TenCards extends VBox {
     getChildren().addAll(title, tiles);
   }
 
-  void show(MarketSnapshot shown) {
+  /** The cards are seen from now on. */
+  void shown() {
+    symbols = ten();
+    followed.follow(new CardsView(workspace.session(), symbols));
+  }
+
+  void hidden() {
+    followed.stop();
+  }
+
+  private List<String> ten() {
+    return TheTen.at(workspace.book().get(), workspace.now()).symbols();
+  }
+
+  /** Another moment or decision may put others on the Ten. */
+  private void followTen() {
+    if (followed.isFollowing() && !ten().equals(symbols)) {
+      shown();
+    }
+  }
+
+  private void show(List<CardsView.Card> cards) {
     tiles.getChildren().clear();
-    if (shown.cards().isEmpty()) {
+    if (cards.isEmpty()) {
       Label none = new Label("Nobody is kept yet: go to Morning (2), choose a symbol and press K.");
       none.getStyleClass().add("faded");
       tiles.getChildren().add(none);
     }
-    shown.cards().forEach(card -> tiles.getChildren().add(card(card, shown.moment())));
+    cards.forEach(card -> tiles.getChildren().add(card(card, workspace.now())));
   }
 
-  private VBox card(MarketSnapshot.Card card, long moment) {
+  private VBox card(CardsView.Card card, long moment) {
     Label symbol = new Label(card.symbol());
     symbol.getStyleClass().add("strong");
     Label change =
@@ -62,7 +91,7 @@ final class TenCards extends VBox {
     return box;
   }
 
-  private Canvas spark(MarketSnapshot.Card card) {
+  private Canvas spark(CardsView.Card card) {
     Canvas canvas = new Canvas(CARD_WIDTH - 14, SPARK_HEIGHT);
     double[] values = card.spark().closes();
     if (values.length < 2) {
@@ -85,7 +114,7 @@ final class TenCards extends VBox {
     return canvas;
   }
 
-  private Label levels(MarketSnapshot.Card card, long moment) {
+  private Label levels(CardsView.Card card, long moment) {
     List<Level> standing = workspace.book().get().levelsOn(card.symbol(), moment);
     String text =
         standing.isEmpty()

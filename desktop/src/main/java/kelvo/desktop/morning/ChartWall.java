@@ -12,15 +12,18 @@ import javafx.scene.control.Tooltip;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.Region;
 import javafx.scene.text.TextAlignment;
+import kelvo.chart.Spark;
 import kelvo.desktop.chart.PointedAt;
-import kelvo.desktop.shell.Workspace;
 import kelvo.desktop.theme.Numbers;
 import kelvo.desktop.theme.Theme;
 import kelvo.desktop.theme.Tone;
-import kelvo.view.MarketSnapshot;
+import kelvo.desktop.workspace.Followed;
+import kelvo.desktop.workspace.Workspace;
 import kelvo.history.DailyBar;
 import kelvo.tape.Price;
 import kelvo.time.DayTime;
+import kelvo.view.CardsView;
+import kelvo.view.WallView;
 
 /**
  * A wall of small charts of the movers, grouped by theme, risers and fallers. A click puts a symbol
@@ -48,9 +51,10 @@ final class ChartWall extends Region {
   /** The crosshair, apart, so that moving it paints no chart again. */
   private final Canvas pointer = new Canvas();
 
+  private final Followed<WallView.Wall> followed;
   private final ToggleButton days = new ToggleButton("Days");
   private final List<String> ownOrder = new ArrayList<>();
-  private List<MarketSnapshot.Tile> tiles = List.of();
+  private List<WallView.Tile> tiles = List.of();
   private List<Painted> painted = List.of();
   private long end = DayTime.FIRST + END_STEP;
   private int dragged = NOBODY;
@@ -76,6 +80,7 @@ final class ChartWall extends Region {
 
   ChartWall(Workspace workspace) {
     this.workspace = workspace;
+    followed = new Followed<>(workspace, this::show);
     getStyleClass().add("card");
     days.getStyleClass().setAll("toggle-button", "small-button");
     days.setTooltip(new Tooltip("Draws the last " + DAYS + " days instead of today's minutes"));
@@ -93,14 +98,23 @@ final class ChartWall extends Region {
     workspace.focus().addListener((o, was, is) -> paint());
   }
 
-  /** Shows the wall of a snapshot, in the trader's own order where there is one. */
-  void show(List<MarketSnapshot.Tile> shown, long moment) {
-    end = (moment / END_STEP + 1) * END_STEP;
-    order(shown);
+  /** Follows the movers while it is seen. */
+  void follow(boolean seen) {
+    if (seen && !followed.isFollowing()) {
+      followed.follow(new WallView(workspace.session()));
+    } else if (!seen) {
+      followed.stop();
+    }
   }
 
-  private void order(List<MarketSnapshot.Tile> shown) {
-    List<MarketSnapshot.Tile> ordered = new ArrayList<>();
+  /** Shows a wall, in the trader's own order where there is one. */
+  private void show(WallView.Wall wall) {
+    end = (wall.moment() / END_STEP + 1) * END_STEP;
+    order(wall.tiles());
+  }
+
+  private void order(List<WallView.Tile> shown) {
+    List<WallView.Tile> ordered = new ArrayList<>();
     for (String symbol : ownOrder) {
       shown.stream().filter(t -> t.card().symbol().equals(symbol)).forEach(ordered::add);
     }
@@ -209,8 +223,8 @@ final class ChartWall extends Region {
         HEAD / 2);
   }
 
-  private Painted wanted(MarketSnapshot.Tile tile) {
-    MarketSnapshot.Card card = tile.card();
+  private Painted wanted(WallView.Tile tile) {
+    CardsView.Card card = tile.card();
     return new Painted(
         card.symbol(),
         tile.group(),
@@ -219,7 +233,7 @@ final class ChartWall extends Region {
         card.symbol().equals(workspace.focus().get()));
   }
 
-  private Line minutes(MarketSnapshot.Spark spark) {
+  private Line minutes(Spark spark) {
     return new Line(
         Arrays.stream(spark.starts()).mapToDouble(this::part).toArray(), spark.closes());
   }
@@ -289,7 +303,7 @@ final class ChartWall extends Region {
     }
   }
 
-  private double part(MarketSnapshot.Tile tile, PointedAt pointed) {
+  private double part(WallView.Tile tile, PointedAt pointed) {
     if (!days.isSelected()) {
       boolean today = pointed.date().equals(workspace.day());
       return today && pointed.moment() != PointedAt.WHOLE_DAY ? part(pointed.moment()) : -1;

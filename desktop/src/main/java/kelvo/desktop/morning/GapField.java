@@ -13,13 +13,14 @@ import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.Region;
 import javafx.scene.paint.Color;
 import javafx.scene.text.TextAlignment;
-import kelvo.desktop.shell.Workspace;
 import kelvo.desktop.theme.Numbers;
 import kelvo.desktop.theme.Theme;
 import kelvo.desktop.theme.Tone;
-import kelvo.view.MarketSnapshot;
+import kelvo.desktop.workspace.Followed;
+import kelvo.desktop.workspace.Workspace;
 import kelvo.field.Unit;
 import kelvo.news.Themes;
+import kelvo.view.GapsView;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -38,11 +39,13 @@ final class GapField extends Region {
   private final Workspace workspace;
   private final Canvas canvas = new Canvas();
   private final Tooltip tooltip = new Tooltip();
-  private List<MarketSnapshot.Gap> gaps = List.of();
+  private List<GapsView.Gap> gaps = List.of();
+  private final Followed<GapsView.Gaps> followed;
   private List<Themes.Theme> joined = List.of();
 
   GapField(Workspace workspace) {
     this.workspace = workspace;
+    followed = new Followed<>(workspace, this::show);
     getChildren().add(canvas);
     setMinSize(0, 120);
     setPrefHeight(196);
@@ -51,7 +54,7 @@ final class GapField extends Region {
     setOnMouseExited(e -> Tooltip.uninstall(this, tooltip));
     setOnMousePressed(
         e -> {
-          MarketSnapshot.Gap nearest = nearest(e);
+          GapsView.Gap nearest = nearest(e);
           if (nearest != null) {
             workspace.focusOn(nearest.symbol());
           }
@@ -60,10 +63,24 @@ final class GapField extends Region {
     workspace.theme().addListener((o, was, is) -> paint());
   }
 
-  void show(List<MarketSnapshot.Gap> shown, List<Themes.Theme> themes) {
-    gaps = shown;
-    joined = themes;
+  /** Follows the gaps while it is seen. */
+  void follow(boolean seen) {
+    if (seen && !followed.isFollowing()) {
+      followed.follow(new GapsView(workspace.session()));
+    } else if (!seen) {
+      followed.stop();
+    }
+  }
+
+  private void show(GapsView.Gaps shown) {
+    gaps = shown.all();
+    joined = shown.themes();
     paint();
+  }
+
+  /** How many dots there are. */
+  int dots() {
+    return gaps.size();
   }
 
   @Override
@@ -73,7 +90,7 @@ final class GapField extends Region {
     paint();
   }
 
-  private double x(MarketSnapshot.Gap gap) {
+  private double x(GapsView.Gap gap) {
     double half = getWidth() / 2;
     double part = Math.sqrt(Math.min(Math.abs(gap.percent()), WIDEST) / WIDEST);
     return half + Math.signum(gap.percent()) * part * (half - 14);
@@ -86,7 +103,7 @@ final class GapField extends Region {
     return getHeight() - FOOT - 6 - part * (getHeight() - FOOT - 18);
   }
 
-  private static double radius(MarketSnapshot.Gap gap) {
+  private static double radius(GapsView.Gap gap) {
     double turnover = Double.isNaN(gap.turnover()) ? 0 : Math.min(1, gap.turnover());
     return 3 + 9 * Math.sqrt(turnover);
   }
@@ -102,7 +119,7 @@ final class GapField extends Region {
     scales(g, theme);
     LabelPlaces labels = new LabelPlaces();
     themes(g, theme, labels);
-    for (MarketSnapshot.Gap gap : gaps) {
+    for (GapsView.Gap gap : gaps) {
       dot(g, theme, gap);
     }
     names(g, theme, labels);
@@ -130,10 +147,10 @@ final class GapField extends Region {
   }
 
   private void themes(GraphicsContext g, Theme theme, LabelPlaces labels) {
-    Map<String, MarketSnapshot.Gap> bySymbol = new HashMap<>();
+    Map<String, GapsView.Gap> bySymbol = new HashMap<>();
     gaps.forEach(gap -> bySymbol.put(gap.symbol(), gap));
     for (Themes.Theme found : joined) {
-      List<MarketSnapshot.Gap> members = new ArrayList<>();
+      List<GapsView.Gap> members = new ArrayList<>();
       found.members().forEach(m -> members.add(bySymbol.get(m.symbol())));
       hull(g, theme, found, members, labels);
     }
@@ -143,7 +160,7 @@ final class GapField extends Region {
       GraphicsContext g,
       Theme theme,
       Themes.Theme found,
-      List<MarketSnapshot.Gap> members,
+      List<GapsView.Gap> members,
       LabelPlaces labels) {
     List<double[]> points =
         members.stream().map(m -> new double[] {x(m), y(m.dollarVolume())}).toList();
@@ -171,7 +188,7 @@ final class GapField extends Region {
         .ifPresent(y -> g.fillText(name, x, y));
   }
 
-  private void dot(GraphicsContext g, Theme theme, MarketSnapshot.Gap gap) {
+  private void dot(GraphicsContext g, Theme theme, GapsView.Gap gap) {
     double radius = radius(gap);
     double x = x(gap);
     double y = y(gap.dollarVolume());
@@ -201,7 +218,7 @@ final class GapField extends Region {
         .filter(gap -> inFocus(gap) || !gap.thin() && Math.abs(gap.percent()) >= 8)
         .sorted(
             Comparator.comparing(this::inFocus)
-                .thenComparingDouble(MarketSnapshot.Gap::dollarVolume)
+                .thenComparingDouble(GapsView.Gap::dollarVolume)
                 .reversed())
         .limit(24)
         .forEach(
@@ -216,14 +233,14 @@ final class GapField extends Region {
             });
   }
 
-  private boolean inFocus(MarketSnapshot.Gap gap) {
+  private boolean inFocus(GapsView.Gap gap) {
     return gap.symbol().equals(workspace.focus().get());
   }
 
-  private MarketSnapshot.@Nullable Gap nearest(MouseEvent event) {
-    MarketSnapshot.Gap nearest = null;
+  private GapsView.@Nullable Gap nearest(MouseEvent event) {
+    GapsView.Gap nearest = null;
     double least = 14;
-    for (MarketSnapshot.Gap gap : gaps) {
+    for (GapsView.Gap gap : gaps) {
       double distance = Math.hypot(x(gap) - event.getX(), y(gap.dollarVolume()) - event.getY());
       if (distance < least) {
         least = distance;
@@ -234,7 +251,7 @@ final class GapField extends Region {
   }
 
   private void describe(MouseEvent event) {
-    MarketSnapshot.Gap gap = nearest(event);
+    GapsView.Gap gap = nearest(event);
     if (gap == null) {
       Tooltip.uninstall(this, tooltip);
       return;

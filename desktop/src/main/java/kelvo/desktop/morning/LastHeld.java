@@ -3,11 +3,12 @@ package kelvo.desktop.morning;
 import java.util.List;
 import java.util.OptionalInt;
 import java.util.function.BiConsumer;
-import kelvo.desktop.shell.Workspace;
-import kelvo.session.Session;
+import kelvo.desktop.workspace.Workspace;
 import kelvo.explain.RuleAnswer;
-import kelvo.scan.Scan;
 import kelvo.explain.WhyNot;
+import kelvo.job.LatestAnswer;
+import kelvo.scan.Scan;
+import kelvo.session.Session;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -20,7 +21,7 @@ final class LastHeld {
   private final Runnable begun;
   private final BiConsumer<Integer, Long> found;
   private @Nullable Question asked;
-  private boolean asking;
+  private final LatestAnswer answers;
 
   private record Question(Scan scan, String symbol, long moment) {}
 
@@ -32,6 +33,7 @@ final class LastHeld {
    */
   LastHeld(Workspace workspace, Runnable begun, BiConsumer<Integer, Long> found) {
     this.workspace = workspace;
+    answers = workspace.latestAnswer("finding when each rule last held");
     this.begun = begun;
     this.found = found;
   }
@@ -42,19 +44,17 @@ final class LastHeld {
     OptionalInt security = session.numberOf(workspace.focus().get());
     Question question = new Question(scan, workspace.focus().get(), workspace.now());
     boolean playing = workspace.speed().get() != 0;
-    if (asking || playing || security.isEmpty() || question.equals(asked)) {
+    if (answers.isBusy() || playing || security.isEmpty() || question.equals(asked)) {
       return;
     }
-    asking = true;
     asked = question;
     begun.run();
-    workspace.workOut(
-        () -> WhyNot.explain(session, scan, security.getAsInt(), question.moment),
-        answers -> answered(question, answers));
+    answers.ask(
+        stop -> WhyNot.explain(session, scan, security.getAsInt(), question.moment),
+        found -> answered(question, found));
   }
 
-  private void answered(Question question, List<RuleAnswer> answers) {
-    asking = false;
+  private void answered(Question question, List<RuleAnswer> last) {
     boolean still =
         question.scan.equals(workspace.shownScan().get())
             && question.symbol.equals(workspace.focus().get())
@@ -66,7 +66,7 @@ final class LastHeld {
     }
     int first = question.scan.universe().name().isEmpty() ? 0 : 1;
     for (int i = 0; i < question.scan.rules().size(); i++) {
-      found.accept(i, answers.get(first + i).lastPassed());
+      found.accept(i, last.get(first + i).lastPassed());
     }
   }
 }

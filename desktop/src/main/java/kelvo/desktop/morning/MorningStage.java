@@ -7,6 +7,7 @@ import java.util.Map;
 import javafx.application.Platform;
 import javafx.collections.ListChangeListener;
 import javafx.geometry.Pos;
+import javafx.scene.Parent;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyEvent;
@@ -17,21 +18,28 @@ import kelvo.desktop.grid.Grid;
 import kelvo.desktop.grid.GridColumn;
 import kelvo.desktop.rules.ChecksEditor;
 import kelvo.desktop.rules.PointedRules;
-import kelvo.desktop.shell.StageKind;
-import kelvo.desktop.shell.Workspace;
 import kelvo.desktop.theme.Tone;
-import kelvo.view.MarketSnapshot;
+import kelvo.desktop.workspace.DayStage;
+import kelvo.desktop.workspace.Followed;
+import kelvo.desktop.workspace.StageKind;
+import kelvo.desktop.workspace.Workspace;
 import kelvo.field.Field;
 import kelvo.field.Unit;
+import kelvo.journal.Choice;
+import kelvo.journal.Decision;
 import kelvo.rule.RuleCompletion;
 import kelvo.rule.SessionWords;
 import kelvo.scan.Matches;
 import kelvo.scan.Scan;
-import kelvo.journal.Choice;
-import kelvo.journal.Decision;
+import kelvo.view.MatchesView;
+import kelvo.watchlist.TheTen;
+import org.jspecify.annotations.Nullable;
 
 /** The Morning stage: the gap field, the triage table, keep and drop with a reason, the Ten. */
-public final class MorningStage extends BorderPane {
+public final class MorningStage extends BorderPane implements DayStage {
+  /** Its kind. */
+  public static final StageKind KIND = new StageKind("Morning", 2);
+
   private static final double EDITOR_HEIGHT = 398;
 
   private final Workspace workspace;
@@ -45,12 +53,18 @@ public final class MorningStage extends BorderPane {
   private final ChecksEditor checks;
   private final SecondLookView secondLook;
   private final ChartWall wall;
+  private final TenPanel ten;
+  private final Followed<MatchesView.MatchList> followed;
   private List<Field> columnsOf = List.of();
+  private MatchesView.@Nullable MatchList listed;
+  private boolean inFront;
 
   /** The stage of a window. */
   public MorningStage(Workspace workspace) {
     this.workspace = workspace;
     field = new GapField(workspace);
+    followed = new Followed<>(workspace, this::list);
+    ten = new TenPanel(workspace);
     plan = new PlanKeys(workspace, reasons, table::requestFocus);
     editor = new ScanEditor(workspace, this::closeEditor);
     editor.setPrefHeight(EDITOR_HEIGHT);
@@ -71,7 +85,7 @@ public final class MorningStage extends BorderPane {
     middle.setBottom(reasons);
     setTop(field);
     setCenter(middle);
-    setRight(new TenPanel(workspace));
+    setRight(ten);
     table.onTold(workspace.action()::set);
     table.onSelect(row -> workspace.focusOn(row.symbol()));
     PointedRules pointed = new PointedRules(workspace);
@@ -84,8 +98,16 @@ public final class MorningStage extends BorderPane {
         });
     workspace.workedRule().addListener((o, was, is) -> worked(is.intValue()));
     workspace.wall().addListener((o, was, is) -> setTop(is ? wall : field));
-    workspace.onSnapshot(StageKind.MORNING, this::show);
     workspace.book().addListener((o, was, is) -> show());
+    workspace
+        .shownScan()
+        .addListener(
+            (o, was, is) -> {
+              if (inFront) {
+                followed.follow(new MatchesView(workspace.session(), is));
+              }
+            });
+    topProperty().addListener((o, was, is) -> serveTop());
     workspace.focus().addListener((o, was, is) -> table.select(is));
     workspace.theme().addListener((o, was, is) -> table.theme(is));
     table.theme(workspace.theme().get());
@@ -139,39 +161,82 @@ public final class MorningStage extends BorderPane {
     boolean editing = rule != Workspace.NO_RULE;
     if (editing != (getTop() == editor)) {
       setTop(editing ? editor : field);
-      show();
     }
   }
 
+  @Override
+  public StageKind kind() {
+    return KIND;
+  }
+
+  @Override
+  public Parent node() {
+    return this;
+  }
+
+  @Override
+  public void shown() {
+    inFront = true;
+    workspace.scanInFront().set(true);
+    followed.follow(new MatchesView(workspace.session(), workspace.shownScan().get()));
+    ten.shown();
+    serveTop();
+  }
+
+  @Override
+  public void hidden() {
+    inFront = false;
+    workspace.scanInFront().set(false);
+    followed.stop();
+    ten.hidden();
+    serveTop();
+  }
+
+  /** Of what may stand above the table only what stands there follows the market. */
+  private void serveTop() {
+    field.follow(inFront && getTop() == field);
+    wall.follow(inFront && getTop() == wall);
+    editor.follow(inFront && getTop() == editor);
+  }
+
+  private void list(MatchesView.MatchList newest) {
+    boolean another = listed == null || !listed.scan().equals(newest.scan());
+    listed = newest;
+    show(another);
+  }
+
   private void show() {
-    MarketSnapshot shown = workspace.snapshot().get();
+    show(false);
+  }
+
+  private void show(boolean another) {
+    MatchesView.MatchList shown = listed;
     if (shown == null) {
       return;
     }
-    field.show(shown.gaps(), shown.themes());
-    wall.show(shown.wall(), shown.moment());
-    if (getTop() == editor) {
-      editor.show(shown);
+    Scan scan = shown.scan();
+    if (!columnsOf.equals(scan.columns())) {
+      columnsOf = scan.columns();
+      table.columns(columns(scan));
     }
-    Scan listed = shown.scan();
-    if (!columnsOf.equals(listed.columns())) {
-      columnsOf = listed.columns();
-      table.columns(columns(listed));
-    }
-    Map<String, Decision> decided = workspace.book().get().decidedAt(shown.moment());
+    Map<String, Decision> decided = workspace.book().get().decidedAt(workspace.now());
     List<TriageRow> rows = new ArrayList<>();
-    for (Matches.Row match : shown.matches()) {
+    for (Matches.Row match : shown.rows()) {
       String symbol = workspace.session().security(match.security()).symbol();
       Decision decision = decided.get(symbol);
       rows.add(
           new TriageRow(symbol, match, decision == null ? Choice.UNDECIDED : decision.choice()));
     }
-    table.emptyText(shown.whyEmpty() == null ? "" : whyEmpty(shown));
-    table.rows(rows);
-    count.setText(shown.matching() + " fit");
+    table.emptyText(whyEmpty(shown));
+    if (another) {
+      table.otherRows(rows);
+    } else {
+      table.rows(rows);
+    }
+    count.setText(shown.fitting() + " fit");
   }
 
-  private static String whyEmpty(MarketSnapshot shown) {
+  private static String whyEmpty(MatchesView.MatchList shown) {
     var why = shown.whyEmpty();
     if (why == null) {
       return "";
@@ -250,7 +315,7 @@ public final class MorningStage extends BorderPane {
     };
   }
 
-  /** Takes a key of this stage; returns whether it was one. */
+  @Override
   public boolean key(KeyEvent event) {
     String symbol = workspace.focus().get();
     switch (event.getCode()) {
@@ -325,8 +390,7 @@ public final class MorningStage extends BorderPane {
 
   /** The Ten is full: one of them goes, then the newcomer is kept with a reason. */
   private void askWhichGoes(String newcomer) {
-    List<String> kept =
-        workspace.book().get().theTen(workspace.now()).stream().map(Decision::symbol).toList();
+    List<String> kept = TheTen.at(workspace.book().get(), workspace.now()).symbols();
     reasons.ask(
         "Who goes for " + newcomer + "?",
         kept,
@@ -341,6 +405,21 @@ public final class MorningStage extends BorderPane {
           }
         },
         table::requestFocus);
+  }
+
+  /** Puts the first row of the table in focus. */
+  public void focusOnFirst() {
+    table.rows().stream().findFirst().ifPresent(row -> workspace.focusOn(row.symbol()));
+  }
+
+  /** How many fit the scan that is listed, also beyond its limit. */
+  public int fitting() {
+    return listed == null ? 0 : listed.fitting();
+  }
+
+  /** How many dots are in the gap field. */
+  public int dotsInGapField() {
+    return field.dots();
   }
 
   /** How many small charts are on the wall. */

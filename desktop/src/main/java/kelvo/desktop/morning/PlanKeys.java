@@ -4,11 +4,11 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import javafx.scene.input.KeyCode;
-import kelvo.desktop.shell.Workspace;
-import kelvo.tape.Price;
-import kelvo.scan.Side;
+import kelvo.desktop.workspace.Workspace;
 import kelvo.journal.Decision;
 import kelvo.level.LevelKind;
+import kelvo.scan.Side;
+import kelvo.tape.Price;
 
 /**
  * The plan of the symbol in focus by keyboard: S turns its side, B takes the next bucket, N asks

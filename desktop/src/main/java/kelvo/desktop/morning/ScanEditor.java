@@ -2,12 +2,12 @@ package kelvo.desktop.morning;
 
 import java.io.File;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import javafx.collections.FXCollections;
+import javafx.collections.ListChangeListener;
 import javafx.geometry.Pos;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
@@ -23,23 +23,26 @@ import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
 import kelvo.desktop.rules.RuleCurve;
 import kelvo.desktop.rules.RulesEditor;
-import kelvo.desktop.shell.ScanDesk;
-import kelvo.desktop.shell.Workspace;
 import kelvo.desktop.theme.SmallButton;
-import kelvo.view.MarketSnapshot;
+import kelvo.desktop.workspace.Followed;
+import kelvo.desktop.workspace.ScanDesk;
+import kelvo.desktop.workspace.Workspace;
+import kelvo.explain.ScanPairs;
+import kelvo.explain.ScanWorkings;
+import kelvo.explain.WhyEmpty;
 import kelvo.field.Field;
 import kelvo.rule.Rule;
 import kelvo.rule.RuleCompletion;
 import kelvo.rule.RuleSentence;
+import kelvo.rule.SentenceList;
 import kelvo.rule.SessionWords;
 import kelvo.rule.Vocabulary;
 import kelvo.scan.Scan;
-import kelvo.explain.ScanPairs;
-import kelvo.explain.ScanWorkings;
 import kelvo.scan.SortOrder;
-import kelvo.explain.WhyEmpty;
 import kelvo.trigger.Trigger;
 import kelvo.universe.Universe;
+import kelvo.view.WorkingsView;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Works on the scan that is shown: its rules with what each does, the cut curve of the rule that is
@@ -64,10 +67,20 @@ final class ScanEditor extends BorderPane {
   private final TextField sort = new TextField();
   private final Label wrong = new Label();
   private final Label contradictions = new Label();
+  private final Followed<ScanWorkings> followed;
+  private @Nullable ScanWorkings workings;
+  private boolean seen;
   private boolean showing;
 
   ScanEditor(Workspace workspace, Runnable close) {
     this.workspace = workspace;
+    followed =
+        new Followed<>(
+            workspace,
+            newest -> {
+              workings = newest;
+              show();
+            });
     desk = workspace.desk();
     vocabulary = desk.vocabulary();
     RuleCompletion completion =
@@ -87,6 +100,8 @@ final class ScanEditor extends BorderPane {
             (o, was, is) -> {
               if (is.intValue() == Workspace.NO_RULE) {
                 recordedMoves.stop();
+              } else {
+                followAgain();
               }
             });
     getStyleClass().addAll("card", "part");
@@ -119,7 +134,7 @@ final class ScanEditor extends BorderPane {
     onType(purpose, text -> scan().meant(text));
     anyOf.setPromptText(
         "one of these must hold: gap at least 4% or gap at most -4%; another group");
-    onType(anyOf, text -> scan().withAnyOf(each(text, ";", this::group)));
+    onType(anyOf, text -> scan().withAnyOf(each(text, ';', this::group)));
     onType(triggers, text -> scan().withTriggers(each(text, Trigger::parse)));
     onType(columns, text -> scan().listing(scan().sort(), each(text, this::field)));
     onType(
@@ -128,6 +143,9 @@ final class ScanEditor extends BorderPane {
             scan()
                 .listing(
                     each(text, t -> List.of(SortOrder.parse(t, vocabulary))), scan().columns()));
+    workspace.shownScan().addListener((o, was, is) -> followAgain());
+    workspace.focus().addListener((o, was, is) -> followAgain());
+    desk.universes().addListener((ListChangeListener<Universe>) change -> showIfSeen());
     workspace.theme().addListener((o, was, is) -> curve.theme(is));
     curve.theme(workspace.theme().get());
   }
@@ -226,13 +244,11 @@ final class ScanEditor extends BorderPane {
   }
 
   private static <T> List<T> each(String text, Function<String, List<T>> read) {
-    return each(text, ",", read);
+    return each(text, ',', read);
   }
 
-  private static <T> List<T> each(String text, String between, Function<String, List<T>> read) {
-    return Arrays.stream(text.split(between))
-        .map(String::strip)
-        .filter(part -> !part.isEmpty())
+  private static <T> List<T> each(String text, char between, Function<String, List<T>> read) {
+    return SentenceList.split(text, between).stream()
         .flatMap(part -> read.apply(part).stream())
         .toList();
   }
@@ -302,8 +318,33 @@ final class ScanEditor extends BorderPane {
     return chooser;
   }
 
+  /** Follows what the rules do while it is seen. */
+  void follow(boolean inSight) {
+    boolean begins = inSight && !seen;
+    seen = inSight;
+    if (begins) {
+      followAgain();
+    } else if (!inSight) {
+      followed.stop();
+    }
+  }
+
+  private void followAgain() {
+    if (seen && workspace.workedRule().get() != Workspace.NO_RULE) {
+      followed.follow(
+          new WorkingsView(scan(), workspace.workedRule().get(), workspace.focus().get()));
+      show();
+    }
+  }
+
+  private void showIfSeen() {
+    if (seen) {
+      show();
+    }
+  }
+
   /** Shows the scan as it is, and what its rules do now. */
-  void show(MarketSnapshot shown) {
+  private void show() {
     showing = true;
     Scan scan = scan();
     rules.show(scan.rules());
@@ -321,18 +362,18 @@ final class ScanEditor extends BorderPane {
     universes.setValue(
         scan.universe().name().isEmpty() ? ScanDesk.ALL_SECURITIES : scan.universe().name());
     showing = false;
-    ScanWorkings workings = shown.workings();
-    if (workings != null && workings.scan().equals(scan)) {
-      counts(scan, workings.counts());
-      for (int i = 0; i < workings.focus().size(); i++) {
-        rules.answer(i, workings.focus().get(i).value(), workings.focus().get(i).passes());
+    ScanWorkings newest = workings;
+    if (newest != null && newest.scan().equals(scan)) {
+      counts(scan, newest.counts());
+      for (int i = 0; i < newest.focus().size(); i++) {
+        rules.answer(i, newest.focus().get(i).value(), newest.focus().get(i).passes());
       }
       lastHeld.ask(scan);
-      curve.show(scan, workspace.workedRule().get(), workings.curve());
-      if (workings.curve() != null) {
-        recordedMoves.ask(scan, workings.curve());
+      curve.show(scan, workspace.workedRule().get(), newest.curve());
+      if (newest.curve() != null) {
+        recordedMoves.ask(scan, newest.curve());
       }
-      contradictions.setText(String.join(" ", workings.contradictions()));
+      contradictions.setText(String.join(" ", newest.contradictions()));
     }
   }
 

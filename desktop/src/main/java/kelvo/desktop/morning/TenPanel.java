@@ -7,10 +7,12 @@ import javafx.scene.control.Label;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.VBox;
-import kelvo.desktop.shell.Workspace;
 import kelvo.desktop.theme.Numbers;
-import kelvo.view.MarketSnapshot;
+import kelvo.desktop.workspace.Followed;
+import kelvo.desktop.workspace.Workspace;
 import kelvo.journal.Decision;
+import kelvo.view.CardsView;
+import kelvo.watchlist.TheTen;
 import org.jspecify.annotations.Nullable;
 
 /** The Ten: the symbols kept for today, with side, bucket and the line of plan. */
@@ -20,6 +22,9 @@ final class TenPanel extends VBox {
   private final Workspace workspace;
   private final ContextMenu limits = new ContextMenu();
   private @Nullable List<Entry> shown;
+  private final Followed<List<CardsView.Card>> followed;
+  private List<CardsView.Card> cards = List.of();
+  private List<String> symbols = List.of();
 
   /** A symbol as it is listed. */
   private record Entry(Decision decision, String change) {}
@@ -27,6 +32,13 @@ final class TenPanel extends VBox {
   TenPanel(Workspace workspace) {
     super(2);
     this.workspace = workspace;
+    followed =
+        new Followed<>(
+            workspace,
+            newest -> {
+              cards = newest;
+              show();
+            });
     getStyleClass().addAll("card", "part");
     setMinWidth(150);
     setMaxWidth(150);
@@ -40,11 +52,26 @@ final class TenPanel extends VBox {
         .mostKept()
         .addListener((o, was, is) -> list(shown == null ? List.of() : shown));
     workspace.book().addListener((o, was, is) -> show());
-    workspace.snapshot().addListener((o, was, is) -> show());
+    workspace.clock().addListener((o, was, is) -> show());
+  }
+
+  /** The panel is seen from now on. */
+  void shown() {
+    symbols = TheTen.at(workspace.book().get(), workspace.now()).symbols();
+    followed.follow(new CardsView(workspace.session(), symbols));
+    show();
+  }
+
+  void hidden() {
+    followed.stop();
   }
 
   private void show() {
-    List<Decision> ten = workspace.book().get().theTen(workspace.now());
+    List<Decision> ten = TheTen.at(workspace.book().get(), workspace.now()).kept();
+    if (followed.isFollowing() && !symbols.equals(ten.stream().map(Decision::symbol).toList())) {
+      shown();
+      return;
+    }
     List<Entry> entries = ten.stream().map(d -> new Entry(d, change(d.symbol()))).toList();
     if (!entries.equals(shown)) {
       shown = entries;
@@ -94,13 +121,10 @@ final class TenPanel extends VBox {
   }
 
   private String change(String symbol) {
-    MarketSnapshot shown = workspace.snapshot().get();
-    return shown == null
-        ? ""
-        : shown.cards().stream()
-            .filter(c -> c.symbol().equals(symbol))
-            .findFirst()
-            .map(c -> Numbers.percent(c.changePercent()))
-            .orElse("");
+    return cards.stream()
+        .filter(c -> c.symbol().equals(symbol))
+        .findFirst()
+        .map(c -> Numbers.percent(c.changePercent()))
+        .orElse("");
   }
 }

@@ -1,7 +1,7 @@
 package kelvo.desktop.morning;
 
-import kelvo.scan.Matches;
 import kelvo.journal.Choice;
+import kelvo.scan.Matches;
 
 /** A row of the triage table: a match with the decision on it. */
 record TriageRow(String symbol, Matches.Row match, Choice choice) {

@@ -10,16 +10,16 @@ import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.layout.Region;
 import javafx.scene.text.TextAlignment;
-import kelvo.desktop.shell.Workspace;
 import kelvo.desktop.theme.Theme;
 import kelvo.desktop.theme.Tone;
+import kelvo.desktop.workspace.Workspace;
+import kelvo.hit.Hit;
 import kelvo.news.Catalyst;
 import kelvo.review.DayReview;
 import kelvo.review.MoveVerdict;
 import kelvo.review.Outcome;
 import kelvo.review.ReviewedMove;
 import kelvo.review.ReviewedTrade;
-import kelvo.hit.Hit;
 import kelvo.time.DayTime;
 import org.jspecify.annotations.Nullable;
 

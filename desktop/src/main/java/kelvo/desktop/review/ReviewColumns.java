@@ -4,13 +4,13 @@ import java.util.List;
 import kelvo.desktop.grid.GridColumn;
 import kelvo.desktop.theme.Numbers;
 import kelvo.desktop.theme.Tone;
-import kelvo.tape.Price;
 import kelvo.review.Excursion;
 import kelvo.review.Outcome;
 import kelvo.review.ReviewedMove;
 import kelvo.review.ReviewedTrade;
 import kelvo.review.ScanTotals;
 import kelvo.review.TradeVerdict;
+import kelvo.tape.Price;
 import kelvo.time.DayTime;
 
 /** The columns of the review's three tables, each with what it means. */

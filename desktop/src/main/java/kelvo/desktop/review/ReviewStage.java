@@ -2,6 +2,7 @@ package kelvo.desktop.review;
 
 import java.util.List;
 import javafx.geometry.Orientation;
+import javafx.scene.Parent;
 import javafx.scene.control.Label;
 import javafx.scene.control.SplitPane;
 import javafx.scene.control.ToggleButton;
@@ -10,18 +11,22 @@ import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import kelvo.desktop.grid.Grid;
-import kelvo.desktop.shell.Workspace;
 import kelvo.desktop.theme.Numbers;
+import kelvo.desktop.workspace.DayStage;
+import kelvo.desktop.workspace.StageKind;
+import kelvo.desktop.workspace.Workspace;
 import kelvo.field.Unit;
 import kelvo.review.DayReview;
-import kelvo.review.ReviewSettings;
 import kelvo.review.ReviewedMove;
 import kelvo.review.ReviewedTrade;
 import kelvo.review.ScanTotals;
 import kelvo.review.TradeTotals;
 
 /** The Review stage: lanes, then trades, moves or scans as a table, and the totals. */
-public final class ReviewStage extends BorderPane {
+public final class ReviewStage extends BorderPane implements DayStage {
+  /** Its kind. */
+  public static final StageKind KIND = new StageKind("Review", 5);
+
   private final Workspace workspace;
   private final LanesView lanes;
   private final Grid<ReviewedTrade> trades =
@@ -32,6 +37,7 @@ public final class ReviewStage extends BorderPane {
   private final BorderPane table = new BorderPane();
   private final Label totals = new Label();
   private final Label offPlan = new Label();
+  private boolean inFront;
 
   /** The stage of a window. */
   public ReviewStage(Workspace workspace) {
@@ -51,9 +57,38 @@ public final class ReviewStage extends BorderPane {
     split.setOrientation(Orientation.VERTICAL);
     split.setDividerPositions(0.5);
     setCenter(split);
-    workspace.review().addListener((o, was, is) -> show());
+    workspace.review().review().addListener((o, was, is) -> show());
+    workspace.clock().addListener((o, was, is) -> refresh());
+    workspace.book().addListener((o, was, is) -> refresh());
     workspace.theme().addListener((o, was, is) -> theme());
     theme();
+  }
+
+  @Override
+  public StageKind kind() {
+    return KIND;
+  }
+
+  @Override
+  public Parent node() {
+    return this;
+  }
+
+  @Override
+  public void shown() {
+    inFront = true;
+    refresh();
+  }
+
+  @Override
+  public void hidden() {
+    inFront = false;
+  }
+
+  private void refresh() {
+    if (inFront) {
+      workspace.refreshReview();
+    }
   }
 
   private HBox tabs() {
@@ -79,7 +114,7 @@ public final class ReviewStage extends BorderPane {
     totals.getStyleClass().add("strong");
     totals.setWrapText(true);
     offPlan.setWrapText(true);
-    Label settings = new Label(ReviewSettings.USUAL.words());
+    Label settings = new Label(workspace.review().settings().words());
     settings.getStyleClass().addAll("faded", "small");
     settings.setWrapText(true);
     VBox box = new VBox(2, totals, offPlan, settings);
@@ -92,7 +127,7 @@ public final class ReviewStage extends BorderPane {
   }
 
   private void show() {
-    DayReview review = workspace.review().get();
+    DayReview review = workspace.review().review().get();
     lanes.show(review);
     if (review == null) {
       trades.rows(List.of());

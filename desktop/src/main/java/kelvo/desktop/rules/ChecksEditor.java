@@ -13,10 +13,10 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import kelvo.check.CheckRule;
 import kelvo.desktop.theme.SmallButton;
 import kelvo.rule.RuleCompletion;
 import kelvo.rule.Vocabulary;
-import kelvo.check.CheckRule;
 
 /** The checks of the morning, a line each: what passes, and what fails; all else warns. */
 public final class ChecksEditor extends BorderPane {

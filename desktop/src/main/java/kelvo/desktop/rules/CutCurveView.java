@@ -10,9 +10,9 @@ import javafx.scene.text.TextAlignment;
 import kelvo.desktop.theme.Numbers;
 import kelvo.desktop.theme.Theme;
 import kelvo.desktop.theme.Tone;
+import kelvo.explain.CutCurve;
 import kelvo.field.Unit;
 import kelvo.research.MovesBeyond;
-import kelvo.explain.CutCurve;
 import org.jspecify.annotations.Nullable;
 
 /**

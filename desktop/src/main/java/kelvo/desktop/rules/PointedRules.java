@@ -4,8 +4,7 @@ import java.util.List;
 import javafx.scene.Node;
 import javafx.scene.control.ContextMenu;
 import javafx.scene.control.MenuItem;
-import kelvo.desktop.shell.StageKind;
-import kelvo.desktop.shell.Workspace;
+import kelvo.desktop.workspace.Workspace;
 import kelvo.field.Field;
 import kelvo.rule.PointedRule;
 import kelvo.rule.Rule;
@@ -48,7 +47,7 @@ public final class PointedRules {
     Scan scan = workspace.shownScan().get();
     int place = PointedRule.place(scan.rules(), rule);
     workspace.desk().change(scan, scan.withRules(PointedRule.into(scan.rules(), rule)));
-    if (workspace.stage().get() == StageKind.MORNING) {
+    if (workspace.scanInFront().get()) {
       workspace.workedRule().set(place);
     }
     workspace.action().set(scan.name() + " asks for " + rule.sentence() + "; U takes it back");

@@ -10,12 +10,14 @@ import javafx.scene.layout.Region;
 import javafx.scene.text.TextAlignment;
 import kelvo.desktop.theme.Theme;
 import kelvo.desktop.theme.Tone;
-import kelvo.view.MarketSnapshot;
-import kelvo.session.KnownEvent;
+import kelvo.desktop.workspace.Followed;
+import kelvo.desktop.workspace.Workspace;
 import kelvo.news.Catalyst;
+import kelvo.session.KnownEvent;
 import kelvo.time.DayTime;
 import kelvo.time.Phase;
 import kelvo.trade.Fill;
+import kelvo.view.HaltsView;
 
 /**
  * The clock of the program: 04:00 to 20:00 with the phases, hits a minute, halts, news and fills up
@@ -28,6 +30,8 @@ final class DayRail extends Region {
 
   private final Workspace workspace;
   private final Canvas canvas = new Canvas();
+  private final Followed<HaltsView.HaltList> halts;
+  private List<Long> begun = List.of();
 
   DayRail(Workspace workspace) {
     this.workspace = workspace;
@@ -45,7 +49,10 @@ final class DayRail extends Region {
             e.consume();
           }
         });
-    workspace.snapshot().addListener((o, was, is) -> paint());
+    halts = new Followed<>(workspace, shown -> begun = shown.begun());
+    halts.follow(new HaltsView());
+    workspace.clock().addListener((o, was, is) -> paint());
+    workspace.hits().addListener((o, was, is) -> paint());
     workspace.book().addListener((o, was, is) -> paint());
     workspace.theme().addListener((o, was, is) -> paint());
     focusedProperty().addListener((o, was, is) -> paint());
@@ -71,17 +78,16 @@ final class DayRail extends Region {
   }
 
   private void paint() {
-    MarketSnapshot shown = workspace.snapshot().get();
-    if (shown == null || getWidth() <= 0) {
+    if (getWidth() <= 0) {
       return;
     }
     Theme theme = workspace.theme().get();
     GraphicsContext g = canvas.getGraphicsContext2D();
     g.clearRect(0, 0, getWidth(), getHeight());
     phases(g, theme);
-    hits(g, theme, RailMarks.hitsByMinute(shown.hits()));
-    marks(g, theme, shown);
-    handle(g, theme, shown.moment());
+    hits(g, theme, RailMarks.hitsByMinute(workspace.hits().get()));
+    marks(g, theme, workspace.now());
+    handle(g, theme, workspace.now());
   }
 
   private void phases(GraphicsContext g, Theme theme) {
@@ -127,14 +133,13 @@ final class DayRail extends Region {
     }
   }
 
-  private void marks(GraphicsContext g, Theme theme, MarketSnapshot shown) {
-    long now = shown.moment();
+  private void marks(GraphicsContext g, Theme theme, long now) {
     for (Catalyst item : workspace.session().catalysts()) {
       if (item.at() >= DayTime.FIRST && item.known() <= now) {
         mark(g, theme, Tone.CATALYST, x(item.at()), 2);
       }
     }
-    for (long halt : shown.haltsBegun()) {
+    for (long halt : begun) {
       g.setFill(theme.colour(Tone.HALT));
       g.fillRect(x(halt) - 1.5, BARS_TOP + BARS_HEIGHT, 3, 12);
     }

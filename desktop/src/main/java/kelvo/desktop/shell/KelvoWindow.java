@@ -1,6 +1,8 @@
 package kelvo.desktop.shell;
 
 import java.nio.file.Path;
+import java.time.LocalDate;
+import java.util.List;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.concurrent.atomic.AtomicReference;
@@ -11,6 +13,10 @@ import javafx.scene.layout.BorderPane;
 import javafx.stage.Stage;
 import kelvo.desktop.theme.Theme;
 import kelvo.desktop.windows.WindowSets;
+import kelvo.desktop.workspace.NoSuchSession;
+import kelvo.desktop.workspace.OpenedDay;
+import kelvo.desktop.workspace.Workspace;
+import kelvo.watchlist.TheTen;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -21,7 +27,10 @@ public final class KelvoWindow extends Application {
   private static final AtomicReference<@Nullable OpenRequest> REQUEST = new AtomicReference<>();
   private static final AtomicInteger EXIT_CODE = new AtomicInteger();
 
-  private @Nullable Workspace workspace;
+  private static final int MAX_DATES = 6;
+
+  private volatile @Nullable Workspace workspace;
+  private boolean finished;
 
   /** Opens a window and returns the process's exit code when it is closed. */
   public static int open(OpenRequest request) {
@@ -43,16 +52,32 @@ public final class KelvoWindow extends Application {
     }
     Theme.loadFonts();
     setUserAgentStylesheet(request.theme().baseStyles());
-    LoadingPane loading = new LoadingPane();
+    Thread.setDefaultUncaughtExceptionHandler(this::uncaught);
     Scene scene =
         new Scene(
-            new BorderPane(loading),
-            request.smoke() ? 1600 : WindowLayout.USUAL.width(),
-            request.smoke() ? 1200 : WindowLayout.USUAL.height());
+            new BorderPane(),
+            request.smoke() ? 1600 : WindowLayout.DEFAULT.width(),
+            request.smoke() ? 1200 : WindowLayout.DEFAULT.height());
     scene.getStylesheets().setAll(request.theme().styles());
     stage.setTitle("Kelvo");
     stage.setScene(scene);
     stage.show();
+    read(stage, request);
+  }
+
+  /** What nobody has caught is told in the window, and logged in any case. */
+  private void uncaught(Thread thread, Throwable error) {
+    Workspace opened = workspace;
+    if (opened == null) {
+      LOG.error("thread {} has ended", thread.getName(), error);
+    } else {
+      opened.troubles().tell("work on the thread \"" + thread.getName() + "\"", error);
+    }
+  }
+
+  private void read(Stage stage, OpenRequest request) {
+    LoadingPane loading = LoadingPane.reading();
+    stage.getScene().setRoot(new BorderPane(loading));
     Thread reader = new Thread(() -> load(stage, request, loading), "reader");
     reader.setDaemon(true);
     reader.start();
@@ -61,24 +86,39 @@ public final class KelvoWindow extends Application {
   private void load(Stage stage, OpenRequest request, LoadingPane loading) {
     try {
       OpenedDay day = request.load().day(loading);
-      WindowLayout layout =
-          request.isShowOnly() ? WindowLayout.USUAL : WindowLayout.in(day.scanFolder().root());
-      WindowSets sets =
-          request.isShowOnly() ? WindowSets.NONE : WindowSets.in(day.scanFolder().root());
+      boolean own = !request.isShowOnly();
+      WindowLayout layout = own ? WindowLayout.in(day.scanFolder().root()) : WindowLayout.DEFAULT;
+      WindowSets sets = own ? WindowSets.in(day.scanFolder().root()) : WindowSets.NONE;
       Platform.runLater(() -> opened(stage, request, day, layout, sets));
     } catch (CancellationException e) {
       Platform.runLater(() -> exit(0));
-    } catch (RuntimeException e) {
-      LOG.error("the day could not be opened", e);
-      Platform.runLater(() -> failed(request, loading, String.valueOf(e.getMessage())));
+    } catch (RuntimeException | Error e) {
+      LOG.error("The day could not be opened: {}", e.getMessage(), e);
+      Platform.runLater(() -> failed(stage, request, loading, e));
     }
   }
 
-  private static void failed(OpenRequest request, LoadingPane loading, String message) {
-    loading.fail(message);
+  /** Says why, and offers what can be done instead. */
+  private void failed(Stage stage, OpenRequest request, LoadingPane loading, Throwable error) {
+    String message = error.getMessage() == null ? error.toString() : error.getMessage();
+    loading.fail("The day could not be opened. " + message + ".");
     if (request.isShowOnly()) {
       exit(1);
+      return;
     }
+    if (error instanceof NoSuchSession none) {
+      List<LocalDate> dates = none.dates();
+      for (LocalDate date :
+          dates.subList(Math.max(0, dates.size() - MAX_DATES), dates.size()).reversed()) {
+        OpenRequest.Load other = request.load().on(date);
+        if (other != null) {
+          loading.choice("Open " + date, () -> read(stage, request.of(other)));
+        }
+      }
+    } else {
+      loading.choice("Try again", () -> read(stage, request));
+    }
+    loading.choice("Close", () -> exit(1));
   }
 
   private void opened(
@@ -99,8 +139,17 @@ public final class KelvoWindow extends Application {
       stage.sizeToScene();
       Path folder = day.scanFolder().root();
       window.windows().keepIn(folder, sets);
-      stage.setOnHidden(e -> window.windows().close());
-      opened.onClose(() -> window.layoutNow().keepIn(folder));
+      opened.onClose(window.windows()::close);
+      if (day.isWritable()) {
+        opened.onClose(() -> window.layoutNow().keepIn(folder));
+      } else {
+        window.windows().forget();
+      }
+      stage.setOnCloseRequest(
+          e -> {
+            e.consume();
+            leave(stage, opened);
+          });
     }
     if (request.pictures() != null) {
       new Pictures(opened, scene, request.pictures()).start();
@@ -116,13 +165,43 @@ public final class KelvoWindow extends Application {
 
   /** The symbol to begin with: the first of the Ten at that moment, else nobody. */
   private static String first(Workspace opened, long moment) {
-    return opened.book().get().theTen(moment).stream().findFirst().map(d -> d.symbol()).orElse("");
+    return TheTen.at(opened.book().get(), moment).symbols().stream().findFirst().orElse("");
+  }
+
+  /** Saves the day behind the window, which says so, and closes it when all is on disk. */
+  private void leave(Stage stage, Workspace opened) {
+    if (finished) {
+      return;
+    }
+    finished = true;
+    opened.leave();
+    LoadingPane saving = LoadingPane.saving();
+    stage.getScene().setRoot(new BorderPane(saving));
+    Thread closing =
+        new Thread(
+            () -> {
+              List<String> lost = opened.finish();
+              Platform.runLater(() -> left(saving, lost));
+            },
+            "closing");
+    closing.start();
+  }
+
+  private static void left(LoadingPane saving, List<String> lost) {
+    if (lost.isEmpty()) {
+      exit(0);
+    } else {
+      saving.fail(String.join("\n", lost));
+      saving.choice("Close", () -> exit(1));
+    }
   }
 
   @Override
   public void stop() {
-    if (workspace != null) {
-      workspace.close();
+    Workspace opened = workspace;
+    if (opened != null && !finished) {
+      finished = true;
+      opened.close();
     }
   }
 }

@@ -7,24 +7,45 @@ import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ProgressBar;
+import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import kelvo.job.Progress;
 
-/** What the window shows while a day is read: how far it is, and a way to stop it. */
+/**
+ * What the window shows while a day is read or saved: how far it is and a way to stop it; and when
+ * that fails, why, and what can be done instead.
+ */
 final class LoadingPane extends VBox implements Progress {
-  private final Label text = new Label("Reading the day");
+  private static final double TEXT_WIDTH = 560;
+
+  private final Label text = new Label();
   private final ProgressBar bar = new ProgressBar(0);
+  private final HBox choices = new HBox(8);
   private final AtomicBoolean cancelled = new AtomicBoolean();
 
-  LoadingPane() {
+  private LoadingPane(String words) {
     super(12);
     setAlignment(Pos.CENTER);
+    text.setText(words);
     text.setWrapText(true);
-    text.setMaxWidth(560);
+    text.setMaxWidth(TEXT_WIDTH);
     bar.setPrefWidth(320);
-    Button cancel = new Button("Cancel");
-    cancel.setOnAction(e -> cancelled.set(true));
-    getChildren().addAll(text, bar, cancel);
+    choices.setAlignment(Pos.CENTER);
+    getChildren().addAll(text, bar, choices);
+  }
+
+  /** A day is being read, which can be cancelled. */
+  static LoadingPane reading() {
+    LoadingPane pane = new LoadingPane("Reading the day");
+    pane.choice("Cancel", () -> pane.cancelled.set(true));
+    return pane;
+  }
+
+  /** The day is being saved, which is only waited for. */
+  static LoadingPane saving() {
+    LoadingPane pane = new LoadingPane("Saving the day");
+    pane.bar.setProgress(ProgressBar.INDETERMINATE_PROGRESS);
+    return pane;
   }
 
   @Override
@@ -35,8 +56,17 @@ final class LoadingPane extends VBox implements Progress {
     Platform.runLater(() -> bar.setProgress(part));
   }
 
+  /** Says what went wrong; nothing but the choices that follow can be done now. */
   void fail(String message) {
-    text.setText("The day could not be opened. " + message);
-    bar.setProgress(0);
+    text.setText(message);
+    bar.setVisible(false);
+    choices.getChildren().clear();
+  }
+
+  /** Offers something to do. */
+  void choice(String words, Runnable action) {
+    Button button = new Button(words);
+    button.setOnAction(e -> action.run());
+    choices.getChildren().add(button);
   }
 }

@@ -3,7 +3,6 @@ package kelvo.desktop.shell;
 import java.util.List;
 import javafx.application.Application;
 import javafx.application.Platform;
-import javafx.scene.Parent;
 import javafx.scene.Scene;
 import javafx.scene.control.Label;
 import javafx.scene.control.SplitPane;
@@ -15,17 +14,16 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.VBox;
-import kelvo.desktop.catalysts.CatalystsStage;
+import kelvo.desktop.alert.AlertPopup;
+import kelvo.desktop.alert.AlertSound;
 import kelvo.desktop.focus.FocusSide;
-import kelvo.desktop.focus.PartKind;
-import kelvo.desktop.live.AlertPopup;
-import kelvo.desktop.live.LiveStage;
-import kelvo.desktop.morning.MorningStage;
-import kelvo.desktop.review.ReviewStage;
-import kelvo.desktop.universe.UniverseStage;
 import kelvo.desktop.windows.PartWindows;
-import kelvo.session.KnownEvent;
+import kelvo.desktop.workspace.DayStage;
+import kelvo.desktop.workspace.PartKind;
+import kelvo.desktop.workspace.StageKind;
+import kelvo.desktop.workspace.Workspace;
 import kelvo.hit.Hit;
+import kelvo.session.KnownEvent;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -34,31 +32,35 @@ import org.jspecify.annotations.Nullable;
  */
 public final class MainWindow extends BorderPane {
   private final Workspace workspace;
-  private final UniverseStage universe;
-  private final MorningStage morning;
-  private final LiveStage live;
-  private final CatalystsStage catalysts;
-  private final ReviewStage review;
+  private final List<DayStage> stages;
   private final FocusSide focus;
   private final PartWindows windows;
   private final TopBar top;
   private final SplitPane middle;
   private final TextField search = new TextField();
+  private DayStage shown;
   private boolean commandKey;
 
-  /** The window's content. */
+  /** The window's content with all stages and parts. */
   public MainWindow(Workspace workspace, List<String> faults) {
+    this(workspace, faults, Stages.of(workspace), Parts.ALL);
+  }
+
+  /** A window with these stages, of which the workspace's is shown, and these parts. */
+  MainWindow(
+      Workspace workspace, List<String> faults, List<DayStage> stages, List<PartKind> parts) {
     this.workspace = workspace;
-    universe = new UniverseStage(workspace);
-    morning = new MorningStage(workspace);
-    live = new LiveStage(workspace);
-    catalysts = new CatalystsStage(workspace);
-    review = new ReviewStage(workspace);
-    focus = new FocusSide(workspace, this::popOut);
-    windows = new PartWindows(workspace, this::takeKeys);
+    this.stages = List.copyOf(stages);
+    focus = new FocusSide(workspace, parts, this::popOut);
+    windows = new PartWindows(workspace, parts, this::takeKeys);
     top = new TopBar(workspace);
-    middle = new SplitPane(morning, focus);
-    arrange(WindowLayout.USUAL);
+    if (workspace.stage().get().equals(StageKind.NONE)) {
+      workspace.stage().set(Stages.FIRST);
+    }
+    shown = stage(workspace.stage().get());
+    middle = new SplitPane(shown.node(), focus);
+    shown.shown();
+    arrange(WindowLayout.DEFAULT);
     setTop(top);
     setLeft(stageButtons());
     setCenter(middle);
@@ -105,19 +107,20 @@ public final class MainWindow extends BorderPane {
     box.getStyleClass().add("stages");
     box.setMinWidth(84);
     ToggleGroup group = new ToggleGroup();
-    for (StageKind kind : StageKind.values()) {
+    for (DayStage each : stages) {
+      StageKind kind = each.kind();
       ToggleButton button = new ToggleButton(kind.number() + "  " + kind.title());
       button.getStyleClass().setAll("toggle-button", "stage-button");
       button.setToggleGroup(group);
       button.setMaxWidth(Double.MAX_VALUE);
       button.setFocusTraversable(false);
-      button.setSelected(kind == workspace.stage().get());
+      button.setSelected(kind.equals(workspace.stage().get()));
       button.setOnAction(
           e -> {
             button.setSelected(true);
             workspace.stage().set(kind);
           });
-      workspace.stage().addListener((o, was, is) -> button.setSelected(is == kind));
+      workspace.stage().addListener((o, was, is) -> button.setSelected(is.equals(kind)));
       box.getChildren().add(button);
     }
     Label slash = new Label("/ finds a symbol");
@@ -137,26 +140,28 @@ public final class MainWindow extends BorderPane {
     return box;
   }
 
-  private Parent content(StageKind kind) {
-    return switch (kind) {
-      case UNIVERSE -> universe;
-      case MORNING -> morning;
-      case LIVE -> live;
-      case CATALYSTS -> catalysts;
-      case REVIEW -> review;
-    };
+  /** The stage of a kind; the first one when this window has none of it. */
+  private DayStage stage(StageKind kind) {
+    return stages.stream()
+        .filter(stage -> stage.kind().equals(kind))
+        .findFirst()
+        .orElse(stages.getFirst());
   }
 
   private void closeSearch() {
     search.clear();
     search.setVisible(false);
-    content(workspace.stage().get()).requestFocus();
+    shown.node().requestFocus();
   }
 
   private void go(StageKind kind) {
     double[] divider = middle.getDividerPositions();
-    middle.getItems().set(0, content(kind));
+    shown.hidden();
+    shown = stage(kind);
+    middle.getItems().set(0, shown.node());
     middle.setDividerPositions(divider);
+    shown.shown();
+    focus.putBeside(shown.partBeside());
     workspace.action().set(kind.title());
   }
 
@@ -177,7 +182,7 @@ public final class MainWindow extends BorderPane {
       }
       return;
     }
-    commandKey = stageKey(event) || windowKey(event) || stageOwnKey(event);
+    commandKey = stageKey(event) || windowKey(event) || shown.key(event);
     if (commandKey) {
       event.consume();
     }
@@ -194,9 +199,9 @@ public final class MainWindow extends BorderPane {
   }
 
   private boolean stageKey(KeyEvent event) {
-    for (StageKind kind : StageKind.values()) {
-      if (event.getText().equals(Integer.toString(kind.number()))) {
-        workspace.stage().set(kind);
+    for (DayStage each : stages) {
+      if (event.getText().equals(Integer.toString(each.kind().number()))) {
+        workspace.stage().set(each.kind());
         return true;
       }
     }
@@ -220,16 +225,6 @@ public final class MainWindow extends BorderPane {
       return true;
     }
     return false;
-  }
-
-  private boolean stageOwnKey(KeyEvent event) {
-    return switch (workspace.stage().get()) {
-      case UNIVERSE -> universe.key(event);
-      case MORNING -> morning.key(event);
-      case LIVE -> live.key(event);
-      case CATALYSTS -> catalysts.key(event);
-      case REVIEW -> false;
-    };
   }
 
   private void alert(@Nullable Hit hit) {
@@ -280,19 +275,9 @@ public final class MainWindow extends BorderPane {
         charts[1]);
   }
 
-  /** How many triage rows can be seen. */
-  public int triageRowsSeen() {
-    return morning.visibleRows();
-  }
-
-  /** How many small charts are on the wall. */
-  public int chartsOnWall() {
-    return morning.chartsOnWall();
-  }
-
-  /** How many of them the last painting drew. */
-  public int chartsPaintedLast() {
-    return morning.chartsPaintedLast();
+  /** The stage in front. */
+  public DayStage shown() {
+    return shown;
   }
 
   /** How many minute bars the chart has drawn. */

@@ -1,7 +1,9 @@
 package kelvo.desktop.shell;
 
 import java.nio.file.Path;
+import java.time.LocalDate;
 import kelvo.desktop.theme.Theme;
+import kelvo.desktop.workspace.OpenedDay;
 import kelvo.job.Progress;
 import org.jspecify.annotations.Nullable;
 
@@ -28,8 +30,20 @@ public record OpenRequest(
     return smoke || pictures != null;
   }
 
+  /** The same with another day. */
+  OpenRequest of(Load other) {
+    return new OpenRequest(other, at, otherwiseAt, speed, theme, pictures, smoke);
+  }
+
   /** Reads a day. */
+  @FunctionalInterface
   public interface Load {
+    /** Reads it, off the window's thread. */
     OpenedDay day(Progress progress);
+
+    /** What reads another date of the same folder; null when there is no choice. */
+    default @Nullable Load on(LocalDate date) {
+      return null;
+    }
   }
 }

@@ -18,11 +18,17 @@ import javafx.stage.Popup;
 import javafx.stage.Window;
 import javafx.util.Duration;
 import javax.imageio.ImageIO;
+import kelvo.desktop.catalysts.CatalystsStage;
+import kelvo.desktop.live.LiveStage;
+import kelvo.desktop.morning.MorningStage;
+import kelvo.desktop.review.ReviewStage;
 import kelvo.desktop.theme.Theme;
-import kelvo.view.MarketSnapshot;
+import kelvo.desktop.universe.UniverseStage;
+import kelvo.desktop.workspace.StageKind;
+import kelvo.desktop.workspace.Workspace;
 import kelvo.review.DayReview;
 import kelvo.time.DayTime;
-import org.jspecify.annotations.Nullable;
+import kelvo.view.QuoteView;
 
 /** Visits each main view at set moments, writes a picture of it, and exits. */
 final class Pictures {
@@ -32,7 +38,7 @@ final class Pictures {
 
   private static final String SECOND_LOOK = "second-look";
 
-  private static final String WEATHER = "weather";
+  private static final String BREADTH = "breadth";
 
   private final Workspace workspace;
   private final Scene scene;
@@ -42,7 +48,7 @@ final class Pictures {
   private static final int WORKED_RULE = 4;
 
   private final Deque<Shot> shots = new ArrayDeque<>();
-  private final ChangeListener<@Nullable MarketSnapshot> arrival = (o, was, is) -> arrived(is);
+  private final ChangeListener<Object> arrival = (o, was, is) -> arrived();
   private long awaited = -1;
 
   Pictures(Workspace workspace, Scene scene, Path folder) {
@@ -50,28 +56,30 @@ final class Pictures {
     this.scene = scene;
     this.folder = folder;
     for (Theme theme : Theme.values()) {
-      shots.add(new Shot("universe", StageKind.UNIVERSE, "08:58:00", "ORBTOW", theme));
-      shots.add(new Shot("morning", StageKind.MORNING, "08:58:00", "ORBTOW", theme));
-      shots.add(new Shot("scan", StageKind.MORNING, "08:58:00", "ORBTOW", theme));
-      shots.add(new Shot("wall", StageKind.MORNING, "09:20:00", "GENSED", theme));
-      shots.add(new Shot(SECOND_LOOK, StageKind.MORNING, "10:00:00", "TIDARC", theme));
-      shots.add(new Shot("live", StageKind.LIVE, "10:44:30", "DENBOT", theme));
-      shots.add(new Shot("catalysts", StageKind.CATALYSTS, "09:40:00", "TIDARC", theme));
-      shots.add(new Shot("review", StageKind.REVIEW, "16:30:00", "KELPOR", theme));
-      shots.add(new Shot("symbol", StageKind.LIVE, "10:25:00", "TIDARC", theme));
+      shots.add(new Shot("universe", UniverseStage.KIND, "08:58:00", "ORBTOW", theme));
+      shots.add(new Shot("morning", MorningStage.KIND, "08:58:00", "ORBTOW", theme));
+      shots.add(new Shot("scan", MorningStage.KIND, "08:58:00", "ORBTOW", theme));
+      shots.add(new Shot("wall", MorningStage.KIND, "09:20:00", "GENSED", theme));
+      shots.add(new Shot(SECOND_LOOK, MorningStage.KIND, "10:00:00", "TIDARC", theme));
+      shots.add(new Shot("live", LiveStage.KIND, "10:44:30", "DENBOT", theme));
+      shots.add(new Shot("catalysts", CatalystsStage.KIND, "09:40:00", "TIDARC", theme));
+      shots.add(new Shot("review", ReviewStage.KIND, "16:30:00", "KELPOR", theme));
+      shots.add(new Shot("symbol", LiveStage.KIND, "10:25:00", "TIDARC", theme));
     }
-    shots.add(new Shot(WEATHER, StageKind.LIVE, "09:58:00", "TIDARC", Theme.DAYBREAK));
+    shots.add(new Shot(BREADTH, LiveStage.KIND, "09:58:00", "TIDARC", Theme.DAYBREAK));
   }
 
   void start() {
-    workspace.snapshot().addListener(arrival);
+    workspace.clock().addListener(arrival);
+    workspace.quote().addListener(arrival);
     next();
   }
 
   private void next() {
     Shot shot = shots.peek();
     if (shot == null) {
-      workspace.snapshot().removeListener(arrival);
+      workspace.clock().removeListener(arrival);
+      workspace.quote().removeListener(arrival);
       KelvoWindow.exit(0);
       return;
     }
@@ -86,14 +94,14 @@ final class Pictures {
     workspace.seek(awaited);
   }
 
-  private void arrived(@Nullable MarketSnapshot shown) {
+  private void arrived() {
     Shot shot = shots.peek();
+    QuoteView.Quote quote = workspace.quote().get();
     boolean there =
         shot != null
-            && shown != null
-            && shown.moment() == awaited
-            && shown.focus() != null
-            && shown.focus().facts().symbol().equals(shot.symbol());
+            && workspace.now() == awaited
+            && quote != null
+            && quote.facts().symbol().equals(shot.symbol());
     if (there) {
       long moment = awaited;
       awaited = -1;
@@ -107,9 +115,9 @@ final class Pictures {
     PauseTransition settle = new PauseTransition(SETTLE);
     settle.setOnFinished(
         e -> {
-          DayReview review = workspace.review().get();
+          DayReview review = workspace.review().review().get();
           boolean reviewed = review != null && review.until() == moment;
-          if (shot.stage() != StageKind.REVIEW || reviewed && wasReviewed) {
+          if (!shot.stage().equals(ReviewStage.KIND) || reviewed && wasReviewed) {
             workspace.ask(
                 run -> true, answered -> workspace.workOut(() -> true, workedOut -> take()));
           } else {
@@ -123,8 +131,8 @@ final class Pictures {
   private void begin(Shot shot) {
     if (shot.name().equals(SECOND_LOOK)) {
       pressSecondLook();
-    } else if (shot.name().equals(WEATHER)) {
-      scene.lookup(TopBar.WEATHER).fireEvent(click());
+    } else if (shot.name().equals(BREADTH)) {
+      scene.lookup(TopBar.BREADTH).fireEvent(click());
     }
   }
 

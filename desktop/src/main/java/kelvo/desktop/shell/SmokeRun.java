@@ -1,7 +1,8 @@
 package kelvo.desktop.shell;
 
 import javafx.animation.AnimationTimer;
-import kelvo.view.MarketSnapshot;
+import kelvo.desktop.morning.MorningStage;
+import kelvo.desktop.workspace.Workspace;
 
 /**
  * Proves in a real window that the demo works: waits until 30 triage rows are seen and the chart of
@@ -22,20 +23,16 @@ final class SmokeRun extends AnimationTimer {
 
   @Override
   public void handle(long now) {
-    MarketSnapshot shown = workspace.snapshot().get();
-    if (shown != null && workspace.focus().get().isEmpty() && !shown.gaps().isEmpty()) {
-      workspace.focusOn(
-          shown.gaps().stream()
-              .max(java.util.Comparator.comparingDouble(MarketSnapshot.Gap::dollarVolume))
-              .orElseThrow()
-              .symbol());
+    int rows = window.shown() instanceof MorningStage morning ? morning.visibleRows() : 0;
+    if (rows > 0 && workspace.focus().get().isEmpty() && window.shown() instanceof MorningStage m) {
+      m.focusOnFirst();
     }
-    boolean drawn = window.triageRowsSeen() >= ROWS_WANTED && window.minuteBarsDrawn() > 0;
+    boolean drawn = rows >= ROWS_WANTED && window.minuteBarsDrawn() > 0;
     if (drawn || System.nanoTime() - begun > PATIENCE_NANOS) {
       stop();
       System.out.println(
           "window: "
-              + window.triageRowsSeen()
+              + rows
               + " triage rows seen, "
               + window.minuteBarsDrawn()
               + " minute bars drawn for "

@@ -15,7 +15,7 @@ import javafx.util.Duration;
 import kelvo.data.feed.FeedClient;
 import kelvo.data.feed.LiveFeed;
 import kelvo.desktop.theme.Numbers;
-import kelvo.view.MarketSnapshot;
+import kelvo.desktop.workspace.Workspace;
 import kelvo.hit.Hit;
 import kelvo.time.DayTime;
 
@@ -29,6 +29,7 @@ final class StatusBar extends HBox {
   private final Label hits = new Label();
   private final Label saved = new Label();
   private final Label action = new Label();
+  private final Label troubles = new Label();
   private long lastEvents;
   private long lastAt;
   private String rate = "";
@@ -56,9 +57,22 @@ final class StatusBar extends HBox {
       bad.setMaxWidth(360);
       getChildren().add(bad);
     }
-    getChildren().addAll(space, action, theme);
+    troubles.getStyleClass().addAll("small", "tone-down");
+    troubles.setId("troubles");
+    troubles.setMaxWidth(420);
+    troubles.managedProperty().bind(troubles.textProperty().isNotEmpty());
+    troubles.setOnMouseClicked(e -> workspace.troubles().seen());
+    if (!workspace.isKept()) {
+      Label readOnly = new Label("Read-only: another window has this folder open");
+      readOnly.getStyleClass().addAll("small", "tone-down");
+      readOnly.setMinWidth(USE_PREF_SIZE);
+      getChildren().add(readOnly);
+    }
+    getChildren().addAll(troubles, space, action, theme);
     action.textProperty().bind(workspace.action());
-    workspace.snapshot().addListener((o, was, is) -> show());
+    workspace.clock().addListener((o, was, is) -> show());
+    workspace.hits().addListener((o, was, is) -> showHits());
+    workspace.troubles().newest().addListener((o, was, is) -> showTroubles(is));
     Timeline saving = new Timeline(new KeyFrame(Duration.millis(250), e -> showSaved()));
     saving.getKeyFrames().add(new KeyFrame(Duration.millis(250), e -> showFeed()));
     saving.setCycleCount(Animation.INDEFINITE);
@@ -67,35 +81,32 @@ final class StatusBar extends HBox {
   }
 
   private void show() {
-    MarketSnapshot shown = workspace.snapshot().get();
-    if (shown == null) {
-      return;
-    }
+    int events = workspace.clock().get().events();
     long now = System.nanoTime();
     if (now - lastAt > 1_000_000_000L) {
       double seconds = (now - lastAt) / 1e9;
       rate =
-          workspace.speed().get() > 0 && shown.events() >= lastEvents && lastAt > 0
-              ? Math.round((shown.events() - lastEvents) / seconds) + " events/s"
+          workspace.speed().get() > 0 && events >= lastEvents && lastAt > 0
+              ? Math.round((events - lastEvents) / seconds) + " events/s"
               : "paused";
-      lastEvents = shown.events();
+      lastEvents = events;
       lastAt = now;
     }
     if (workspace.feed() == null) {
       feed.setText(
           "Recorded session, "
-              + Numbers.whole(shown.events())
+              + Numbers.whole(events)
               + " events, "
               + (workspace.speed().get() > 0 ? rate : "paused"));
     }
-    showHits(shown);
+    showHits();
   }
 
-  private void showHits(MarketSnapshot shown) {
-    List<Hit> all = shown.hits();
+  private void showHits() {
+    List<Hit> all = workspace.hits().get();
     long lastMinute =
         all.subList(Math.max(0, all.size() - 2_000), all.size()).stream()
-            .filter(h -> h.at() > shown.moment() - DayTime.MINUTE)
+            .filter(h -> h.at() > workspace.now() - DayTime.MINUTE)
             .count();
     hits.setText(all.size() + " hits, " + lastMinute + " in the last minute");
   }
@@ -103,10 +114,10 @@ final class StatusBar extends HBox {
   /** A feed falls silent without a snapshot, so this is asked by a timer. */
   private void showFeed() {
     LiveFeed live = workspace.feed();
-    MarketSnapshot shown = workspace.snapshot().get();
-    if (live == null || shown == null) {
+    if (live == null) {
       return;
     }
+    int events = workspace.clock().get().events();
     LiveFeed.Status status = live.status();
     boolean fresh = status.standing() == FeedClient.Standing.LIVE;
     String where = workspace.speed().get() > 0 ? rate : "standing still";
@@ -114,14 +125,8 @@ final class StatusBar extends HBox {
     String left = status.leftOut() == 0 ? "" : ", " + status.leftOut() + " left out";
     feed.setText(
         fresh
-            ? "Live feed, "
-                + Numbers.whole(shown.events())
-                + " events, "
-                + where
-                + ", "
-                + lag
-                + left
-            : "Stale since " + DayTime.seconds(shown.moment()) + ": " + status.why());
+            ? "Live feed, " + Numbers.whole(events) + " events, " + where + ", " + lag + left
+            : "Stale since " + DayTime.seconds(workspace.now()) + ": " + status.why());
     String broker = workspace.dropCopy() == null ? "" : workspace.dropCopy().words();
     String more = (status.firstLeftOut() + "\n" + broker).strip();
     feed.setTooltip(more.isEmpty() ? null : new Tooltip(more));
@@ -129,6 +134,20 @@ final class StatusBar extends HBox {
     if (!fresh) {
       feed.getStyleClass().add("tone-down");
     }
+  }
+
+  /** The newest trouble; all of them when pointed at, none after a click. */
+  private void showTroubles(List<String> newest) {
+    troubles.setText(
+        newest.isEmpty()
+            ? ""
+            : newest.size() == 1
+                ? newest.getFirst()
+                : newest.size() + " troubles: " + newest.getFirst());
+    troubles.setTooltip(
+        newest.isEmpty()
+            ? null
+            : new Tooltip(String.join("\n", newest) + "\nClick to put them away."));
   }
 
   /** Writing goes on while nothing else changes, so this is asked by a timer. */

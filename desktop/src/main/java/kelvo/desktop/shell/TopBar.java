@@ -13,16 +13,18 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import kelvo.desktop.theme.Numbers;
-import kelvo.view.MarketSnapshot;
+import kelvo.desktop.workspace.Followed;
+import kelvo.desktop.workspace.Workspace;
 import kelvo.session.KnownEvent;
-import kelvo.state.Weather;
+import kelvo.state.MarketBreadth;
 import kelvo.time.DayTime;
+import kelvo.view.BreadthView;
 import org.jspecify.annotations.Nullable;
 
-/** The date, the day rail, the clock with its controls, and the weather of the market. */
+/** The date, the day rail, the clock with its controls, and the breadth of the market. */
 final class TopBar extends HBox {
-  /** Where the weather stands, for lookups. */
-  static final String WEATHER = "#weather";
+  /** Where the breadth of the market stands, for lookups. */
+  static final String BREADTH = "#breadth";
 
   private static final double[] SPEEDS = {1, 10, 60, 600};
   private static final long SOON = 5 * DayTime.MINUTE;
@@ -31,11 +33,13 @@ final class TopBar extends HBox {
   private final Workspace workspace;
   private final Label clock = new Label();
   private final Label phase = new Label();
-  private final Label weather = new Label();
+  private final Label market = new Label();
   private final Label benchmarks = new Label();
   private final Label next = new Label();
   private final ToggleButton play = new ToggleButton("Play");
   private final Button faster = new Button("60x");
+  private final Followed<MarketBreadth> followed;
+  private @Nullable MarketBreadth breadth;
   private int speed = 2;
   private long warnedOf = NOBODY_WARNED;
 
@@ -49,7 +53,15 @@ final class TopBar extends HBox {
     DayRail rail = new DayRail(workspace);
     HBox.setHgrow(rail, Priority.ALWAYS);
     getChildren().addAll(date(), rail, clock());
-    workspace.snapshot().addListener((o, was, is) -> show());
+    workspace.clock().addListener((o, was, is) -> show());
+    followed =
+        new Followed<>(
+            workspace,
+            newest -> {
+              breadth = newest;
+              showBreadth(newest);
+            });
+    followed.follow(new BreadthView());
     play.setSelected(workspace.speed().get() > 0);
     workspace.speed().addListener((o, was, is) -> play.setSelected(is.doubleValue() > 0));
   }
@@ -89,14 +101,14 @@ final class TopBar extends HBox {
     faster.setOnAction(e -> nextSpeed());
     HBox line = new HBox(6, clock, play, faster);
     line.setAlignment(Pos.CENTER_LEFT);
-    weather.getStyleClass().add("small");
-    weather.setTooltip(
+    market.getStyleClass().add("small");
+    market.setTooltip(
         new Tooltip(
             "Share of common stocks above yesterday's close; how many moved over 10% (and the median of 20 sessions); the benchmarks."));
     benchmarks.getStyleClass().add("small");
     next.getStyleClass().addAll("faded", "small");
-    VBox box = new VBox(0, line, weather, benchmarks, next);
-    box.setId(WEATHER.substring(1));
+    VBox box = new VBox(0, line, market, benchmarks, next);
+    box.setId(BREADTH.substring(1));
     box.setMinWidth(232);
     box.setMaxWidth(232);
     box.setOnMouseClicked(e -> showParts());
@@ -104,11 +116,11 @@ final class TopBar extends HBox {
     return box;
   }
 
-  /** The weather with all its parts, under the clock; a click anywhere closes it. */
+  /** The breadth with all its parts, under the clock; a click anywhere closes it. */
   private void showParts() {
-    MarketSnapshot shown = workspace.snapshot().get();
+    MarketBreadth shown = breadth;
     if (shown != null) {
-      WeatherParts.show(this, workspace, shown);
+      BreadthParts.show(this, workspace, shown);
     }
   }
 
@@ -132,18 +144,17 @@ final class TopBar extends HBox {
   }
 
   private void show() {
-    MarketSnapshot shown = workspace.snapshot().get();
-    if (shown == null) {
-      return;
-    }
-    clock.setText(DayTime.seconds(shown.moment()));
-    phase.setText(workspace.session().phases().at(shown.moment()).name());
-    weather.setText(weatherWords(shown.weather()));
+    clock.setText(DayTime.seconds(workspace.now()));
+    phase.setText(workspace.session().phases().at(workspace.now()).name());
+  }
+
+  private void showBreadth(MarketBreadth newest) {
+    market.setText(words(newest));
     benchmarks.setText(
-        shown.weather().benchmarks().stream()
+        newest.benchmarks().stream()
             .map(b -> b.symbol() + " " + Numbers.percent(b.changePercent()))
             .collect(Collectors.joining(" · ")));
-    showNext(shown.weather().next(), shown.moment());
+    showNext(newest.next(), workspace.now());
   }
 
   /** The next event of the whole market; from five minutes before it stands out. */
@@ -168,15 +179,13 @@ final class TopBar extends HBox {
     warnedOf = soon ? warnedOf : NOBODY_WARNED;
   }
 
-  private static String weatherWords(Weather weather) {
+  private static String words(MarketBreadth breadth) {
     StringBuilder words = new StringBuilder();
     words.append(
-        Double.isNaN(weather.shareUp())
-            ? "No prices yet"
-            : Math.round(weather.shareUp() * 100) + "% up");
-    words.append(" · ").append(weather.movers()).append(" big movers");
-    if (!Double.isNaN(weather.usualMovers())) {
-      words.append(" (usual ").append(Numbers.fixed(weather.usualMovers(), 0)).append(")");
+        Double.isNaN(breadth.shareUp()) ? "No prices yet" : Math.round(breadth.shareUp()) + "% up");
+    words.append(" · ").append(breadth.movers()).append(" big movers");
+    if (!Double.isNaN(breadth.usualMovers())) {
+      words.append(" (usual ").append(Numbers.fixed(breadth.usualMovers(), 0)).append(")");
     }
     return words.toString();
   }

@@ -21,14 +21,14 @@ import org.slf4j.LoggerFactory;
 public record WindowLayout(
     double width, double height, double listShare, double intradayShare, double dailyShare) {
   /** As it is at first. */
-  public static final WindowLayout USUAL = new WindowLayout(1280, 800, 0.54, 0.42, 0.64);
+  public static final WindowLayout DEFAULT = new WindowLayout(1280, 800, 0.54, 0.42, 0.64);
 
   private static final Logger LOG = LoggerFactory.getLogger(WindowLayout.class);
   private static final String FILE = "window.properties";
-  private static final double LEAST_SIZE = 400;
-  private static final double MOST_SIZE = 20_000;
+  private static final double MIN_SIZE = 400;
+  private static final double MAX_SIZE = 20_000;
 
-  /** What a data folder keeps; {@link #USUAL} for whatever is missing or no sensible number. */
+  /** What a data folder keeps; {@link #DEFAULT} for whatever is missing or no sensible number. */
   public static WindowLayout in(Path folder) {
     Properties kept = new Properties();
     Path file = folder.resolve(FILE);
@@ -40,11 +40,11 @@ public record WindowLayout(
       }
     }
     return new WindowLayout(
-        number(kept, "width", USUAL.width, LEAST_SIZE, MOST_SIZE),
-        number(kept, "height", USUAL.height, LEAST_SIZE, MOST_SIZE),
-        number(kept, "listShare", USUAL.listShare, 0, 1),
-        number(kept, "intradayShare", USUAL.intradayShare, 0, 1),
-        number(kept, "dailyShare", USUAL.dailyShare, 0, 1));
+        number(kept, "width", DEFAULT.width, MIN_SIZE, MAX_SIZE),
+        number(kept, "height", DEFAULT.height, MIN_SIZE, MAX_SIZE),
+        number(kept, "listShare", DEFAULT.listShare, 0, 1),
+        number(kept, "intradayShare", DEFAULT.intradayShare, 0, 1),
+        number(kept, "dailyShare", DEFAULT.dailyShare, 0, 1));
   }
 
   private static double number(

@@ -1,6 +1,7 @@
 package kelvo.desktop.theme;
 
 import java.util.Locale;
+import kelvo.time.DayTime;
 
 /**
  * Signed numbers as they stand on screen. Up and down are told by the sign, not by colour alone.
@@ -32,5 +33,12 @@ public final class Numbers {
   /** A number with so many decimals; empty when unknown. */
   public static String fixed(double value, int decimals) {
     return Double.isNaN(value) ? "" : String.format(Locale.ROOT, "%." + decimals + "f", value);
+  }
+
+  /** The time of a news item, with the day when it is an earlier one. */
+  public static String when(long at) {
+    return at >= 0
+        ? DayTime.minutes(at)
+        : "earlier, " + DayTime.minutes(Math.floorMod(at, 24 * DayTime.HOUR));
   }
 }

@@ -8,6 +8,7 @@ import java.util.Set;
 import java.util.function.Consumer;
 import javafx.collections.ListChangeListener;
 import javafx.geometry.Pos;
+import javafx.scene.Parent;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
@@ -20,9 +21,12 @@ import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
 import kelvo.data.scanfile.UniverseTable;
 import kelvo.desktop.rules.RulesEditor;
-import kelvo.desktop.shell.ScanDesk;
-import kelvo.desktop.shell.Workspace;
 import kelvo.desktop.theme.SmallButton;
+import kelvo.desktop.workspace.DayStage;
+import kelvo.desktop.workspace.ScanDesk;
+import kelvo.desktop.workspace.StageKind;
+import kelvo.desktop.workspace.Workspace;
+import kelvo.job.LatestAnswer;
 import kelvo.rule.Rule;
 import kelvo.rule.RuleCompletion;
 import kelvo.rule.SessionWords;
@@ -36,7 +40,10 @@ import kelvo.universe.Universe;
  * The Universe stage: which securities may ever appear, how many are left after each rule, why any
  * other one is out, and what was said by hand.
  */
-public final class UniverseStage extends BorderPane {
+public final class UniverseStage extends BorderPane implements DayStage {
+  /** Its kind. */
+  public static final StageKind KIND = new StageKind("Universe", 1);
+
   private final Workspace workspace;
   private final ScanDesk desk;
   private final ComboBox<String> names = new ComboBox<>();
@@ -46,12 +53,14 @@ public final class UniverseStage extends BorderPane {
   private final TextField pasted = new TextField();
   private final FigureForm figure;
   private final UniverseList list;
+  private final LatestAnswer memberships;
   private Universe universe;
   private boolean showing;
 
   /** The stage of a window. */
   public UniverseStage(Workspace workspace) {
     this.workspace = workspace;
+    memberships = workspace.latestAnswer("asking who is in the universe");
     desk = workspace.desk();
     universe = desk.universes().isEmpty() ? fresh("universe") : desk.universes().getFirst();
     list = new UniverseList(workspace);
@@ -70,7 +79,6 @@ public final class UniverseStage extends BorderPane {
     top.getStyleClass().addAll("card", "part");
     setTop(top);
     setCenter(list);
-    workspace.stage().addListener((o, was, is) -> show());
     desk.universes().addListener((ListChangeListener<Universe>) c -> follow());
     show();
   }
@@ -259,8 +267,8 @@ public final class UniverseStage extends BorderPane {
     stale.setManaged(!stale.getText().isEmpty());
     showing = false;
     Universe asked = universe;
-    workspace.workOut(
-        () -> {
+    memberships.ask(
+        stop -> {
           Membership members = Membership.of(asked, workspace.session());
           return new Shown(
               members, Listing.of(asked, members, workspace.session(), desk.figures()));
@@ -283,7 +291,22 @@ public final class UniverseStage extends BorderPane {
     list.show(shown.listings());
   }
 
-  /** Takes a key of this stage; returns whether it was one. */
+  @Override
+  public StageKind kind() {
+    return KIND;
+  }
+
+  @Override
+  public Parent node() {
+    return this;
+  }
+
+  @Override
+  public void shown() {
+    show();
+  }
+
+  @Override
   public boolean key(KeyEvent event) {
     switch (event.getCode()) {
       case J, SPACE -> list.next();

@@ -20,12 +20,12 @@ import javafx.stage.Screen;
 import javafx.stage.Stage;
 import kelvo.desktop.chart.ChartChoice;
 import kelvo.desktop.focus.FocusHeader;
-import kelvo.desktop.focus.FocusPart;
-import kelvo.desktop.focus.PartKind;
-import kelvo.desktop.focus.ShownSymbol;
-import kelvo.desktop.shell.Workspace;
 import kelvo.desktop.theme.Theme;
-import kelvo.view.MarketSnapshot;
+import kelvo.desktop.workspace.Followed;
+import kelvo.desktop.workspace.PartKind;
+import kelvo.desktop.workspace.SymbolPart;
+import kelvo.desktop.workspace.Workspace;
+import kelvo.view.QuoteView;
 
 /**
  * A window with one part of one symbol: the one in focus, or the one that it is pinned to. Only for
@@ -38,11 +38,12 @@ final class PartWindow {
   private final Workspace workspace;
   private final PartKind kind;
   private final FocusHeader header = new FocusHeader();
-  private final FocusPart part;
+  private final SymbolPart part;
   private final ToggleButton pin = new ToggleButton();
   private final Stage stage = new Stage();
   private final Runnable changed;
-  private final ChangeListener<Object> refresh = (o, was, is) -> show();
+  private final Followed<QuoteView.Quote> quotes;
+  private final ChangeListener<String> refocus = (o, was, is) -> refocus();
   private final ChangeListener<Object> restyle = (o, was, is) -> style();
   private String pinned;
 
@@ -51,10 +52,11 @@ final class PartWindow {
    *
    * @param changed hears of being closed, pinned or let go
    */
-  PartWindow(Workspace workspace, PlacedPart place, Runnable changed) {
+  PartWindow(Workspace workspace, PartKind kind, PlacedPart place, Runnable changed) {
     this.workspace = workspace;
+    this.kind = kind;
     this.changed = changed;
-    kind = place.part();
+    quotes = new Followed<>(workspace, header::show);
     pinned = place.symbol();
     part = kind.make(workspace, new ChartChoice(workspace.pointed()));
     BorderPane content = new BorderPane(part.node());
@@ -64,8 +66,7 @@ final class PartWindow {
     scene.getAccelerators().put(CLOSE, stage::close);
     stage.setScene(scene);
     stage.setOnHidden(e -> closed());
-    workspace.snapshot().addListener(refresh);
-    workspace.book().addListener(refresh);
+    workspace.focus().addListener(refocus);
     workspace.theme().addListener(restyle);
     place(place);
     style();
@@ -103,7 +104,7 @@ final class PartWindow {
   /** What it shows and where it stands now. */
   PlacedPart placed() {
     return new PlacedPart(
-        kind,
+        kind.id(),
         pinned,
         stage.getX(),
         stage.getY(),
@@ -155,8 +156,9 @@ final class PartWindow {
   }
 
   private void forget() {
-    workspace.snapshot().removeListener(refresh);
-    workspace.book().removeListener(refresh);
+    quotes.stop();
+    part.hide();
+    workspace.focus().removeListener(refocus);
     workspace.theme().removeListener(restyle);
   }
 
@@ -166,17 +168,31 @@ final class PartWindow {
     part.theme(theme);
   }
 
-  private void show() {
-    MarketSnapshot snapshot = workspace.snapshot().get();
+  private void refocus() {
+    if (pinned.isEmpty()) {
+      show();
+    } else {
+      pinButton();
+    }
+  }
+
+  private void pinButton() {
     boolean pins = !pinned.isEmpty();
     pin.setSelected(pins);
     pin.setDisable(!pins && workspace.focus().get().isEmpty());
     pin.setText(pins ? "Pinned to " + pinned : "Follows the focus");
-    if (snapshot != null) {
-      ShownSymbol shown = ShownSymbol.of(workspace, pins ? snapshot.of(pinned) : snapshot.focus());
-      stage.setTitle((shown.symbol().isEmpty() ? "" : shown.symbol() + " · ") + kind.title());
-      header.show(shown.focus());
-      part.show(shown);
-    }
+  }
+
+  private void show() {
+    pinButton();
+    String symbol = pinned.isEmpty() ? workspace.focus().get() : pinned;
+    stage.setTitle((symbol.isEmpty() ? "" : symbol + " · ") + kind.title());
+    header.show(null);
+    quotes.stop();
+    workspace
+        .session()
+        .numberOf(symbol)
+        .ifPresent(security -> quotes.follow(new QuoteView(workspace.session(), security)));
+    part.show(symbol);
   }
 }

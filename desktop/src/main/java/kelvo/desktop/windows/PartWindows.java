@@ -10,8 +10,8 @@ import javafx.animation.PauseTransition;
 import javafx.scene.Scene;
 import javafx.stage.Window;
 import javafx.util.Duration;
-import kelvo.desktop.focus.PartKind;
-import kelvo.desktop.shell.Workspace;
+import kelvo.desktop.workspace.PartKind;
+import kelvo.desktop.workspace.Workspace;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -28,6 +28,7 @@ public final class PartWindows {
   private static final double STEP = 28;
 
   private final Workspace workspace;
+  private final List<PartKind> kinds;
   private final Consumer<Scene> keys;
   private final List<PartWindow> windows = new ArrayList<>();
   private final PauseTransition settling = new PauseTransition(SETTLED);
@@ -38,13 +39,15 @@ public final class PartWindows {
   /**
    * No windows yet.
    *
+   * @param kinds all parts
    * @param keys makes the keys of the main window work in another one
    */
-  public PartWindows(Workspace workspace, Consumer<Scene> keys) {
+  public PartWindows(Workspace workspace, List<PartKind> kinds, Consumer<Scene> keys) {
     this.workspace = workspace;
+    this.kinds = List.copyOf(kinds);
     this.keys = keys;
     settling.setOnFinished(e -> enter(phaseNow()));
-    workspace.snapshot().addListener((o, was, is) -> arrived());
+    workspace.clock().addListener((o, was, is) -> arrived());
   }
 
   /** Opens the windows that a data folder keeps for each phase, and keeps changes there. */
@@ -54,6 +57,11 @@ public final class PartWindows {
     if (!phase.isEmpty()) {
       sets.of(phase).ifPresent(this::arrange);
     }
+  }
+
+  /** Keeps nothing: another window keeps the sets of this folder. */
+  public void forget() {
+    folder = null;
   }
 
   private String phaseNow() {
@@ -99,49 +107,40 @@ public final class PartWindows {
       }
     }
     others.forEach(PartWindow::closeSilently);
-    pin();
   }
 
   /** Opens a part of the symbol in focus in a window of its own, near another window. */
   public void open(PartKind kind, Window near) {
     double shift = STEP * (windows.size() + 1);
-    add(new PlacedPart(kind, "", near.getX() + shift, near.getY() + shift, WIDTH, HEIGHT));
+    add(new PlacedPart(kind.id(), "", near.getX() + shift, near.getY() + shift, WIDTH, HEIGHT));
     workspace.action().set(kind.title() + " in a window of its own");
     changed();
   }
 
+  /** Opens a window; of a part that this version does not have, none. */
   private void add(PlacedPart place) {
-    PartWindow window = new PartWindow(workspace, place, this::changed);
-    keys.accept(window.scene());
-    windows.add(window);
-    window.open();
+    for (PartKind kind : kinds) {
+      if (kind.id().equals(place.part())) {
+        PartWindow window = new PartWindow(workspace, kind, place, this::changed);
+        keys.accept(window.scene());
+        windows.add(window);
+        window.open();
+      }
+    }
   }
 
   /** A window was opened, closed, pinned or let go. */
   private void changed() {
     windows.removeIf(window -> !window.isOpen());
-    pin();
     sets = sets.with(phase, placed());
     keep();
-  }
-
-  private void pin() {
-    workspace
-        .pinned()
-        .set(
-            windows.stream().map(PartWindow::pinned).filter(s -> !s.isEmpty()).distinct().toList());
   }
 
   private void keep() {
     Path to = folder;
     WindowSets kept = sets;
     if (to != null) {
-      workspace.workOut(
-          () -> {
-            kept.keepIn(to);
-            return kept;
-          },
-          done -> {});
+      workspace.behind("keeping the windows", () -> kept.keepIn(to));
     }
   }
 

@@ -1,10 +1,9 @@
 package kelvo.desktop.windows;
 
-import kelvo.desktop.focus.PartKind;
-
 /**
  * A part in a window of its own, and where that stands.
  *
+ * @param part the {@link kelvo.desktop.workspace.PartKind#id} of the part
  * @param symbol the symbol that it is pinned to; empty while it follows the focus
  * @param x pixels from the left of the screens
  * @param y pixels from their top
@@ -12,7 +11,7 @@ import kelvo.desktop.focus.PartKind;
  * @param height pixels
  */
 public record PlacedPart(
-    PartKind part, String symbol, double x, double y, double width, double height) {
+    String part, String symbol, double x, double y, double width, double height) {
   private static final double LEAST_SIZE = 100;
   private static final double MOST_SIZE = 20_000;
 
@@ -33,6 +32,6 @@ public record PlacedPart(
 
   /** Whether another window shows the same part of the same symbol. */
   boolean isLike(PlacedPart other) {
-    return part == other.part && symbol.equals(other.symbol);
+    return part.equals(other.part) && symbol.equals(other.symbol);
   }
 }

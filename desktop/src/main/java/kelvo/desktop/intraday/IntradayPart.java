@@ -1,0 +1,93 @@
+package kelvo.desktop.intraday;
+
+import javafx.beans.value.ChangeListener;
+import javafx.beans.value.WeakChangeListener;
+import javafx.scene.Node;
+import javafx.scene.layout.BorderPane;
+import kelvo.desktop.chart.ChartBar;
+import kelvo.desktop.chart.ChartChoice;
+import kelvo.desktop.chart.IntradayChart;
+import kelvo.desktop.theme.Theme;
+import kelvo.desktop.workspace.Followed;
+import kelvo.desktop.workspace.PartKind;
+import kelvo.desktop.workspace.SymbolPart;
+import kelvo.desktop.workspace.Workspace;
+import kelvo.journal.DayBook;
+import kelvo.view.MinutesView;
+import org.jspecify.annotations.Nullable;
+
+/** The chart of the day and the choices above it. */
+public final class IntradayPart implements SymbolPart {
+  /** Its kind. */
+  public static final PartKind KIND = new PartKind("INTRADAY", "Intraday chart", IntradayPart::new);
+
+  private final Workspace workspace;
+  private final BorderPane pane;
+  private final IntradayChart chart;
+  private final Followed<MinutesView.DayOfMinutes> followed;
+
+  /** Held here, since the workspace outlives windows of their own. */
+  private final ChangeListener<DayBook> repaint = (o, was, is) -> paint();
+
+  private MinutesView.@Nullable DayOfMinutes shown;
+
+  /** A chart of a window. */
+  public IntradayPart(Workspace workspace, ChartChoice choice) {
+    this.workspace = workspace;
+    chart = new IntradayChart(choice, workspace.trader());
+    pane = new BorderPane(chart);
+    pane.setTop(new ChartBar(choice));
+    followed =
+        new Followed<>(
+            workspace,
+            day -> {
+              shown = day;
+              paint();
+            });
+    workspace.book().addListener(new WeakChangeListener<>(repaint));
+  }
+
+  @Override
+  public Node node() {
+    return pane;
+  }
+
+  @Override
+  public void show(String symbol) {
+    hide();
+    shown = null;
+    workspace
+        .session()
+        .numberOf(symbol)
+        .ifPresentOrElse(
+            security -> followed.follow(new MinutesView(workspace.session(), security)),
+            this::paint);
+  }
+
+  @Override
+  public void hide() {
+    followed.stop();
+  }
+
+  private void paint() {
+    MinutesView.DayOfMinutes day = shown;
+    String symbol = day == null ? "" : day.symbol();
+    DayBook book = workspace.book().get();
+    chart.show(
+        day,
+        book.levelsOn(symbol, workspace.now()),
+        book.fillsUntil(workspace.now()).stream().filter(f -> f.symbol().equals(symbol)).toList(),
+        workspace.day(),
+        workspace.session().hours().close());
+  }
+
+  @Override
+  public void theme(Theme theme) {
+    chart.theme(theme);
+  }
+
+  /** How many minute bars the last painting drew. */
+  public int barsDrawn() {
+    return chart.barsDrawn();
+  }
+}

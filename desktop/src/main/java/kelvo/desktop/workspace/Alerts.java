@@ -1,0 +1,80 @@
+package kelvo.desktop.workspace;
+
+import java.util.Set;
+import javafx.beans.property.BooleanProperty;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.SimpleBooleanProperty;
+import kelvo.alert.AlertPolicy;
+import kelvo.hit.Hit;
+import kelvo.session.KnownEvent;
+import kelvo.watchlist.TheTen;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * The alerts of a window: the policy of the core decides what rings, popup and sound are switched
+ * apart. Only for the window's thread.
+ */
+public final class Alerts {
+  private final Workspace workspace;
+  private final AlertPolicy policy = new AlertPolicy();
+  private final BooleanProperty popup = new SimpleBooleanProperty(true);
+  private final BooleanProperty sound = new SimpleBooleanProperty(false);
+  private final ReadOnlyObjectWrapper<Set<String>> silenced = new ReadOnlyObjectWrapper<>(Set.of());
+  private final ReadOnlyObjectWrapper<@Nullable Hit> newest = new ReadOnlyObjectWrapper<>();
+  private final ReadOnlyObjectWrapper<@Nullable KnownEvent> coming = new ReadOnlyObjectWrapper<>();
+
+  Alerts(Workspace workspace) {
+    this.workspace = workspace;
+  }
+
+  /** Takes each new hit. */
+  void hit(Hit hit) {
+    TheTen ten = TheTen.at(workspace.book().get(), hit.at());
+    if (policy.rings(hit, ten.watchlist(), goesOn(), System.nanoTime())) {
+      newest.set(hit);
+    }
+  }
+
+  private boolean goesOn() {
+    return workspace.feed() != null || workspace.speed().get() > 0;
+  }
+
+  /** Warns of a known event that is about to come, while the day plays. */
+  public void warn(KnownEvent event) {
+    if (goesOn()) {
+      coming.set(event);
+    }
+  }
+
+  /** The known event that was last warned of; null before the first. */
+  public ReadOnlyObjectProperty<@Nullable KnownEvent> coming() {
+    return coming.getReadOnlyProperty();
+  }
+
+  /** Whether alerts pop up. */
+  public BooleanProperty popup() {
+    return popup;
+  }
+
+  /** Whether alerts sound. */
+  public BooleanProperty sound() {
+    return sound;
+  }
+
+  /** Switches a scan off or on in the stream and in alerts. */
+  public void silence(String scan, boolean silent) {
+    policy.silence(scan, silent);
+    silenced.set(policy.silenced());
+  }
+
+  /** The names of the scans that are switched off. */
+  public ReadOnlyObjectProperty<Set<String>> silenced() {
+    return silenced.getReadOnlyProperty();
+  }
+
+  /** The newest alert; null before the first. */
+  public ReadOnlyObjectProperty<@Nullable Hit> newest() {
+    return newest.getReadOnlyProperty();
+  }
+}

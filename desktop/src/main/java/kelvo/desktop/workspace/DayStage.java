@@ -1,0 +1,33 @@
+package kelvo.desktop.workspace;
+
+import javafx.scene.Parent;
+import javafx.scene.input.KeyEvent;
+
+/**
+ * A stage of the day, such as Morning or Review: fills the list side of the window while it is
+ * shown. It follows its views from {@link #shown} to {@link #hidden} only. Only for the window's
+ * thread.
+ */
+public interface DayStage {
+  /** Which one it is. */
+  StageKind kind();
+
+  /** What stands in the window. */
+  Parent node();
+
+  /** It comes to the front. */
+  default void shown() {}
+
+  /** Another stage comes to the front. */
+  default void hidden() {}
+
+  /** Takes a key of this stage; returns whether it was one. */
+  default boolean key(KeyEvent event) {
+    return false;
+  }
+
+  /** The {@link PartKind#id} of the part that belongs beside it; empty when any will do. */
+  default String partBeside() {
+    return "";
+  }
+}

@@ -1,0 +1,33 @@
+package kelvo.desktop.workspace;
+
+import java.nio.file.Path;
+import java.time.LocalDate;
+import java.util.List;
+
+/**
+ * A folder has no session of the date that was asked for; the message names those that there are.
+ */
+public final class NoSuchSession extends RuntimeException {
+  private static final long serialVersionUID = 1L;
+
+  private final transient List<LocalDate> dates;
+
+  NoSuchSession(Path folder, LocalDate asked, List<LocalDate> dates) {
+    super(
+        folder
+            + " has no session of "
+            + asked
+            + "; "
+            + (dates.isEmpty()
+                ? "it has none at all"
+                : "there "
+                    + (dates.size() == 1 ? "is " : "are ")
+                    + String.join(", ", dates.stream().map(LocalDate::toString).toList())));
+    this.dates = List.copyOf(dates);
+  }
+
+  /** The dates that there are, oldest first. */
+  public List<LocalDate> dates() {
+    return dates;
+  }
+}

@@ -1,0 +1,223 @@
+package kelvo.desktop.workspace;
+
+import java.net.InetSocketAddress;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import kelvo.check.CheckRule;
+import kelvo.data.calendar.ExchangeCalendar;
+import kelvo.data.feed.FeedAddress;
+import kelvo.data.feed.FeedClient;
+import kelvo.data.feed.LiveFeed;
+import kelvo.data.feed.SessionRecorder;
+import kelvo.data.fix.DropCopy;
+import kelvo.data.folder.DataFolder;
+import kelvo.data.folder.FolderLock;
+import kelvo.data.ledger.Ledger;
+import kelvo.data.scanfile.ScanFolder;
+import kelvo.hit.Program;
+import kelvo.job.Progress;
+import kelvo.journal.DayBook;
+import kelvo.player.SessionRun;
+import kelvo.review.ReviewSettings;
+import kelvo.rule.Vocabulary;
+import kelvo.scan.Scan;
+import kelvo.session.EarlierSessions;
+import kelvo.session.Session;
+import kelvo.universe.Figure;
+import kelvo.universe.Universe;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A session read from a data folder and played as far as it goes, with the ledger of its day: what
+ * a window opens.
+ *
+ * @param vocabulary the words that its rules may use
+ * @param scanFolder where the trader's scans and universes are kept
+ * @param mostKept how many symbols the Ten may hold
+ * @param earlier the recorded sessions before it
+ * @param feed brings what is still to come; null for a recorded session
+ * @param dropCopy brings the trader's fills from the broker; null for none
+ * @param reviewSettings the numbers that verdicts go by
+ * @param faults what could not be read, a sentence each
+ * @param lock keeps other windows from writing to the folder; null when another one does, so that
+ *     this one only reads
+ */
+public record OpenedDay(
+    Session session,
+    Vocabulary vocabulary,
+    ScanFolder scanFolder,
+    List<Universe> universes,
+    List<Figure> figures,
+    List<CheckRule> checks,
+    int mostKept,
+    List<Scan> scans,
+    SessionRun run,
+    EarlierSessions earlier,
+    @Nullable LiveFeed feed,
+    @Nullable DropCopy dropCopy,
+    Ledger ledger,
+    DayBook book,
+    ReviewSettings reviewSettings,
+    List<String> faults,
+    @Nullable FolderLock lock) {
+  /** The ledger's name in a data folder. */
+  public static final String LEDGER = "ledger.sqlite";
+
+  private static final double READING = 0.75;
+  private static final Duration LONGEST_SILENCE = Duration.ofSeconds(10);
+
+  /** Whether what the trader does is kept. */
+  public boolean isWritable() {
+    return lock != null;
+  }
+
+  /** Lets another window write to the folder. */
+  public void release() {
+    if (lock != null) {
+      lock.close();
+    }
+  }
+
+  /** Where a broker's drop copy listens, and the name that it goes by. */
+  public record Broker(InetSocketAddress address, String name) {}
+
+  /** Reads and plays a day; not for the window's thread. */
+  public static OpenedDay open(Path folder, LocalDate date, Progress progress) {
+    DataFolder data = new DataFolder(folder, new ExchangeCalendar());
+    if (!data.sessionDates().contains(date)) {
+      throw new NoSuchSession(folder, date, data.sessionDates());
+    }
+    FolderLock lock = FolderLock.of(folder).orElse(null);
+    try {
+      Session session = data.session(date, part -> progress.done(part * READING));
+      Kept kept = Kept.in(folder, date, data, lock);
+      SessionRun run = SessionRun.of(session, kept.program(), playing(progress));
+      return kept.opened(session, run, null, null, data);
+    } catch (RuntimeException e) {
+      letGo(lock);
+      throw e;
+    }
+  }
+
+  /**
+   * Asks a feed for its date, then reads and plays what the folder has of it so far; not for the
+   * window's thread.
+   *
+   * @param broker null for none
+   * @throws IllegalArgumentException when the feed refuses or the folder lists no securities
+   * @throws IllegalStateException when no feed answers, or another window writes to the folder
+   */
+  public static OpenedDay live(
+      FeedAddress address, Path folder, @Nullable Broker broker, Progress progress) {
+    LocalDate date = FeedClient.sessionServed(address, LONGEST_SILENCE);
+    FolderLock lock =
+        FolderLock.of(folder)
+            .orElseThrow(
+                () ->
+                    new IllegalStateException(
+                        folder
+                            + " is being written to by another window or recorder, or cannot be"
+                            + " written; close that one, or name another folder with --data"));
+    try {
+      DataFolder data = new DataFolder(folder, new ExchangeCalendar());
+      if (data.securities().isEmpty()) {
+        throw new IllegalArgumentException(
+            folder + " lists no securities; put a securities.csv there (docs/formats.md)");
+      }
+      SessionRecorder recorder = new SessionRecorder(folder, date);
+      Session session = data.session(date, part -> progress.done(part * READING));
+      Kept kept = Kept.in(folder, date, data, lock);
+      SessionRun run = SessionRun.begun(session, kept.program(), playing(progress));
+      LiveFeed feed =
+          new LiveFeed(address, session, recorder, data.newsSources(), data.feedFills(date));
+      DropCopy dropCopy =
+          broker == null ? null : new DropCopy(broker.address(), broker.name(), date);
+      return kept.opened(session, run, feed, dropCopy, data);
+    } catch (RuntimeException e) {
+      letGo(lock);
+      throw e;
+    }
+  }
+
+  private static void letGo(@Nullable FolderLock lock) {
+    if (lock != null) {
+      lock.close();
+    }
+  }
+
+  private static Progress playing(Progress progress) {
+    return part -> progress.done(READING + part * (1 - READING));
+  }
+
+  /** What a folder keeps of the trader's own. */
+  private record Kept(
+      Vocabulary vocabulary,
+      ScanFolder folder,
+      List<Universe> universes,
+      List<CheckRule> checks,
+      int mostKept,
+      List<Scan> scans,
+      Ledger ledger,
+      DayBook book,
+      List<String> problems,
+      @Nullable FolderLock lock) {
+    static Kept in(Path folder, LocalDate date, DataFolder data, @Nullable FolderLock lock) {
+      Vocabulary vocabulary = Vocabulary.of(data.securities());
+      Path file = folder.resolve(LEDGER);
+      Ledger ledger = lock == null ? Ledger.readOnly(file) : Ledger.open(file);
+      ledger.addFills(date, data.fills(date));
+      List<String> problems = new ArrayList<>();
+      if (!ledger.awaitSaved()) {
+        problems.add(ledger.failure());
+      }
+      ScanFolder scans = new ScanFolder(folder, vocabulary, problems::add, lock != null);
+      List<Universe> universes = scans.universes();
+      return new Kept(
+          vocabulary,
+          scans,
+          universes,
+          scans.checks(),
+          scans.mostKept(),
+          scans.scans(universes),
+          ledger,
+          ledger.day(date),
+          problems,
+          lock);
+    }
+
+    OpenedDay opened(
+        Session session,
+        SessionRun run,
+        @Nullable LiveFeed feed,
+        @Nullable DropCopy dropCopy,
+        DataFolder data) {
+      List<String> faults = new ArrayList<>(data.faultSentences());
+      faults.addAll(problems);
+      return new OpenedDay(
+          session,
+          vocabulary,
+          folder,
+          universes,
+          data.figures(),
+          checks,
+          mostKept,
+          scans,
+          run,
+          data.sessionsBefore(session.hours().date()),
+          feed,
+          dropCopy,
+          ledger,
+          book,
+          ReviewSettings.DEFAULT,
+          List.copyOf(faults),
+          lock);
+    }
+
+    Program program() {
+      return new Program(scans, book.levels());
+    }
+  }
+}

@@ -1,0 +1,510 @@
+package kelvo.desktop.workspace;
+
+import java.time.LocalDate;
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Deque;
+import java.util.List;
+import java.util.OptionalInt;
+import java.util.function.Consumer;
+import java.util.function.Function;
+import java.util.function.Supplier;
+import javafx.application.Platform;
+import javafx.beans.property.BooleanProperty;
+import javafx.beans.property.DoubleProperty;
+import javafx.beans.property.IntegerProperty;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.SimpleBooleanProperty;
+import javafx.beans.property.SimpleDoubleProperty;
+import javafx.beans.property.SimpleIntegerProperty;
+import javafx.beans.property.SimpleObjectProperty;
+import javafx.beans.property.SimpleStringProperty;
+import javafx.beans.property.StringProperty;
+import kelvo.data.feed.LiveFeed;
+import kelvo.data.fix.DropCopy;
+import kelvo.data.ledger.Ledger;
+import kelvo.desktop.chart.PointedAt;
+import kelvo.desktop.theme.Theme;
+import kelvo.hit.Hit;
+import kelvo.hit.Program;
+import kelvo.job.LatestAnswer;
+import kelvo.journal.DayBook;
+import kelvo.journal.FocusSpan;
+import kelvo.player.LivePlayer;
+import kelvo.player.Player;
+import kelvo.player.PlayerListener;
+import kelvo.player.SessionPlayer;
+import kelvo.player.SessionRun;
+import kelvo.scan.Scan;
+import kelvo.scan.Side;
+import kelvo.session.EarlierSessions;
+import kelvo.session.Session;
+import kelvo.time.DayTime;
+import kelvo.view.ClockView;
+import kelvo.view.HitsView;
+import kelvo.view.QuoteView;
+import kelvo.view.View;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What a window works on: one session at one moment, the symbol in focus, and the trader's day. All
+ * stages and parts read it; each follows its own views of the market through {@link #follow}. Only
+ * for the window's thread.
+ */
+public final class Workspace implements AutoCloseable {
+  /** No scan is being worked on. */
+  public static final int NO_RULE = -1;
+
+  private static final long MIN_FOCUS = DayTime.SECOND;
+  private static final ClockView.Clock AT_START = new ClockView.Clock(DayTime.FIRST, 0);
+
+  private final Session session;
+  private final ScanDesk desk;
+  private final Ledger ledger;
+  private final Player player;
+  private final @Nullable LiveFeed feed;
+  private final @Nullable DropCopy dropCopy;
+  private final EarlierSessions earlier;
+  private final OpenedDay day;
+  private final Alerts alerts = new Alerts(this);
+  private final Troubles troubles = new Troubles(Platform::runLater);
+  private final Background background = new Background(troubles);
+  private final ShownViews views =
+      new ShownViews(Platform::runLater, e -> troubles.tell("showing a part", e));
+  private final ReadOnlyObjectWrapper<ClockView.Clock> clock =
+      new ReadOnlyObjectWrapper<>(AT_START);
+  private final ReadOnlyObjectWrapper<List<Hit>> hits = new ReadOnlyObjectWrapper<>(List.of());
+  private final ReadOnlyObjectWrapper<QuoteView.@Nullable Quote> quote =
+      new ReadOnlyObjectWrapper<>();
+  private final Followed<QuoteView.Quote> quotes = new Followed<>(this, quote::set);
+  private final TraderDay trader;
+  private final ReviewOfNow review;
+  private final ObjectProperty<StageKind> stage = new SimpleObjectProperty<>(StageKind.NONE);
+  private final ObjectProperty<Theme> theme;
+  private final IntegerProperty workedRule = new SimpleIntegerProperty(NO_RULE);
+  private final BooleanProperty scanInFront = new SimpleBooleanProperty(false);
+  private final BooleanProperty wall = new SimpleBooleanProperty(false);
+  private final StringProperty focus = new SimpleStringProperty("");
+  private final ObjectProperty<@Nullable PointedAt> pointed = new SimpleObjectProperty<>();
+  private final StringProperty action = new SimpleStringProperty("");
+  private final DoubleProperty speed = new SimpleDoubleProperty(0);
+  private final Deque<Runnable> undo = new ArrayDeque<>();
+  private final List<Runnable> whenClosed = new ArrayList<>();
+  private long focusSince;
+  private boolean left;
+
+  /** A window's work on an opened day, paused at a moment. */
+  public Workspace(OpenedDay day, long moment, Theme theme) {
+    this.day = day;
+    session = day.session();
+    ledger = day.ledger();
+    feed = day.feed();
+    dropCopy = day.dropCopy();
+    earlier = day.earlier();
+    trader =
+        new TraderDay(
+            day(),
+            day.book(),
+            ledger,
+            this::now,
+            () -> desk().mostKept().get(),
+            this::wayOf,
+            new TraderListener());
+    review =
+        new ReviewOfNow(
+            session, day.reviewSettings(), latestAnswer("making the review"), this::now);
+    this.theme = new SimpleObjectProperty<>(theme);
+    desk = new ScanDesk(day, background, undo::push, action::set, this::replay);
+    player = player(moment);
+    follow(new ClockView(), clock::set);
+    follow(new HitsView(), hits::set);
+  }
+
+  private Player player(long moment) {
+    LiveFeed live = feed;
+    if (live == null) {
+      return new SessionPlayer(day.run(), moment, new Told(), System::nanoTime);
+    }
+    speed.set(1);
+    LivePlayer started = new LivePlayer(day.run(), live, new Told(), System::nanoTime);
+    live.start(fills -> Platform.runLater(() -> trader.filled(fills)), troubles::tell);
+    if (dropCopy != null) {
+      dropCopy.start(fills -> Platform.runLater(() -> trader.filled(fills)));
+    }
+    return started;
+  }
+
+  /** Hears of the player, on the player's thread. */
+  private final class Told implements PlayerListener {
+    @Override
+    public void hit(Hit hit) {
+      ledger.add(day(), hit);
+      Platform.runLater(() -> alerts.hit(hit));
+    }
+
+    @Override
+    public void published() {
+      views.published();
+    }
+
+    @Override
+    public void trouble(String what, Throwable cause) {
+      troubles.tell(what, cause);
+    }
+
+    @Override
+    public void stopped(Throwable cause) {
+      troubles.tell("the session's player", cause);
+      troubles.tell("Nothing moves any more; close the window and open the day again.");
+    }
+  }
+
+  /**
+   * Follows a view of the market from now on; its answers come on the window's thread, together
+   * with those of all other views of the same moment. Parts hold a {@link Followed}.
+   */
+  <T> Player.Following follow(View<T> view, Consumer<T> show) {
+    return player.follow(view, views.to(show));
+  }
+
+  /** Answers questions behind the window, the newest first; {@code what} names them in troubles. */
+  public LatestAnswer latestAnswer(String what) {
+    return new LatestAnswer(background, Platform::runLater, e -> troubles.tell(what, e));
+  }
+
+  /** Makes the review of the moment shown. */
+  public void refreshReview() {
+    review.refresh(List.copyOf(desk.scans()), hits.get(), book().get());
+  }
+
+  /** The session. */
+  public Session session() {
+    return session;
+  }
+
+  /** Where the events of a session that still goes on come from; null for a recorded one. */
+  public @Nullable LiveFeed feed() {
+    return feed;
+  }
+
+  /** The recorded sessions before this one. */
+  public EarlierSessions earlier() {
+    return earlier;
+  }
+
+  /** The broker's drop copy; null for none. */
+  public @Nullable DropCopy dropCopy() {
+    return dropCopy;
+  }
+
+  /** The date of the session. */
+  public LocalDate day() {
+    return session.hours().date();
+  }
+
+  /** Whether what the trader does is kept: not when another window has the folder. */
+  public boolean isKept() {
+    return day.isWritable();
+  }
+
+  /** The scans and universes in use, and what changes them. */
+  public ScanDesk desk() {
+    return desk;
+  }
+
+  /** The scans in use. */
+  public List<Scan> scans() {
+    return desk.scans();
+  }
+
+  /** Whether small charts of the movers are wanted. */
+  public BooleanProperty wall() {
+    return wall;
+  }
+
+  /** The place of the rule that is being worked on; {@link #NO_RULE} while none is. */
+  public IntegerProperty workedRule() {
+    return workedRule;
+  }
+
+  /** Whether the stage on which scans are worked on is shown. */
+  public BooleanProperty scanInFront() {
+    return scanInFront;
+  }
+
+  /** The ledger of the data folder. */
+  public Ledger ledger() {
+    return ledger;
+  }
+
+  /** Which alerts sound and pop up. */
+  public Alerts alerts() {
+    return alerts;
+  }
+
+  /** What has gone wrong. */
+  public Troubles troubles() {
+    return troubles;
+  }
+
+  /** The moment shown and the events applied by then. */
+  public ReadOnlyObjectProperty<ClockView.Clock> clock() {
+    return clock.getReadOnlyProperty();
+  }
+
+  /** All hits up to the moment shown, oldest first. */
+  public ReadOnlyObjectProperty<List<Hit>> hits() {
+    return hits.getReadOnlyProperty();
+  }
+
+  /** How the symbol in focus stands; null without one, and until it is known. */
+  public ReadOnlyObjectProperty<QuoteView.@Nullable Quote> quote() {
+    return quote.getReadOnlyProperty();
+  }
+
+  /** What the trader did on this day. */
+  public ReadOnlyObjectProperty<DayBook> book() {
+    return trader.book();
+  }
+
+  /** What the trader does on this day is done through it. */
+  public TraderDay trader() {
+    return trader;
+  }
+
+  /** The review of the moment shown. */
+  public ReviewOfNow review() {
+    return review;
+  }
+
+  /** The stage of the day that is shown. */
+  public ObjectProperty<StageKind> stage() {
+    return stage;
+  }
+
+  /** The look. */
+  public ObjectProperty<Theme> theme() {
+    return theme;
+  }
+
+  /** The scan whose matches are listed. */
+  public ObjectProperty<Scan> shownScan() {
+    return desk.shown();
+  }
+
+  /** The symbol in focus; empty for none. Change it with {@link #focusOn}. */
+  public StringProperty focus() {
+    return focus;
+  }
+
+  /** The crosshair of all charts of all windows. */
+  public ObjectProperty<@Nullable PointedAt> pointed() {
+    return pointed;
+  }
+
+  /** What the last key or click did, in words. */
+  public StringProperty action() {
+    return action;
+  }
+
+  /** How many times the speed of the day; 0 when paused. Change it with {@link #play}. */
+  public DoubleProperty speed() {
+    return speed;
+  }
+
+  /** The moment shown. */
+  public long now() {
+    return clock.get().moment();
+  }
+
+  /** Goes to a moment of the session. */
+  public void seek(long moment) {
+    endFocus();
+    player.seek(moment);
+    if (feed != null) {
+      speed.set(0);
+    }
+    action.set("At " + DayTime.seconds(moment));
+  }
+
+  /** Plays at so many times the speed of the day; 0 pauses. */
+  public void play(double times) {
+    speed.set(times);
+    player.speed(times);
+    action.set(playing(times));
+  }
+
+  private String playing(double times) {
+    if (feed != null) {
+      return times == 0 ? "Standing still; the session goes on" : "At now";
+    }
+    return times == 0 ? "Paused" : "Playing at " + (int) times + "x";
+  }
+
+  /** Puts a symbol in focus. */
+  public void focusOn(String symbol) {
+    if (!symbol.equals(focus.get())) {
+      endFocus();
+      focus.set(symbol);
+      focusSince = now();
+      followFocus();
+    }
+  }
+
+  /** Puts the symbol, or the first one whose symbol or name contains the text, in focus. */
+  public void find(String text) {
+    String wanted = text.strip().toUpperCase(java.util.Locale.ROOT);
+    OptionalInt exact = session.numberOf(wanted);
+    if (exact.isPresent()) {
+      focusOn(wanted);
+      return;
+    }
+    session.securities().stream()
+        .filter(
+            f ->
+                f.symbol().startsWith(wanted)
+                    || f.security().name().toUpperCase(java.util.Locale.ROOT).contains(wanted))
+        .findFirst()
+        .ifPresentOrElse(
+            f -> focusOn(f.symbol()),
+            () -> action.set("No symbol or name contains \"" + text + "\""));
+  }
+
+  private void endFocus() {
+    long until = now();
+    if (!focus.get().isEmpty() && until - focusSince >= MIN_FOCUS) {
+      trader.lookedAt(new FocusSpan(focus.get(), focusSince, until));
+    }
+    focusSince = until;
+  }
+
+  private void followFocus() {
+    quote.set(null);
+    quotes.stop();
+    session
+        .numberOf(focus.get())
+        .ifPresent(security -> quotes.follow(new QuoteView(session, security)));
+  }
+
+  /** Which way the symbol in focus moves now, by its gap; up for any other. */
+  private Side wayOf(String symbol) {
+    QuoteView.Quote shown = quote.get();
+    return shown != null && shown.facts().symbol().equals(symbol)
+        ? Side.of(shown.gapPercent())
+        : Side.UP;
+  }
+
+  /** Does what follows from the trader's doing. */
+  private final class TraderListener implements TraderDay.Listener {
+    @Override
+    public void levelsChanged() {
+      replay();
+    }
+
+    @Override
+    public void canUndo(Runnable edit) {
+      undo.push(edit);
+    }
+
+    @Override
+    public void told(String words) {
+      action.set(words);
+    }
+  }
+
+  /** Replays what the scans and levels as they are now find. */
+  private void replay() {
+    player.play(new Program(desk.scans(), book().get().levels()));
+  }
+
+  /** Does something behind the window, in order; {@code what} names it in troubles. */
+  public void behind(String what, Runnable task) {
+    if (!background.isClosed()) {
+      background.execute(what, task);
+    }
+  }
+
+  /**
+   * Works something out behind the window and hands the answer to it; nothing once it is closed. A
+   * question that throws is told.
+   */
+  public <T> void workOut(Supplier<T> question, Consumer<T> answer) {
+    behind(
+        "work behind the window",
+        () -> {
+          T found = question.get();
+          Platform.runLater(() -> answer.accept(found));
+        });
+  }
+
+  /** Asks something about the run behind the window and hands the answer to it. */
+  public <T> void ask(Function<SessionRun, T> question, Consumer<T> answer) {
+    player.ask(question, found -> Platform.runLater(() -> answer.accept(found)));
+  }
+
+  /** Takes the last edit back. */
+  public void undo() {
+    if (undo.isEmpty()) {
+      action.set("Nothing to undo");
+    } else {
+      undo.pop().run();
+      action.set("Undone");
+    }
+  }
+
+  /** Does something when the work ends, such as letting a clock go. */
+  public void onClose(Runnable then) {
+    whenClosed.add(then);
+  }
+
+  /**
+   * Keeps the moment and lets go of the window; what has to be saved is saved by {@link #finish}.
+   */
+  public void leave() {
+    if (left) {
+      return;
+    }
+    left = true;
+    endFocus();
+    desk.close();
+    whenClosed.forEach(Runnable::run);
+    ledger.leaveAt(day(), now());
+  }
+
+  /**
+   * Waits until the session's record, the scan files and the ledger are on disk; on any thread but
+   * the window's, since a disk may be slow.
+   *
+   * @return what could not be saved, a sentence each
+   */
+  public List<String> finish() {
+    List<String> lost = new ArrayList<>();
+    if (feed != null) {
+      closing(feed::close, "the session's record", lost);
+    }
+    if (dropCopy != null) {
+      closing(dropCopy::close, "the broker's fills", lost);
+    }
+    closing(player::close, "the player", lost);
+    closing(background::close, "scan files", lost);
+    closing(() -> lost.addAll(ledger.finish()), "the ledger", lost);
+    closing(day::release, "the folder's lock", lost);
+    return lost;
+  }
+
+  private static void closing(Runnable close, String what, List<String> lost) {
+    try {
+      close.run();
+    } catch (RuntimeException e) {
+      lost.add("Closing " + what + " went wrong: " + e.getMessage());
+    }
+  }
+
+  @Override
+  public void close() {
+    leave();
+    finish().forEach(troubles::tell);
+  }
+}
