@@ -135,12 +135,17 @@ final class Latency {
   /** Plays the prints through the scans and notes when each hit was there. */
   private Work playing(Histogram times) {
     long[] start = {0};
-    TapeReplay engine =
-        played(hit -> record(times, (hit.at() - SessionHours.OPEN) / apart, start[0]));
+    TapeReplay replay = new TapeReplay(session);
+    ScanEngine engine =
+        new ScanEngine(
+            replay,
+            new Program(scans, List.of()),
+            hit -> record(times, (hit.at() - SessionHours.OPEN) / apart, start[0]));
     engine.keepUp();
+    replay.listen(engine);
     return (upTo, began) -> {
       start[0] = began;
-      engine.runTo(SessionHours.OPEN + (upTo - 1) * apart);
+      replay.runTo(SessionHours.OPEN + (upTo - 1) * apart);
     };
   }
 

@@ -8,9 +8,12 @@ import java.util.concurrent.CountDownLatch;
 import javafx.animation.AnimationTimer;
 import javafx.application.Platform;
 import javafx.stage.Stage;
+import kelvo.desktop.live.LiveStage;
+import kelvo.desktop.morning.MorningStage;
 import kelvo.desktop.shell.MainWindow;
 import kelvo.desktop.shell.WindowLayout;
 import kelvo.desktop.theme.Theme;
+import kelvo.desktop.workspace.Followed;
 import kelvo.desktop.workspace.OpenedDay;
 import kelvo.desktop.workspace.StageKind;
 import kelvo.desktop.workspace.Workspace;
@@ -18,10 +21,11 @@ import kelvo.job.Progress;
 import kelvo.scan.Scan;
 import kelvo.sim.DemoSize;
 import kelvo.time.DayTime;
+import kelvo.view.ClockView;
 import org.HdrHistogram.Histogram;
 
 /**
- * How long the window's thread is busy with a snapshot, all parts that are shown painted: the real
+ * How long the window's thread is busy with a moment, all parts that are shown painted: the real
  * window on the demo session, played at 60 times the speed of the day, on JavaFX's Headless
  * platform with its software pipeline.
  */
@@ -37,7 +41,7 @@ final class PaintTimes {
    *
    * @param from the moment from which the day is played, {@link DayTime}
    */
-  private record View(
+  private record Look(
       String name,
       StageKind stage,
       boolean wall,
@@ -49,35 +53,35 @@ final class PaintTimes {
   /** A year of days wants a wide focus side. */
   private static final WindowLayout WIDE = new WindowLayout(1280, 800, 0.1, 0.42, 0.7);
 
-  private static final List<View> VIEWS =
+  private static final List<Look> LOOKS =
       List.of(
-          new View(
+          new Look(
               "a full day of minutes and a year of days",
-              StageKind.LIVE,
+              LiveStage.KIND,
               false,
               false,
               "TIDARC",
               DayTime.of(15, 20),
               WIDE),
-          new View(
+          new Look(
               "a wall of up to 60 charts",
-              StageKind.MORNING,
+              MorningStage.KIND,
               true,
               false,
               "TIDARC",
               DayTime.of(9, 0),
               WindowLayout.DEFAULT),
-          new View(
+          new Look(
               "the gap field and the triage table",
-              StageKind.MORNING,
+              MorningStage.KIND,
               false,
               false,
               "TIDARC",
               DayTime.of(9, 0),
               WindowLayout.DEFAULT),
-          new View(
+          new Look(
               "a list of 3,000 rows",
-              StageKind.MORNING,
+              MorningStage.KIND,
               false,
               true,
               "TIDARC",
@@ -101,13 +105,13 @@ final class PaintTimes {
     Platform.startup(Theme::loadFonts);
     Platform.setImplicitExit(false);
     Path folder = DemoSession.folder(SECURITIES);
-    for (View view : VIEWS) {
+    for (Look view : LOOKS) {
       new PaintTimes().measure(view, folder);
     }
     Platform.exit();
   }
 
-  private void measure(View view, Path folder) throws InterruptedException {
+  private void measure(Look view, Path folder) throws InterruptedException {
     OpenedDay day = OpenedDay.open(folder, DemoSize.SESSION, Progress.NONE);
     Workspace[] opened = new Workspace[1];
     Platform.runLater(() -> opened[0] = open(view, day));
@@ -121,7 +125,7 @@ final class PaintTimes {
     closed.await();
     System.out.printf(
         Locale.ROOT,
-        "%s: the window's thread is busy p50 %.1f, p99 %.1f, at most %.1f ms a snapshot; %.0f frames a second%n",
+        "%s: the window's thread is busy p50 %.1f, p99 %.1f, at most %.1f ms a moment; %.0f frames a second%n",
         view.name,
         busy.getValueAtPercentile(50) / MICROS,
         busy.getValueAtPercentile(99) / MICROS,
@@ -129,10 +133,10 @@ final class PaintTimes {
         (frames - 1) * 1e9 / (lastFrame - firstFrame));
   }
 
-  private Workspace open(View view, OpenedDay day) {
+  private Workspace open(Look view, OpenedDay day) {
     Workspace workspace = new Workspace(day, view.from, Theme.DAYBREAK);
-    // The first and the last to hear of a snapshot: between them all parts paint.
-    workspace.snapshot().addListener((o, was, is) -> began = System.nanoTime());
+    // The first and the last to hear of a moment: between them all parts paint.
+    workspace.clock().addListener((o, was, is) -> began = System.nanoTime());
     MainWindow window = new MainWindow(workspace, List.of());
     Stage stage = new Stage();
     stage.setScene(window.scene(view.layout.width(), view.layout.height()));
@@ -152,10 +156,10 @@ final class PaintTimes {
           }
         };
     timer.start();
-    workspace
-        .snapshot()
-        .addListener(
-            (o, was, is) -> {
+    Followed<ClockView.Clock> last =
+        new Followed<>(
+            workspace,
+            clock -> {
               painted();
               if (snapshots == WARM_UP + MEASURED) {
                 timer.stop();
@@ -164,6 +168,7 @@ final class PaintTimes {
                 done.countDown();
               }
             });
+    last.follow(new ClockView());
     workspace.play(SPEED);
     return workspace;
   }

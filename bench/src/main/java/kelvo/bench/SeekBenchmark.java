@@ -5,9 +5,12 @@ import java.util.List;
 import java.util.concurrent.BlockingQueue;
 import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.TimeUnit;
+import kelvo.check.CheckRule;
 import kelvo.data.scanfile.ScanFile;
+import kelvo.hit.Hit;
 import kelvo.hit.Program;
 import kelvo.job.Progress;
+import kelvo.player.PlayerListener;
 import kelvo.player.SessionPlayer;
 import kelvo.player.SessionRun;
 import kelvo.rule.Vocabulary;
@@ -16,6 +19,22 @@ import kelvo.session.Session;
 import kelvo.sim.PlantedStories;
 import kelvo.sim.Story;
 import kelvo.time.DayTime;
+import kelvo.view.BreadthView;
+import kelvo.view.CardsView;
+import kelvo.view.CatalystFilter;
+import kelvo.view.ClockView;
+import kelvo.view.DaysView;
+import kelvo.view.FactsView;
+import kelvo.view.GapsView;
+import kelvo.view.HaltsView;
+import kelvo.view.HitsView;
+import kelvo.view.MatchesView;
+import kelvo.view.MinutesView;
+import kelvo.view.NewsView;
+import kelvo.view.PrintsView;
+import kelvo.view.QuoteView;
+import kelvo.view.SymbolNewsView;
+import kelvo.view.View;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
 import org.openjdk.jmh.annotations.Fork;
@@ -44,7 +63,8 @@ public class SeekBenchmark {
   public int securities;
 
   private SessionPlayer player;
-  private final BlockingQueue<MarketSnapshot> shots = new LinkedBlockingQueue<>();
+  private final BlockingQueue<Long> shown = new LinkedBlockingQueue<>();
+  private long newest;
   private int seeks;
 
   /** Reads the market and plays it once. */
@@ -54,25 +74,63 @@ public class SeekBenchmark {
     List<Scan> scans = ScanFile.shipped(Vocabulary.USUAL);
     SessionRun run = SessionRun.of(session, new Program(scans, List.of()), Progress.NONE);
     List<String> followed = PlantedStories.all().stream().map(Story::symbol).limit(10).toList();
-    SnapshotRequest request = new SnapshotRequest(scans.getFirst(), "TIDARC", followed);
-    player =
-        new SessionPlayer(run, DayTime.FIRST, request, shots::add, hit -> {}, System::nanoTime);
+    player = new SessionPlayer(run, DayTime.FIRST, new Shown(), System::nanoTime);
+    player.follow(new ClockView(), clock -> newest = clock.moment());
+    int focus = session.numberOf("TIDARC").orElseThrow();
+    for (View<?> view :
+        List.of(
+            new HitsView(),
+            new MatchesView(session, scans.getFirst()),
+            new GapsView(session),
+            new HaltsView(),
+            new BreadthView(),
+            new CardsView(session, followed),
+            new NewsView(session, CatalystFilter.ALL),
+            new QuoteView(session, focus),
+            new MinutesView(session, focus),
+            new DaysView(session, focus),
+            new FactsView(session, focus, CheckRule.USUAL),
+            new PrintsView(session, focus),
+            new SymbolNewsView(session, focus))) {
+      player.follow(view, answer -> {});
+    }
+  }
+
+  /** Notes each moment of which all views have been answered. */
+  private final class Shown implements PlayerListener {
+    @Override
+    public void hit(Hit hit) {}
+
+    @Override
+    public void published() {
+      shown.add(newest);
+    }
+
+    @Override
+    public void trouble(String what, Throwable cause) {
+      throw new IllegalStateException(what, cause);
+    }
+
+    @Override
+    public void stopped(Throwable cause) {
+      throw new IllegalStateException(cause);
+    }
   }
 
   /**
    * One drag of the day rail, back and forth between moments spread over the day: from the command
-   * to the snapshot of that moment, with a busy symbol in focus and the Ten followed.
+   * to the answers of all views at that moment, with a busy symbol in focus and the Ten followed.
    */
   @Benchmark
-  public MarketSnapshot seek() throws InterruptedException {
+  public long seek() throws InterruptedException {
     seeks++;
     long moment = DayTime.FIRST + seeks * 7_919L * DayTime.SECOND % (DayTime.LAST - DayTime.FIRST);
     player.seek(moment);
-    MarketSnapshot shown = shots.take();
-    while (shown.moment() != moment) {
-      shown = shots.take();
+    long moved = shown.take();
+    while (moved != moment) {
+      moved = shown.take();
     }
-    return shown;
+    return moved;
   }
 
   /** Stops the player's thread. */

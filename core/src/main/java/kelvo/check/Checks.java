@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import kelvo.check.Check.Result;
 import kelvo.field.Field;
+import kelvo.field.StateValues;
 import kelvo.history.CorporateAction;
 import kelvo.rule.Rule;
 import kelvo.rule.RuleCheck;
@@ -30,8 +31,8 @@ public final class Checks {
     Rule fail = rule.fail();
     return new Prepared(
         rule,
-        rule.pass().stream().map(way -> new RuleCheck(way, session)).toList(),
-        fail == null ? null : new RuleCheck(fail, session));
+        rule.pass().stream().map(way -> new RuleCheck(way, new StateValues(session))).toList(),
+        fail == null ? null : new RuleCheck(fail, new StateValues(session)));
   }
 
   /** What is asked. */

@@ -3,6 +3,7 @@ package kelvo.explain;
 import java.util.List;
 import java.util.OptionalInt;
 import java.util.function.IntFunction;
+import kelvo.field.StateValues;
 import kelvo.rule.RuleCheck;
 import kelvo.scan.Scan;
 import kelvo.session.Session;
@@ -49,7 +50,7 @@ public record ScanWorkings(
   private static List<Answer> answers(Session session, Scan scan, SymbolState state, long now) {
     int phase = session.phases().indexAt(now);
     return scan.rules().stream()
-        .map(rule -> new RuleCheck(rule, session))
+        .map(rule -> new RuleCheck(rule, new StateValues(session)))
         .map(check -> new Answer(check.shown(state, now), check.passes(state, now, phase)))
         .toList();
   }

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import kelvo.field.StateValues;
 import kelvo.replay.Seekable;
 import kelvo.replay.TapeReplay;
 import kelvo.rule.Rule;
@@ -89,7 +90,9 @@ public record SecondLook(long first, long second, List<Row> rows) {
     Stream<List<Rule>> groups =
         Stream.concat(scan.rules().stream().map(List::of), scan.anyOf().stream());
     return groups
-        .map(group -> group.stream().map(rule -> new RuleCheck(rule, session)).toList())
+        .map(
+            group ->
+                group.stream().map(rule -> new RuleCheck(rule, new StateValues(session))).toList())
         .filter(
             checks ->
                 checks.stream().noneMatch(c -> c.passes(state, replay.clock(), replay.phase())))

@@ -3,6 +3,7 @@ package kelvo.explain;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.IntFunction;
+import kelvo.field.StateValues;
 import kelvo.rule.Rule;
 import kelvo.rule.RuleCheck;
 import kelvo.rule.RuleSentence;
@@ -57,7 +58,7 @@ public record WhyEmpty(List<Count> counts, String sentence) {
       long now,
       int phase,
       boolean[] passes) {
-    RuleCheck check = new RuleCheck(rule, session);
+    RuleCheck check = new RuleCheck(rule, new StateValues(session));
     for (int i = 0; i < passes.length; i++) {
       passes[i] |= check.passes(states.apply(i), now, phase);
     }

@@ -2,6 +2,7 @@ package kelvo.explain;
 
 import java.util.ArrayList;
 import java.util.List;
+import kelvo.field.StateValues;
 import kelvo.replay.TapeListener;
 import kelvo.replay.TapeReplay;
 import kelvo.rule.Rule;
@@ -30,7 +31,7 @@ public final class WhyNot implements TapeListener {
 
     Asked(Rule rule, Session session) {
       this.rule = rule;
-      check = new RuleCheck(rule, session);
+      check = new RuleCheck(rule, new StateValues(session));
     }
   }
 

@@ -10,10 +10,13 @@ import java.util.stream.Stream;
 import kelvo.explain.CutCurve;
 import kelvo.field.Field;
 import kelvo.field.FieldCatalogue;
+import kelvo.field.Values;
 import kelvo.history.Median;
 import kelvo.rule.Bound;
 import kelvo.rule.Rule;
 import kelvo.scan.Scan;
+import kelvo.scan.ScanCheck;
+import kelvo.state.Subject;
 
 /**
  * How securities that lay beyond a bound of a rule moved from the same time of day to the close in
@@ -80,13 +83,17 @@ public record MovesBeyond(
   private static Stream<Move> moves(
       RecordedMoment then, Scan others, CutCurve curve, boolean atMost) {
     List<Move> moves = new ArrayList<>();
+    ScanCheck check = new ScanCheck(others, then);
+    Values.Numbers field = then.numbers(curve.field());
+    int phase = then.phases().indexAt(then.moment());
     for (int i = 0; i < then.size(); i++) {
-      double value = then.value(curve.field(), i);
+      Subject row = then.settled(i);
+      double value = field.of(row, then.moment());
       boolean within = atMost || !(value > curve.high());
       if (!Double.isNaN(value)
           && within
           && !Double.isNaN(then.toClose(i))
-          && then.fits(others, i)) {
+          && check.holds(row, then.moment(), phase)) {
         moves.add(new Move(value, then.toClose(i)));
       }
     }

@@ -6,25 +6,23 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
-import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.IntStream;
 import kelvo.field.Field;
+import kelvo.field.Values;
 import kelvo.job.Progress;
 import kelvo.replay.TapeReplay;
-import kelvo.rule.Rule;
-import kelvo.rule.RuleBounds;
-import kelvo.scan.Scan;
 import kelvo.session.Session;
+import kelvo.state.Subject;
 import kelvo.state.SymbolState;
 import kelvo.tape.Price;
 import kelvo.time.Phases;
-import kelvo.universe.Universe;
 
 /**
  * What the fields of all securities were at a moment of a recorded session, and how their prices
  * moved from there to the close. It needs the session no longer, so that many of them fit into
  * memory: 8 bytes a field and security. Immutable.
  */
-public final class RecordedMoment {
+public final class RecordedMoment implements Values {
   private static final double PLAYED_TO_MOMENT = 0.9;
 
   private final LocalDate date;
@@ -34,7 +32,7 @@ public final class RecordedMoment {
   private final Map<Field, String[]> words = new HashMap<>();
   private final double[] toClose;
   private final List<String> symbols;
-  private final Map<Rule, RuleBounds> laid = new ConcurrentHashMap<>();
+  private final List<Row> rows;
 
   private RecordedMoment(Session session, long moment) {
     date = session.hours().date();
@@ -42,6 +40,7 @@ public final class RecordedMoment {
     phases = session.phases();
     toClose = new double[session.securities().size()];
     symbols = session.securities().stream().map(facts -> facts.symbol()).toList();
+    rows = IntStream.range(0, symbols.size()).mapToObj(Row::new).toList();
   }
 
   /**
@@ -117,51 +116,48 @@ public final class RecordedMoment {
     return fields.stream().allMatch(f -> numbers.containsKey(f) || words.containsKey(f));
   }
 
-  /** The number of securities. */
-  int size() {
+  /** A security of the session. */
+  record Row(int id) implements Subject {}
+
+  @Override
+  public int size() {
     return toClose.length;
   }
 
-  /** The value of a field that is known; NaN when the value is unknown. */
-  double value(Field.Number field, int security) {
-    return Objects.requireNonNull(numbers.get(field), field.words())[security];
+  @Override
+  public Phases phases() {
+    return phases;
+  }
+
+  @Override
+  public String symbol(int security) {
+    return symbols.get(security);
+  }
+
+  @Override
+  public Subject settled(int security) {
+    return rows.get(security);
+  }
+
+  /**
+   * What reads a field.
+   *
+   * @throws NullPointerException when the field is not known of this moment
+   */
+  @Override
+  public Numbers numbers(Field.Number field) {
+    double[] known = Objects.requireNonNull(numbers.get(field), field.words());
+    return (subject, now) -> known[subject.id()];
+  }
+
+  @Override
+  public Words words(Field.Word field) {
+    String[] known = Objects.requireNonNull(words.get(field), field.words());
+    return (subject, now) -> known[subject.id()];
   }
 
   /** How far the price went from the moment to the close, per cent; NaN without a print before. */
   double toClose(int security) {
     return toClose[security];
-  }
-
-  /** Whether a security fits a scan, all of whose fields are known, its universe included. */
-  boolean fits(Scan scan, int security) {
-    return isIn(scan.universe(), security)
-        && scan.rules().stream().allMatch(rule -> fits(rule, security))
-        && scan.anyOf().stream()
-            .allMatch(group -> group.stream().anyMatch(rule -> fits(rule, security)));
-  }
-
-  private boolean isIn(Universe universe, int security) {
-    String symbol = symbols.get(security);
-    return !universe.excluded().contains(symbol)
-        && (universe.added().contains(symbol)
-            || universe.rules().stream().allMatch(rule -> fits(rule, security)));
-  }
-
-  private boolean fits(Rule rule, int security) {
-    int phase = phases.indexAt(moment);
-    RuleBounds bounds = laid.computeIfAbsent(rule, r -> new RuleBounds(r, phases));
-    if (!bounds.asksIn(phase)) {
-      return true;
-    }
-    double value =
-        switch (rule.field()) {
-          case Field.Number number -> value(number, security);
-          case Field.Word word ->
-              bounds.numberOf(Objects.requireNonNull(words.get(word), word.words())[security]);
-        };
-    Field.Number other = bounds.otherIn(phase);
-    return other == null
-        ? bounds.holds(value, phase)
-        : bounds.holds(value, value(other, security), phase);
   }
 }

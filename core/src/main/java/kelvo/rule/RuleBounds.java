@@ -9,7 +9,7 @@ import org.jspecify.annotations.Nullable;
  * What a rule asks in each phase, apart from where its values come from: its bounds as intervals
  * with both ends included. A word is a number here, 1 when the rule names it, else 0. Immutable.
  */
-public final class RuleBounds {
+final class RuleBounds {
   private final Rule rule;
   private final boolean[] asks;
   private final double[] lows;
@@ -20,7 +20,7 @@ public final class RuleBounds {
   private final boolean not;
 
   /** Lays a rule out by phase. */
-  public RuleBounds(Rule rule, Phases phases) {
+  RuleBounds(Rule rule, Phases phases) {
     this.rule = rule;
     int count = phases.all().size();
     asks = new boolean[count];
@@ -63,12 +63,12 @@ public final class RuleBounds {
   }
 
   /** Whether the rule asks anything in a phase. */
-  public boolean asksIn(int phase) {
+  boolean asksIn(int phase) {
     return asks[phase];
   }
 
   /** The field that the rule's own is held against in a phase; null when there is none. */
-  public Field.@Nullable Number otherIn(int phase) {
+  Field.@Nullable Number otherIn(int phase) {
     return others[phase];
   }
 
@@ -88,14 +88,14 @@ public final class RuleBounds {
   }
 
   /** Whether a value passes in a phase that asks and has no other field; NaN is unknown. */
-  public boolean holds(double value, int phase) {
+  boolean holds(double value, int phase) {
     return value >= lows[phase] && value <= highs[phase]
         ? !not
         : Double.isNaN(value) ? rule.orUnknown() : not;
   }
 
   /** Whether a value passes in a phase in which it is held against another field's value. */
-  public boolean holds(double value, double other, int phase) {
+  boolean holds(double value, double other, int phase) {
     double bound = factors[phase] * other;
     if (Double.isNaN(value) || Double.isNaN(bound)) {
       return rule.orUnknown();
@@ -104,7 +104,7 @@ public final class RuleBounds {
   }
 
   /** 1 when the rule names a word, 0 when it does not, NaN when there is no word. */
-  public double numberOf(String word) {
+  double numberOf(String word) {
     if (word.isEmpty()) {
       return Double.NaN;
     }

@@ -1,89 +1,84 @@
 package kelvo.rule;
 
-import java.util.function.Function;
 import kelvo.field.Field;
-import kelvo.session.Session;
-import kelvo.state.SymbolState;
+import kelvo.field.Values;
+import kelvo.state.Subject;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A rule made ready for one session: its {@link RuleBounds bounds}, and what reads its fields from
- * a security's state. Does not allocate when asked of a number.
+ * A rule made ready for one source of values: its {@link RuleBounds bounds}, and what reads its
+ * fields. The one evaluator of rules, for live states and recorded moments alike. Does not allocate
+ * when asked.
  */
 public final class RuleCheck {
   private final Rule rule;
   private final RuleBounds bounds;
-  private final Field.Reading reading;
+  private final Values.@Nullable Numbers numbers;
+  private final Values.@Nullable Words words;
 
   /** By phase, what reads the other field that the rule is held against; null without one. */
-  private final Field.@Nullable Reading[] otherReadings;
+  private final Values.@Nullable Numbers[] others;
 
-  /** Prepares a rule that is asked alone. */
-  public RuleCheck(Rule rule, Session session) {
-    this(rule, session, field -> field.bind(session));
-  }
-
-  /** Prepares one of many rules that are asked together. */
-  public RuleCheck(Rule rule, SharedReadings shared) {
-    this(rule, shared.session(), shared::of);
-  }
-
-  private RuleCheck(Rule rule, Session session, Function<Field.Number, Field.Reading> readings) {
+  /** Prepares a rule. */
+  public RuleCheck(Rule rule, Values values) {
     this.rule = rule;
-    bounds = new RuleBounds(rule, session.phases());
-    reading =
-        switch (rule.field()) {
-          case Field.Number number -> readings.apply(number);
-          case Field.Word word -> (state, now) -> bounds.numberOf(word.of(state, now));
-        };
-    otherReadings = new Field.Reading[session.phases().all().size()];
-    for (int phase = 0; phase < otherReadings.length; phase++) {
+    bounds = new RuleBounds(rule, values.phases());
+    numbers = rule.field() instanceof Field.Number number ? values.numbers(number) : null;
+    words = rule.field() instanceof Field.Word word ? values.words(word) : null;
+    others = new Values.Numbers[values.phases().all().size()];
+    for (int phase = 0; phase < others.length; phase++) {
       Field.Number other = bounds.otherIn(phase);
-      otherReadings[phase] = other == null ? null : readings.apply(other);
+      others[phase] = other == null ? null : values.numbers(other);
     }
   }
 
   /** Whether the rule holds for a security at a moment in a phase. */
-  public boolean passes(SymbolState state, long now, int phase) {
+  public boolean passes(Subject subject, long now, int phase) {
     if (!bounds.asksIn(phase)) {
       return true;
     }
-    double value = reading.at(state, now);
-    Field.Reading other = otherReadings[phase];
+    double value = number(subject, now);
+    Values.Numbers other = others[phase];
     return other == null
         ? bounds.holds(value, phase)
-        : bounds.holds(value, other.at(state, now), phase);
+        : bounds.holds(value, other.of(subject, now), phase);
+  }
+
+  /** The field's value; for a word 1 when the rule names it, else 0; NaN when unknown. */
+  private double number(Subject subject, long now) {
+    return numbers != null ? numbers.of(subject, now) : bounds.numberOf(word(subject, now));
+  }
+
+  private String word(Subject subject, long now) {
+    return words == null ? "" : words.of(subject, now);
   }
 
   /** The field's value as a file has it; empty when unknown. */
-  public String value(SymbolState state, long now) {
-    return switch (rule.field()) {
-      case Field.Number number -> number.unit().plain(reading.at(state, now));
-      case Field.Word word -> word.of(state, now);
-    };
+  public String value(Subject subject, long now) {
+    return numbers == null
+        ? word(subject, now)
+        : rule.field().unit().plain(numbers.of(subject, now));
   }
 
   /** The field's value as shown on screen, with its unit; empty when unknown. */
-  public String shown(SymbolState state, long now) {
-    return switch (rule.field()) {
-      case Field.Number number -> {
-        String text = number.unit().text(reading.at(state, now));
-        yield text.isEmpty() ? text : number.unit().withSign(text);
-      }
-      case Field.Word word -> word.of(state, now);
-    };
+  public String shown(Subject subject, long now) {
+    if (numbers == null) {
+      return word(subject, now);
+    }
+    String text = rule.field().unit().text(numbers.of(subject, now));
+    return text.isEmpty() ? text : rule.field().unit().withSign(text);
   }
 
   /** The bound in force at a moment, as a sentence writes it; empty while the rule asks nothing. */
-  public String boundWords(SymbolState state, long now, int phase) {
+  public String boundWords(Subject subject, long now, int phase) {
     if (!bounds.asksIn(phase)) {
       return "";
     }
-    Field.Reading other = otherReadings[phase];
+    Values.Numbers other = others[phase];
     String text = rule.relation().words() + " " + bounds.wordsIn(phase);
     return other == null
         ? text
-        : text + " = " + rule.field().unit().text(bounds.factorIn(phase) * other.at(state, now));
+        : text + " = " + rule.field().unit().text(bounds.factorIn(phase) * other.of(subject, now));
   }
 
   /** Whether the rule asks anything in a phase. */
@@ -93,7 +88,7 @@ public final class RuleCheck {
 
   /** Whether the rule asks for an interval of its own field's values in a phase. */
   boolean isIntervalIn(int phase) {
-    return bounds.asksIn(phase) && otherReadings[phase] == null;
+    return bounds.asksIn(phase) && others[phase] == null;
   }
 
   /** The interval in a phase for which {@link #isIntervalIn}, as that of a scan's bit. */

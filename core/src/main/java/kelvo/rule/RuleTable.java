@@ -29,9 +29,8 @@ public final class RuleTable {
   /** One column a field, in the order in which they are asked. */
   private final List<Field.Number> fields;
 
-  private final Column[] columns;
-  private final Column first;
-  private final Column.Reopening reopening = new Column.Reopening();
+  private final RuleColumn[] columns;
+  private final RuleColumn.Reopening reopening = new RuleColumn.Reopening();
   private final short[] lastCells;
   private int phase = NO_PHASE;
 
@@ -42,17 +41,13 @@ public final class RuleTable {
   public RuleTable(List<Entry> entries, SharedReadings shared) {
     this.entries = List.copyOf(entries);
     fields = fieldsOf(entries);
-    columns = new Column[fields.size()];
+    columns = new RuleColumn[fields.size()];
     lastCells = new short[shared.session().securities().size() * fields.size()];
-    Column next = Column.END;
-    for (int i = columns.length - 1; i >= 0; i--) {
-      int place = shared.placeOf(fields.get(i));
-      Column.Setting setting =
-          new Column.Setting(shared, place, lastCells, i, columns.length, reopening);
-      next = ColumnClasses.of(fields.subList(i, columns.length), setting, next);
-      columns[i] = next;
+    for (int i = 0; i < columns.length; i++) {
+      columns[i] =
+          new RuleColumn(
+              shared, shared.placeOf(fields.get(i)), lastCells, i, columns.length, reopening);
     }
-    first = next;
   }
 
   /** Each field that a rule asks for once, the cheap ones first. */
@@ -100,7 +95,7 @@ public final class RuleTable {
     return pace == Field.Pace.MINUTES ? -1 : pace.ordinal();
   }
 
-  private Column.PhaseBounds boundsOf(List<Entry> ofField) {
+  private RuleColumn.PhaseBounds boundsOf(List<Entry> ofField) {
     List<BoundCells.Interval> intervals = new ArrayList<>();
     long asking = 0;
     long openedByTime = 0;
@@ -112,7 +107,8 @@ public final class RuleTable {
       openedByTime |= entry.rule.rule().mayPassWithTime() ? bit : 0;
       openedByNews |= entry.rule.rule().isTimed() ? bit : 0;
     }
-    return new Column.PhaseBounds(new BoundCells(intervals), asking, openedByTime, openedByNews);
+    return new RuleColumn.PhaseBounds(
+        new BoundCells(intervals), asking, openedByTime, openedByNews);
   }
 
   /**
@@ -123,7 +119,10 @@ public final class RuleTable {
   public long passing(long scans, SymbolState state, long now) {
     reopening.byTime = 0;
     reopening.byNews = 0;
-    long left = first.passing(scans, state, now);
+    long left = scans;
+    for (int i = 0; i < columns.length && left != 0; i++) {
+      left = columns[i].passing(left, state, now);
+    }
     for (int i = 0; i < others.length && left != 0; i++) {
       left = askOther(others[i], left, state, now);
     }

@@ -4,14 +4,17 @@ import java.util.Arrays;
 import java.util.HashMap;
 import java.util.Map;
 import kelvo.field.Field;
+import kelvo.field.Values;
 import kelvo.session.Session;
+import kelvo.state.Subject;
 import kelvo.state.SymbolState;
+import kelvo.time.Phases;
 
 /**
  * The values that many rules of one session share: each field is read once an asking, however many
  * rules look at it, and all lie side by side in memory. Owned by one thread.
  */
-public final class SharedReadings {
+public final class SharedReadings implements Values {
   private final Session session;
   private final Map<String, Integer> places = new HashMap<>();
   private Field.Reading[] readings = {};
@@ -44,10 +47,36 @@ public final class SharedReadings {
     return place;
   }
 
-  /** A field's reading that reads it once an asking. */
-  Field.Reading of(Field.Number field) {
+  @Override
+  public Phases phases() {
+    return session.phases();
+  }
+
+  @Override
+  public int size() {
+    return session.securities().size();
+  }
+
+  @Override
+  public String symbol(int security) {
+    return session.security(security).symbol();
+  }
+
+  @Override
+  public Subject settled(int security) {
+    return SymbolState.fresh(session, security);
+  }
+
+  /** What reads a field once an asking. */
+  @Override
+  public Numbers numbers(Field.Number field) {
     int place = placeOf(field);
-    return (state, now) -> value(place, state, now);
+    return (subject, now) -> value(place, (SymbolState) subject, now);
+  }
+
+  @Override
+  public Words words(Field.Word field) {
+    return (subject, now) -> field.of((SymbolState) subject, now);
   }
 
   /** Begins to ask about a security at a moment: nothing that was read before counts any more. */

@@ -2,18 +2,18 @@ package kelvo.scan;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.function.Function;
 import kelvo.field.Field;
+import kelvo.field.StateValues;
+import kelvo.field.Values;
 import kelvo.rule.Rule;
 import kelvo.rule.RuleCheck;
-import kelvo.rule.SharedReadings;
 import kelvo.session.Session;
-import kelvo.state.SymbolState;
+import kelvo.state.Subject;
 import kelvo.universe.Membership;
 
 /**
- * A scan made ready for one session. Rules whose answer cannot change during the session are
- * answered once for every security; only the others are asked at each event.
+ * A scan made ready for one source of values. Rules whose answer cannot change during the session
+ * are answered once for every security; only the others are asked at each event.
  */
 public final class ScanCheck {
   private final Scan scan;
@@ -23,40 +23,36 @@ public final class ScanCheck {
   private final boolean[][] anySettled;
   private final boolean[] groupPassing;
 
-  /** Prepares a scan that is asked alone. */
+  /** Prepares a scan that is asked of live states, alone. */
   public ScanCheck(Scan scan, Session session) {
-    this(scan, session, rule -> new RuleCheck(rule, session));
+    this(scan, new StateValues(session));
   }
 
-  /** Prepares one of many scans that are asked together. */
-  public ScanCheck(Scan scan, SharedReadings shared) {
-    this(scan, shared.session(), rule -> new RuleCheck(rule, shared));
-  }
-
-  private ScanCheck(Scan scan, Session session, Function<Rule, RuleCheck> checks) {
+  /** Prepares a scan; those that are asked together share their values. */
+  public ScanCheck(Scan scan, Values values) {
     this.scan = scan;
-    int count = session.securities().size();
+    int count = values.size();
     eligible = new boolean[count];
-    Membership members = Membership.of(scan.universe(), session);
+    Membership members = Membership.of(scan.universe(), values);
     for (int i = 0; i < count; i++) {
       eligible[i] = members.contains(i);
     }
     List<RuleCheck> asked = new ArrayList<>();
     for (Rule rule : scan.rules()) {
       if (rule.isSettled()) {
-        boolean[] answers = settledAnswers(rule, session);
+        boolean[] answers = settledAnswers(rule, values);
         for (int i = 0; i < count; i++) {
           eligible[i] &= answers[i];
         }
       } else {
-        asked.add(checks.apply(rule));
+        asked.add(new RuleCheck(rule, values));
       }
     }
     live = asked.toArray(new RuleCheck[0]);
     anyOf = new RuleCheck[scan.anyOf().size()][];
     anySettled = new boolean[anyOf.length][];
     for (int g = 0; g < anyOf.length; g++) {
-      prepareGroup(g, scan.anyOf().get(g), session, checks);
+      prepareGroup(g, scan.anyOf().get(g), values);
     }
     groupPassing = new boolean[anyOf.length];
     for (int g = 0; g < anyOf.length; g++) {
@@ -64,18 +60,17 @@ public final class ScanCheck {
     }
   }
 
-  private void prepareGroup(
-      int group, List<Rule> rules, Session session, Function<Rule, RuleCheck> checks) {
+  private void prepareGroup(int group, List<Rule> rules, Values values) {
     boolean[] settledHold = new boolean[eligible.length];
     List<RuleCheck> asked = new ArrayList<>();
     for (Rule rule : rules) {
       if (rule.isSettled()) {
-        boolean[] answers = settledAnswers(rule, session);
+        boolean[] answers = settledAnswers(rule, values);
         for (int i = 0; i < eligible.length; i++) {
           settledHold[i] |= answers[i];
         }
       } else {
-        asked.add(checks.apply(rule));
+        asked.add(new RuleCheck(rule, values));
       }
     }
     anyOf[group] = asked.toArray(new RuleCheck[0]);
@@ -83,11 +78,11 @@ public final class ScanCheck {
   }
 
   /** The answers of a rule that is {@link Rule#isSettled settled}, by security. */
-  private static boolean[] settledAnswers(Rule rule, Session session) {
-    boolean[] answers = new boolean[session.securities().size()];
-    RuleCheck check = new RuleCheck(rule, session);
+  private static boolean[] settledAnswers(Rule rule, Values values) {
+    boolean[] answers = new boolean[values.size()];
+    RuleCheck check = new RuleCheck(rule, values);
     for (int i = 0; i < answers.length; i++) {
-      answers[i] = check.passes(SymbolState.fresh(session, i), 0, 0);
+      answers[i] = check.passes(values.settled(i), 0, 0);
     }
     return answers;
   }
@@ -110,7 +105,7 @@ public final class ScanCheck {
   }
 
   /** Whether every rule holds, those that cannot change included. */
-  public boolean holds(SymbolState state, long now, int phase) {
+  public boolean holds(Subject state, long now, int phase) {
     if (!eligible[state.id()]) {
       return false;
     }
@@ -128,7 +123,7 @@ public final class ScanCheck {
   }
 
   /** The place of the first group of which no rule holds; -1 when there is none. */
-  public int failingGroup(SymbolState state, long now, int phase) {
+  public int failingGroup(Subject state, long now, int phase) {
     for (int g = 0; g < anyOf.length; g++) {
       if (!groupHolds(g, state, now, phase)) {
         return g;
@@ -147,7 +142,7 @@ public final class ScanCheck {
     return groupPassing[group];
   }
 
-  private boolean groupHolds(int group, SymbolState state, long now, int phase) {
+  private boolean groupHolds(int group, Subject state, long now, int phase) {
     if (anySettled[group][state.id()]) {
       return true;
     }

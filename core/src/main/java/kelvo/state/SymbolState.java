@@ -16,7 +16,7 @@ import kelvo.time.SessionHours;
  * Everything that the engine keeps about one security during a session, updated event by event.
  * Prices are {@link Price} units, sizes shares, times {@link DayTime}. Owned by one thread.
  */
-public final class SymbolState {
+public final class SymbolState implements Subject {
   private static final short NO_MINUTE = RecentMinutes.NONE;
 
   private final int id;
@@ -364,7 +364,7 @@ public final class SymbolState {
     return market;
   }
 
-  /** The number of the security in the session's list. */
+  @Override
   public int id() {
     return id;
   }

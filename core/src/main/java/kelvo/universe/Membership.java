@@ -2,10 +2,12 @@ package kelvo.universe;
 
 import java.util.ArrayList;
 import java.util.List;
+import kelvo.field.StateValues;
+import kelvo.field.Values;
 import kelvo.rule.Rule;
 import kelvo.rule.RuleCheck;
 import kelvo.session.Session;
-import kelvo.state.SymbolState;
+import kelvo.state.Subject;
 
 /** Who is in a universe in one session, and why the others are out. Immutable. */
 public final class Membership {
@@ -30,16 +32,21 @@ public final class Membership {
 
   /** Asks every security of a session. */
   public static Membership of(Universe universe, Session session) {
-    int securities = session.securities().size();
+    return of(universe, new StateValues(session));
+  }
+
+  /** Asks every security of a source of values. */
+  public static Membership of(Universe universe, Values values) {
+    int securities = values.size();
     String[] whyOut = new String[securities];
     java.util.Arrays.fill(whyOut, "");
     List<Cut> cuts = new ArrayList<>();
     for (Rule rule : universe.rules()) {
-      cuts.add(cut(rule, session, whyOut));
+      cuts.add(cut(rule, values, whyOut));
     }
     boolean[] in = new boolean[securities];
     for (int i = 0; i < securities; i++) {
-      String symbol = session.security(i).symbol();
+      String symbol = values.symbol(i);
       if (universe.excluded().contains(symbol)) {
         whyOut[i] = "excluded by hand";
       } else if (universe.added().contains(symbol)) {
@@ -51,12 +58,12 @@ public final class Membership {
   }
 
   /** Asks one rule of everyone; the first that fails tells why a security is out. */
-  private static Cut cut(Rule rule, Session session, String[] whyOut) {
-    RuleCheck check = new RuleCheck(rule, session);
+  private static Cut cut(Rule rule, Values values, String[] whyOut) {
+    RuleCheck check = new RuleCheck(rule, values);
     int alone = 0;
     int left = 0;
     for (int i = 0; i < whyOut.length; i++) {
-      SymbolState fresh = SymbolState.fresh(session, i);
+      Subject fresh = values.settled(i);
       if (check.passes(fresh, 0, 0)) {
         alone++;
         left += whyOut[i].isEmpty() ? 1 : 0;

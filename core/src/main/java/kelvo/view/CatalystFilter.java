@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import kelvo.field.StateValues;
 import kelvo.field.Unit;
 import kelvo.news.Catalyst;
 import kelvo.news.CatalystRule;
@@ -108,7 +109,9 @@ public record CatalystFilter(CatalystRule item, List<Rule> rules, List<ChangeSin
   /** The filter made ready for a session. */
   public Check in(Session session) {
     return new Check(
-        this, session, rules.stream().map(rule -> new RuleCheck(rule, session)).toList());
+        this,
+        session,
+        rules.stream().map(rule -> new RuleCheck(rule, new StateValues(session))).toList());
   }
 
   /** A filter made ready for one session; owned by one thread. */

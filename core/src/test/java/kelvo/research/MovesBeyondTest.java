@@ -88,7 +88,9 @@ class MovesBeyondTest {
       ScanCheck check = new ScanCheck(asked, session);
       int phase = session.phases().indexAt(MOMENT);
       for (int i = 0; i < SECURITIES; i++) {
-        assertThat(then.fits(asked, i))
+        assertThat(
+                new ScanCheck(asked, then)
+                    .holds(then.settled(i), then.moment(), then.phases().indexAt(then.moment())))
             .as("security %d", i)
             .isEqualTo(check.holds(engine.state(i), MOMENT, phase));
       }

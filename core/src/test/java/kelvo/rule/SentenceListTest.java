@@ -8,7 +8,7 @@ import org.junit.jupiter.api.Test;
 
 class SentenceListTest {
   private static final String NEWS = "news (tone above 0.3, weight high, subject)";
-  private static final String NEWS_RULE = "news within 1d (tone above 0.3, weight high or low)";
+  private static final String NEWS_RULE = "news within 1d (category contract or offering, subject)";
 
   @Test
   void whatStandsInBracketsStaysTogether() {

@@ -1,0 +1,2 @@
+/** Measurements; never shipped. */
+package kelvo.bench;

@@ -1,0 +1,5 @@
+/**
+ * The state of a security and of the market as a whole, event by event. Owned by the thread that
+ * replays; touches the session, never scans or rules.
+ */
+package kelvo.state;

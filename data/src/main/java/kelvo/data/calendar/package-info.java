@@ -1,0 +1,2 @@
+/** The exchange's calendar, from a library of holidays. */
+package kelvo.data.calendar;

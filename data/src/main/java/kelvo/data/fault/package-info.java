@@ -1,0 +1,2 @@
+/** What could not be read, in one sentence with its place. Used by every reader. */
+package kelvo.data.fault;

@@ -1,0 +1,2 @@
+/** The trader's days in one SQLite file, written by a thread of its own. */
+package kelvo.data.ledger;

@@ -1,0 +1,2 @@
+/** Scans, universes and checks as JSON files of a data folder. */
+package kelvo.data.scanfile;

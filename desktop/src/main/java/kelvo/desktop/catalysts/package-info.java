@@ -1,0 +1,2 @@
+/** The Catalysts stage. */
+package kelvo.desktop.catalysts;

@@ -1,0 +1,2 @@
+/** The part with the chart of the days. */
+package kelvo.desktop.days;

@@ -1,0 +1,2 @@
+/** The part with the chart of the day. */
+package kelvo.desktop.intraday;

@@ -1,0 +1,2 @@
+/** The part with the plan for a symbol: side, bucket, levels, notes. */
+package kelvo.desktop.plan;

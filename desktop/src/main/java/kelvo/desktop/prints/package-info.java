@@ -1,0 +1,2 @@
+/** The part with the newest prints. */
+package kelvo.desktop.prints;

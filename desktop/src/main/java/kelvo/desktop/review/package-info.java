@@ -1,0 +1,2 @@
+/** The Review stage. */
+package kelvo.desktop.review;

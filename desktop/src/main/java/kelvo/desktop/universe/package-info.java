@@ -1,0 +1,2 @@
+/** The Universe stage. */
+package kelvo.desktop.universe;
