@@ -27,6 +27,11 @@ public interface Values {
   /** What reads a field that is a word. */
   Words words(Field.Word field);
 
+  /** The same values for a question that is asked once of many securities, one after another. */
+  default Values alone() {
+    return this;
+  }
+
   /** Reads one field that is a number. */
   @FunctionalInterface
   interface Numbers {

@@ -4,6 +4,7 @@ import java.util.Arrays;
 import java.util.HashMap;
 import java.util.Map;
 import kelvo.field.Field;
+import kelvo.field.StateValues;
 import kelvo.field.Values;
 import kelvo.session.Session;
 import kelvo.state.Subject;
@@ -65,6 +66,11 @@ public final class SharedReadings implements Values {
   @Override
   public Subject settled(int security) {
     return SymbolState.fresh(session, security);
+  }
+
+  @Override
+  public Values alone() {
+    return new StateValues(session);
   }
 
   /** What reads a field once an asking. */

@@ -33,7 +33,7 @@ public final class ScanCheck {
     this.scan = scan;
     int count = values.size();
     eligible = new boolean[count];
-    Membership members = Membership.of(scan.universe(), values);
+    Membership members = Membership.of(scan.universe(), values.alone());
     for (int i = 0; i < count; i++) {
       eligible[i] = members.contains(i);
     }
@@ -80,7 +80,7 @@ public final class ScanCheck {
   /** The answers of a rule that is {@link Rule#isSettled settled}, by security. */
   private static boolean[] settledAnswers(Rule rule, Values values) {
     boolean[] answers = new boolean[values.size()];
-    RuleCheck check = new RuleCheck(rule, values);
+    RuleCheck check = new RuleCheck(rule, values.alone());
     for (int i = 0; i < answers.length; i++) {
       answers[i] = check.passes(values.settled(i), 0, 0);
     }

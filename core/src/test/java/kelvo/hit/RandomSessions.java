@@ -16,6 +16,15 @@ public final class RandomSessions {
 
   /** Events spread evenly from 04:00 to 20:00, in order of time. */
   public static Session of(long seed, int securities, int events) {
+    return of(seed, securities, events, 0);
+  }
+
+  /** The same, but one event in thirty comes up to a minute and a half after its time. */
+  public static Session withLateEvents(long seed, int securities, int events) {
+    return of(seed, securities, events, 90 * DayTime.SECOND);
+  }
+
+  private static Session of(long seed, int securities, int events, long lateness) {
     SplittableRandom random = new SplittableRandom(seed);
     long[] prices = new long[securities];
     Arrays.fill(prices, 100_000);
@@ -28,7 +37,9 @@ public final class RandomSessions {
                     DayTime.FIRST
                         + (DayTime.LAST - DayTime.FIRST) / events * i
                         + random.nextLong(DayTime.MILLISECOND);
-                event(tape, at, random, prices, i + 1);
+                boolean late = lateness > 0 && random.nextInt(30) == 0;
+                long told = late ? Math.max(DayTime.FIRST, at - random.nextLong(lateness)) : at;
+                event(tape, told, random, prices, i + 1);
               }
             });
     return session.with(

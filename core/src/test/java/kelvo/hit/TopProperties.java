@@ -33,7 +33,7 @@ class TopProperties {
   private static Scan scan(boolean byChange) {
     Scan plain =
         TestSessions.scan(
-            "top", Trigger.parse("enters top " + RANK), "trades at least 30", "change % above -3%");
+            "top", Trigger.parse("enters top " + RANK), "trades at least 12", "change % above -3%");
     return new Scan(
         plain.name(),
         plain.purpose(),
@@ -55,9 +55,9 @@ class TopProperties {
         List.of());
   }
 
-  @Property(tries = 10)
+  @Property(tries = 4)
   void arrivalsAreThoseOfSortingAnew(@ForAll long seed, @ForAll boolean byChange) {
-    Session session = RandomSessions.of(seed, SECURITIES, 20_000);
+    Session session = RandomSessions.of(seed, SECURITIES, 8_000);
     Scan scan = scan(byChange);
 
     List<Arrival> found = new ArrayList<>();

@@ -4,9 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import java.util.SplittableRandom;
-import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicBoolean;
 import kelvo.hit.Hit;
 import kelvo.hit.LevelHits;
 import kelvo.hit.Program;
@@ -41,27 +41,6 @@ class LivePlayerTest {
 
   private static final View<Shot> SHOTS =
       moment -> new Shot(moment.now(), moment.events(), moment.hits());
-
-  /** Keeps the hits that it is told of. */
-  private record Told(List<Hit> hits) implements PlayerListener {
-    @Override
-    public void hit(Hit hit) {
-      hits.add(hit);
-    }
-
-    @Override
-    public void published() {}
-
-    @Override
-    public void trouble(String what, Throwable cause) {
-      throw new AssertionError(what, cause);
-    }
-
-    @Override
-    public void stopped(Throwable cause) {
-      throw new AssertionError(cause);
-    }
-  }
 
   /** Brings a recorded session in pieces of any size, some of them empty. */
   private static final class Pieces implements LiveSource {
@@ -134,21 +113,21 @@ class LivePlayerTest {
         new Program(
             SCANS, List.of(Level.standing("AAAAAA", 100_300, LevelKind.BY_HAND, DayTime.of(8, 0))));
     List<Hit> expected = SessionRun.of(recorded, program, Progress.NONE).hits();
-    List<Hit> told = new CopyOnWriteArrayList<>();
+    ToldPlayer told = new ToldPlayer();
     LinkedBlockingQueue<Shot> shots = new LinkedBlockingQueue<>();
 
     try (LivePlayer player =
         new LivePlayer(
             SessionRun.begun(live, program, Progress.NONE),
             new Pieces(recorded, live, seed, EVENTS),
-            new Told(told),
+            told,
             System::nanoTime)) {
       player.follow(SHOTS, shots::add);
       player.speed(1);
       Shot last = awaitEvents(shots, recorded.tape().size(), DayTime.LAST - 2 * DayTime.SECOND);
 
       assertThat(expected).hasSizeGreaterThan(100);
-      assertThat(told).isEqualTo(expected);
+      assertThat(told.hits).isEqualTo(expected);
       assertThat(last.hits()).isEqualTo(expected);
     }
   }
@@ -159,13 +138,13 @@ class LivePlayerTest {
     Session live = unplayed(recorded);
     Program program = new Program(SCANS, List.of());
     int half = EVENTS / 2;
-    List<Hit> told = new CopyOnWriteArrayList<>();
+    ToldPlayer told = new ToldPlayer();
     LinkedBlockingQueue<Shot> shots = new LinkedBlockingQueue<>();
     try (LivePlayer player =
         new LivePlayer(
             SessionRun.begun(live, program, Progress.NONE),
             new Pieces(recorded, live, 5, half),
-            new Told(told),
+            told,
             System::nanoTime)) {
       player.follow(SHOTS, shots::add);
       Shot now = awaitEvents(shots, half, 0);
@@ -191,5 +170,72 @@ class LivePlayerTest {
       }
       assertThat(again.events()).isEqualTo(half);
     }
+  }
+
+  @Test
+  void aSourceThatThrowsIsToldAndTheNextEventsAreTaken() throws InterruptedException {
+    Session recorded = RandomSessions.of(6, SECURITIES, 2_000);
+    Session live = unplayed(recorded);
+    Pieces pieces = new Pieces(recorded, live, 6, 2_000);
+    AtomicBoolean broken = new AtomicBoolean(true);
+    LiveSource once =
+        new LiveSource() {
+          @Override
+          public long drain() {
+            if (broken.getAndSet(false)) {
+              throw new IllegalStateException("the feed brought nonsense");
+            }
+            return pieces.drain();
+          }
+
+          @Override
+          public void onArrival(Runnable wake) {
+            pieces.onArrival(wake);
+          }
+        };
+    ToldPlayer told = new ToldPlayer();
+    LinkedBlockingQueue<Shot> shots = new LinkedBlockingQueue<>();
+    try (LivePlayer player =
+        new LivePlayer(
+            SessionRun.begun(live, new Program(SCANS, List.of()), Progress.NONE),
+            once,
+            told,
+            System::nanoTime)) {
+      player.follow(SHOTS, shots::add);
+      assertThat(awaitEvents(shots, 2_000, 0).events()).isEqualTo(2_000);
+    }
+    assertThat(told.troubles)
+        .singleElement()
+        .asString()
+        .contains("taking what the feed has brought")
+        .contains("nonsense");
+  }
+
+  /** Events are taken while another scan is replayed from the day's start. */
+  @Test
+  void anotherScanIsReplayedApartAndHasTheHitsOfAWholeRun() throws InterruptedException {
+    Session recorded = RandomSessions.of(8, SECURITIES, 40_000);
+    Session live = unplayed(recorded);
+    ToldPlayer told = new ToldPlayer();
+    LinkedBlockingQueue<Shot> shots = new LinkedBlockingQueue<>();
+    Program last = new Program(SCANS.subList(0, 2), List.of());
+    try (LivePlayer player =
+        new LivePlayer(
+            SessionRun.begun(live, new Program(SCANS.subList(2, 3), List.of()), Progress.NONE),
+            new Pieces(recorded, live, 8, 40_000),
+            told,
+            System::nanoTime)) {
+      player.follow(SHOTS, shots::add);
+      awaitEvents(shots, 1, 0);
+      player.play(new Program(SCANS.subList(0, 1), List.of()));
+      player.play(last);
+
+      List<Hit> expected = SessionRun.of(recorded, last, Progress.NONE).hits();
+      Shot shot = awaitEvents(shots, 40_000, DayTime.LAST - 2 * DayTime.SECOND);
+      while (!shot.hits().equals(expected)) {
+        shot = ToldPlayer.next(shots);
+      }
+    }
+    assertThat(told.troubles).isEmpty();
   }
 }

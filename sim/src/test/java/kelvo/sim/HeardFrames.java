@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.CompletableFuture;
+import java.util.function.LongConsumer;
 import kelvo.data.feed.FeedClient;
 import kelvo.data.feed.FeedReader;
 import kelvo.data.feed.FeedSink;
@@ -18,6 +19,7 @@ final class HeardFrames implements FeedClient.Listener, FeedSink {
   final List<Long> mentions = new ArrayList<>();
   final CompletableFuture<Boolean> last = new CompletableFuture<>();
   private final int frames;
+  private final LongConsumer afterFrame;
 
   /**
    * Nothing heard yet.
@@ -25,7 +27,17 @@ final class HeardFrames implements FeedClient.Listener, FeedSink {
    * @param frames the number of the last frame
    */
   HeardFrames(int frames) {
+    this(frames, seq -> {});
+  }
+
+  /**
+   * Nothing heard yet.
+   *
+   * @param afterFrame is called after each frame and may throw
+   */
+  HeardFrames(int frames, LongConsumer afterFrame) {
     this.frames = frames;
+    this.afterFrame = afterFrame;
   }
 
   @Override
@@ -39,6 +51,7 @@ final class HeardFrames implements FeedClient.Listener, FeedSink {
     if (seq >= frames) {
       last.complete(true);
     }
+    afterFrame.accept(seq);
   }
 
   @Override

@@ -8,6 +8,7 @@ import java.net.URI;
 import java.time.Duration;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.TimeUnit;
+import java.util.function.LongConsumer;
 import kelvo.data.feed.FeedAddress;
 import kelvo.data.feed.FeedClient;
 import org.java_websocket.WebSocket;
@@ -32,8 +33,13 @@ abstract class LoopbackFeed extends WebSocketServer {
 
   /** Lets a client follow it until its last frame, at most so long. */
   final HeardFrames follow(Duration silence) throws Exception {
+    return follow(silence, seq -> {});
+  }
+
+  /** Lets a client follow it; {@code afterFrame} is called after each frame and may throw. */
+  final HeardFrames follow(Duration silence, LongConsumer afterFrame) throws Exception {
     start();
-    HeardFrames heard = new HeardFrames(frames);
+    HeardFrames heard = new HeardFrames(frames, afterFrame);
     try (FeedClient client =
         new FeedClient(
             new FeedAddress(

@@ -1,0 +1,58 @@
+package kelvo.data.folder;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Path;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+class FolderLockTest {
+  @TempDir Path folder;
+
+  @Test
+  void onlyOneHasItAtATime() {
+    FolderLock first = FolderLock.of(folder).orElseThrow();
+    assertThat(FolderLock.of(folder)).isEmpty();
+
+    first.close();
+    try (FolderLock second = FolderLock.of(folder).orElseThrow()) {
+      assertThat(second).isNotNull();
+    }
+  }
+
+  @Test
+  void aFolderThatCannotBeWrittenHasNone() {
+    assertThat(FolderLock.of(folder.resolve("nowhere"))).isEmpty();
+  }
+
+  /** The lock is the operating system's: it ends with the process that had it. */
+  @Test
+  void aKilledProcessLetsItGo() throws Exception {
+    Process holder =
+        new ProcessBuilder(
+                Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                "-cp",
+                System.getProperty("java.class.path"),
+                Holder.class.getName(),
+                folder.toString())
+            .redirectError(ProcessBuilder.Redirect.DISCARD)
+            .start();
+    assertThat(holder.getInputStream().read()).isEqualTo('y');
+    assertThat(FolderLock.of(folder)).isEmpty();
+
+    holder.destroyForcibly().waitFor();
+
+    assertThat(FolderLock.of(folder)).isPresent();
+  }
+
+  /** Takes the lock, says so, and waits to be killed. */
+  static final class Holder {
+    private Holder() {}
+
+    public static void main(String[] args) throws Exception {
+      System.out.write(FolderLock.of(Path.of(args[0])).isPresent() ? 'y' : 'n');
+      System.out.flush();
+      Thread.currentThread().join();
+    }
+  }
+}

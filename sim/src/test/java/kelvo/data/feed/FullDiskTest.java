@@ -1,0 +1,160 @@
+package kelvo.data.feed;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.io.Writer;
+import java.net.InetAddress;
+import java.net.InetSocketAddress;
+import java.net.URI;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.concurrent.locks.LockSupport;
+import java.util.function.BooleanSupplier;
+import kelvo.data.calendar.ExchangeCalendar;
+import kelvo.data.folder.DataFolder;
+import kelvo.job.Progress;
+import kelvo.session.Session;
+import kelvo.sim.DemoFolder;
+import kelvo.sim.DemoSize;
+import kelvo.sim.FeedServer;
+import kelvo.tape.EventTape;
+import kelvo.time.DayTime;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/**
+ * A disk that is full for a while during a live session: the session goes on on screen, it is said
+ * what is full, and afterwards the record is whole.
+ */
+class FullDiskTest {
+  @TempDir Path original;
+  @TempDir Path folder;
+
+  /** The disk, which takes nothing while it is full. */
+  private static final class SwitchedDisk implements RecordingStore {
+    final AtomicBoolean full = new AtomicBoolean();
+
+    private void take() throws IOException {
+      if (full.get()) {
+        throw new IOException("No space left on device");
+      }
+    }
+
+    @Override
+    public Writer append(Path file) throws IOException {
+      Writer to = DISK.append(file);
+      return new Writer() {
+        @Override
+        public void write(char[] characters, int from, int length) throws IOException {
+          take();
+          to.write(characters, from, length);
+        }
+
+        @Override
+        public void flush() throws IOException {
+          take();
+          to.flush();
+        }
+
+        @Override
+        public void close() throws IOException {
+          to.close();
+        }
+      };
+    }
+
+    @Override
+    public void replace(Path file, String text) throws IOException {
+      take();
+      DISK.replace(file, text);
+    }
+
+    @Override
+    public void truncate(Path file, long bytes) throws IOException {
+      DISK.truncate(file, bytes);
+    }
+
+    @Override
+    public long room(Path file) throws IOException {
+      return full.get() ? 0 : DISK.room(file);
+    }
+  }
+
+  private static void until(BooleanSupplier so) {
+    while (!so.getAsBoolean()) {
+      LockSupport.parkNanos(1_000_000);
+    }
+  }
+
+  private static Session read(Path from) {
+    DataFolder data = new DataFolder(from, new ExchangeCalendar()).searching();
+    Session session = data.session(DemoSize.SESSION, Progress.NONE);
+    assertThat(data.faultSentences()).isEmpty();
+    return session;
+  }
+
+  @Test
+  void theSessionGoesOnAndTheRecordIsWholeAfterwards() throws Exception {
+    DemoFolder.write(original, new DemoSize(60, 30, 6_000, DemoSize.SESSION), 5, Progress.NONE);
+    Session served = read(original);
+    Files.copy(original.resolve("securities.csv"), folder.resolve("securities.csv"));
+    SwitchedDisk disk = new SwitchedDisk();
+    SessionRecorder recorder = new SessionRecorder(folder, DemoSize.SESSION, disk);
+    Session live = read(folder);
+    try (FeedServer server =
+            new FeedServer(
+                served,
+                List.of(),
+                new InetSocketAddress(InetAddress.getLoopbackAddress(), 0),
+                "",
+                null,
+                DayTime.FIRST,
+                FeedServer.AT_ONCE,
+                System::nanoTime);
+        LiveFeed feed =
+            new LiveFeed(
+                new FeedAddress(URI.create("ws://localhost:" + server.port()), ""),
+                live,
+                recorder,
+                List.of(),
+                List.of())) {
+      server.start();
+      disk.full.set(true);
+      feed.start(fills -> {}, (what, cause) -> {});
+      EventTape shown = live.tape();
+      until(
+          () -> {
+            feed.drain();
+            return shown.size() == served.tape().size();
+          });
+      assertThat(feed.status().standing()).isEqualTo(FeedClient.Standing.LIVE);
+      until(() -> !feed.status().notRecorded().isEmpty());
+      assertThat(feed.status().notRecorded()).contains("No space left").contains("free some disk");
+
+      disk.full.set(false);
+      long last = served.tape().size();
+      until(() -> feed.status().notRecorded().isEmpty() && recorder.lastFrame() > 0);
+      until(() -> recorded() == last);
+      assertThat(shown.size()).as("nothing is played twice").isEqualTo(served.tape().size());
+      assertThat(feed.status().leftOut()).isZero();
+    }
+
+    assertThat(read(folder).tape().size()).isEqualTo(served.tape().size());
+  }
+
+  /** How many events the files have so far. */
+  private long recorded() {
+    long rows = 0;
+    for (RecordedTable.Kind kind : RecordedTable.Kind.values()) {
+      try (var lines = Files.lines(kind.in(folder.resolve("sessions/" + DemoSize.SESSION)))) {
+        rows += kind == RecordedTable.Kind.FILLS ? 0 : lines.count() - 1;
+      } catch (IOException e) {
+        return -1;
+      }
+    }
+    return rows + read(folder).catalysts().stream().mapToLong(c -> c.symbols().size()).sum();
+  }
+}
