@@ -24,7 +24,7 @@ final class BenchMarket {
   private static final LocalDate DATE = LocalDate.of(2031, 3, 12);
   private static final long SEED = 20_310_312;
   private static final int BARS = 60;
-  private static final long LEAST_PRICE = 20_000;
+  private static final long MIN_PRICE = 20_000;
 
   private BenchMarket() {}
 
@@ -53,7 +53,7 @@ final class BenchMarket {
       int place = java.util.Arrays.binarySearch(upTo, random.nextDouble() * sum);
       int security = Math.min(securities - 1, place < 0 ? -place - 1 : place);
       long step = (random.nextInt(9) - 4) * Math.max(100, prices[security] / 50_000 * 100);
-      prices[security] = Math.max(LEAST_PRICE, prices[security] + step);
+      prices[security] = Math.max(MIN_PRICE, prices[security] + step);
       tape.trade(
           from + n * apart,
           security,
@@ -61,7 +61,7 @@ final class BenchMarket {
           1 + random.nextInt(900),
           SaleCondition.REGULAR.bit());
     }
-    return new Session(SessionHours.full(DATE), Phases.USUAL, facts, List.of(), List.of(), tape);
+    return new Session(SessionHours.full(DATE), Phases.DEFAULT, facts, List.of(), List.of(), tape);
   }
 
   /** A session of prints spread over regular hours. */
@@ -91,7 +91,7 @@ final class BenchMarket {
       bars.addFirst(
           new DailyBar(
               DATE.minusDays(i + 1L), close, close + 900, close - 900, close, 1_000_000, 5_000));
-      close = Math.max(LEAST_PRICE, close + (random.nextInt(9) - 4) * 500L);
+      close = Math.max(MIN_PRICE, close + (random.nextInt(9) - 4) * 500L);
     }
     return new SecurityFacts(
         security, DailyHistory.before(DATE, bars, List.of()), null, shares, shares);

@@ -74,7 +74,7 @@ final class BenchScans {
         rules.add(
             RuleSentence.parse(
                 FIELDS.get(field) + " at least " + String.format(Locale.ROOT, "%.4f", bound),
-                Vocabulary.USUAL));
+                Vocabulary.DEFAULT));
       }
       made.add(scan("scan " + k, rules, List.of()));
     }
@@ -85,7 +85,7 @@ final class BenchScans {
   static Scan ofHighs() {
     return scan(
         "highs",
-        List.of(RuleSentence.parse("trades at least 100", Vocabulary.USUAL)),
+        List.of(RuleSentence.parse("trades at least 100", Vocabulary.DEFAULT)),
         List.of(Trigger.NEW_HIGH_OF_DAY));
   }
 
@@ -99,7 +99,7 @@ final class BenchScans {
         rules,
         List.of(),
         triggers,
-        Scan.USUAL_FOLD,
+        Scan.DEFAULT_FOLD,
         Side.UP,
         50,
         List.of(),

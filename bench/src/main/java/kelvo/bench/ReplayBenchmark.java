@@ -73,7 +73,7 @@ public class ReplayBenchmark {
   @Setup
   public void read() throws IOException {
     session = DemoSession.of(securities);
-    scans = ScanFile.shipped(Vocabulary.USUAL);
+    scans = ScanFile.shipped(Vocabulary.DEFAULT);
   }
 
   /** Makes what a session needs before its first event; that is not part of a pass. */

@@ -71,7 +71,7 @@ public class SeekBenchmark {
   @Setup
   public void read() throws IOException {
     Session session = DemoSession.of(securities);
-    List<Scan> scans = ScanFile.shipped(Vocabulary.USUAL);
+    List<Scan> scans = ScanFile.shipped(Vocabulary.DEFAULT);
     SessionRun run = SessionRun.of(session, new Program(scans, List.of()), Progress.NONE);
     List<String> followed = PlantedStories.all().stream().map(Story::symbol).limit(10).toList();
     player = new SessionPlayer(run, DayTime.FIRST, new Shown(), System::nanoTime);
@@ -89,7 +89,7 @@ public class SeekBenchmark {
             new QuoteView(session, focus),
             new MinutesView(session, focus),
             new DaysView(session, focus),
-            new FactsView(session, focus, CheckRule.USUAL),
+            new FactsView(session, focus, CheckRule.DEFAULT),
             new PrintsView(session, focus),
             new SymbolNewsView(session, focus))) {
       player.follow(view, answer -> {});

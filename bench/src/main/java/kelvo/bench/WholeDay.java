@@ -82,7 +82,7 @@ final class WholeDay {
   /** The ten shipped scans, and each in two halves by price. */
   private static List<Scan> thirty() {
     List<Scan> scans = new ArrayList<>();
-    for (Scan scan : ScanFile.shipped(Vocabulary.USUAL)) {
+    for (Scan scan : ScanFile.shipped(Vocabulary.DEFAULT)) {
       scans.add(scan);
       scans.addAll(ScanPairs.byPrice(scan, SPLIT));
     }

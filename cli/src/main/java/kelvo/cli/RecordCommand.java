@@ -66,7 +66,7 @@ final class RecordCommand implements Callable<Integer>, FeedClient.Listener {
           new FeedClient(
               feed.address(),
               opened.lastFrame(),
-              FeedClient.Patience.DEFAULT,
+              FeedClient.Timeouts.DEFAULT,
               this,
               System::nanoTime)) {
         client.everySecond("saving the record", () -> save(opened, client));
@@ -105,9 +105,9 @@ final class RecordCommand implements Callable<Integer>, FeedClient.Listener {
   }
 
   @Override
-  public void standing(FeedClient.Standing standing, String why) {
+  public void status(FeedClient.Status status, String why) {
     terminal.err().println("Feed: " + why + ".");
-    if (standing == FeedClient.Standing.REFUSED) {
+    if (status == FeedClient.Status.REFUSED) {
       faults++;
       end.countDown();
     }

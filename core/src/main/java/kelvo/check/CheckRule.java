@@ -19,7 +19,7 @@ public record CheckRule(String name, List<Rule> pass, @Nullable Rule fail) {
    * spread of 1% eats a trade, a float figure older than a quarter is stale, fewer than 25 prints
    * is one order, a deal leaves a flat line.
    */
-  public static final List<CheckRule> USUAL =
+  public static final List<CheckRule> DEFAULT =
       List.of(
           of("kind", "kind is common stock", "kind is not common stock"),
           of("split", "split flag is no", "split flag is yes"),
@@ -55,7 +55,7 @@ public record CheckRule(String name, List<Rule> pass, @Nullable Rule fail) {
 
   /** A check of sentences in the usual words. */
   private static CheckRule of(String name, String pass, String fail) {
-    return of(name, pass, fail, Vocabulary.USUAL);
+    return of(name, pass, fail, Vocabulary.DEFAULT);
   }
 
   /**

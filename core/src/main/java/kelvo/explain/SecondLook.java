@@ -24,18 +24,18 @@ import org.jspecify.annotations.Nullable;
  */
 public record SecondLook(long first, long second, List<Row> rows) {
   /** How a security stands at the second look. */
-  public enum Standing {
+  public enum Status {
     FELL_OUT("fell out"),
     NEW("new"),
     STAYED("stayed");
 
     private final String words;
 
-    Standing(String words) {
+    Status(String words) {
       this.words = words;
     }
 
-    /** The standing in words. */
+    /** The status in words. */
     public String words() {
       return words;
     }
@@ -46,7 +46,7 @@ public record SecondLook(long first, long second, List<Row> rows) {
    *
    * @param why the rules that it fails now, with its values; empty unless it fell out
    */
-  public record Row(String symbol, Standing standing, String why) {}
+  public record Row(String symbol, Status status, String why) {}
 
   /** Looks at two moments of a session; costs two seeks. */
   public static SecondLook of(Seekable run, Scan scan, long first, long second) {
@@ -58,12 +58,11 @@ public record SecondLook(long first, long second, List<Row> rows) {
     run.seek(replay, second);
     boolean[] now = fits(check, replay);
     List<Row> rows = new ArrayList<>();
-    for (Standing standing : Standing.values()) {
+    for (Status status : Status.values()) {
       for (int i = 0; i < then.length; i++) {
-        if (standing == standing(then[i], now[i])) {
-          String why =
-              standing == Standing.FELL_OUT ? why(scan, session, replay.state(i), replay) : "";
-          rows.add(new Row(session.security(i).symbol(), standing, why));
+        if (status == status(then[i], now[i])) {
+          String why = status == Status.FELL_OUT ? why(scan, session, replay.state(i), replay) : "";
+          rows.add(new Row(session.security(i).symbol(), status, why));
         }
       }
     }
@@ -78,11 +77,11 @@ public record SecondLook(long first, long second, List<Row> rows) {
     return fits;
   }
 
-  private static @Nullable Standing standing(boolean then, boolean now) {
+  private static @Nullable Status status(boolean then, boolean now) {
     if (then) {
-      return now ? Standing.STAYED : Standing.FELL_OUT;
+      return now ? Status.STAYED : Status.FELL_OUT;
     }
-    return now ? Standing.NEW : null;
+    return now ? Status.NEW : null;
   }
 
   /** The rules that fail, and the groups of which none holds, with what they were about. */

@@ -36,7 +36,7 @@ public final class FieldCatalogue {
   }
 
   /** The members of families that every hit records. */
-  private static final List<String> USUAL_MEMBERS =
+  private static final List<String> DEFAULT_MEMBERS =
       List.of("ema 10d", "ema 50d", "ema 200d", "avg volume 20d");
 
   private FieldCatalogue() {}
@@ -78,7 +78,7 @@ public final class FieldCatalogue {
   /** All single fields and the usual members of families: what every hit records. */
   public static List<Field> usual() {
     List<Field> usual = new ArrayList<>(FIELDS.values());
-    USUAL_MEMBERS.forEach(words -> exact(words).ifPresent(usual::add));
+    DEFAULT_MEMBERS.forEach(words -> exact(words).ifPresent(usual::add));
     return usual;
   }
 

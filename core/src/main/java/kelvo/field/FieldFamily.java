@@ -16,7 +16,7 @@ import java.util.regex.Pattern;
  */
 record FieldFamily(
     String words, Field example, Pattern pattern, Function<String, Optional<Field>> make) {
-  private static final int MOST = 1000;
+  private static final int MAX = 1000;
   private static final int EXAMPLE = 20;
 
   /** A family by whole numbers from 1 to 1000, written N. */
@@ -27,7 +27,7 @@ record FieldFamily(
         Pattern.compile(words.replace("N", "(\\d{1,4})")),
         text -> {
           int n = Integer.parseInt(text);
-          return n < 1 || n > MOST ? Optional.empty() : Optional.of(make.apply(n));
+          return n < 1 || n > MAX ? Optional.empty() : Optional.of(make.apply(n));
         });
   }
 

@@ -10,7 +10,7 @@ import kelvo.tape.Price;
 /** How a security has behaved in earlier sessions. */
 final class HistoryFields {
   private static final String NO_RUNS = "no session of the last 250 ran 10%";
-  private static final double USUAL_RISE = 35;
+  private static final double DEFAULT_RISE = 35;
 
   private HistoryFields() {}
 
@@ -40,8 +40,8 @@ final class HistoryFields {
             "Sessions in a row, ending yesterday, with a range of at most 2% and at most half of the volume that was usual before.",
             "never",
             PastSessions::flatDays),
-        dayTwo(USUAL_RISE, "day-two record"),
-        dayTwoSessions(USUAL_RISE, "day-two sessions"),
+        dayTwo(DEFAULT_RISE, "day-two record"),
+        dayTwoSessions(DEFAULT_RISE, "day-two sessions"),
         ActivityFields.fixed(
             "prior-day change %",
             Unit.PERCENT,

@@ -18,7 +18,7 @@ public record PastSessions(double giveBack, int runs, int halfReturned, int flat
   private static final double RUN = 10;
   private static final double HALF = 50;
   private static final double FLAT_RANGE = 2;
-  private static final int USUAL_VOLUME_SESSIONS = 20;
+  private static final int VOLUME_SESSIONS = 20;
 
   /** The behaviour of a security with some history. */
   public static PastSessions of(DailyHistory history) {
@@ -58,11 +58,11 @@ public record PastSessions(double giveBack, int runs, int halfReturned, int flat
   /** Whether every session of a streak traded at most half of what was usual before it. */
   private static boolean isQuiet(List<DailyBar> bars, int streak) {
     int start = bars.size() - streak;
-    if (start < USUAL_VOLUME_SESSIONS) {
+    if (start < VOLUME_SESSIONS) {
       return false;
     }
     double usual =
-        bars.subList(start - USUAL_VOLUME_SESSIONS, start).stream()
+        bars.subList(start - VOLUME_SESSIONS, start).stream()
             .mapToLong(DailyBar::volume)
             .average()
             .orElse(Double.NaN);

@@ -18,7 +18,7 @@ public final class UsualDay {
   public static final int SESSIONS = 20;
 
   /** How many there must be at least. */
-  public static final int LEAST_SESSIONS = 10;
+  public static final int MIN_SESSIONS = 10;
 
   private static final int MINUTES = (int) ((DayTime.LAST - DayTime.FIRST) / DayTime.MINUTE);
 
@@ -38,7 +38,7 @@ public final class UsualDay {
    *     for a security without any
    */
   public static UsualDay of(int securities, int sessions, IntFunction<long @Nullable []> sums) {
-    if (sessions < LEAST_SESSIONS) {
+    if (sessions < MIN_SESSIONS) {
       return NONE;
     }
     List<double @Nullable []> means = new java.util.ArrayList<>(securities);

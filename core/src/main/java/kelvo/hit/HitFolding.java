@@ -28,7 +28,7 @@ public final class HitFolding {
   public static HitFolding of(List<Scan> scans) {
     Map<String, Long> times = new HashMap<>();
     scans.forEach(scan -> times.put(scan.name(), scan.fold()));
-    return new HitFolding(name -> times.getOrDefault(name, Scan.USUAL_FOLD));
+    return new HitFolding(name -> times.getOrDefault(name, Scan.DEFAULT_FOLD));
   }
 
   /** Adds the next hit in order of time. */

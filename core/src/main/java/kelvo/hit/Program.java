@@ -7,7 +7,7 @@ import kelvo.scan.Scan;
 /**
  * What the engine looks for.
  *
- * @param scans at most {@link kelvo.hit.ScanBoard#MOST}
+ * @param scans at most {@link kelvo.hit.ScanBoard#MAX}
  * @param levels in the order in which they were set
  */
 public record Program(List<Scan> scans, List<Level> levels) {

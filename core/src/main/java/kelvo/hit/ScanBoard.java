@@ -21,7 +21,7 @@ import kelvo.trigger.Trigger;
  */
 public final class ScanBoard {
   /** The most scans that can run at once. */
-  public static final int MOST = Long.SIZE;
+  public static final int MAX = Long.SIZE;
 
   /**
    * Place in a row of the scans whose settled rules let the security through and that are awake.
@@ -73,9 +73,9 @@ public final class ScanBoard {
 
   /** A board before the first event. */
   public ScanBoard(List<Scan> scans, Session session) {
-    if (scans.size() > MOST) {
+    if (scans.size() > MAX) {
       throw new IllegalArgumentException(
-          "at most " + MOST + " scans run at once, found " + scans.size());
+          "at most " + MAX + " scans run at once, found " + scans.size());
     }
     int securities = session.securities().size();
     shared = new SharedReadings(session);

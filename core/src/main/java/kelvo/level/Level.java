@@ -16,7 +16,7 @@ import kelvo.time.DayTime;
  */
 public record Level(
     String symbol, long price, LevelKind kind, long setAt, long removedAt, double rise) {
-  private static final long LEAST_PRICE = 1;
+  private static final long MIN_PRICE = 1;
 
   public Level {
     if (price <= 0) {
@@ -52,7 +52,7 @@ public record Level(
   public long priceAt(long moment) {
     return rise == 0
         ? price
-        : Math.max(LEAST_PRICE, Math.round(price + rise * (moment - setAt) / DayTime.HOUR));
+        : Math.max(MIN_PRICE, Math.round(price + rise * (moment - setAt) / DayTime.HOUR));
   }
 
   /** Its kind and its price at a moment. */

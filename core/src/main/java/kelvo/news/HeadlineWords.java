@@ -11,7 +11,7 @@ import java.util.Set;
 /** The words that stand in many headlines at once: what the day is about. */
 public final class HeadlineWords {
   private static final int SHORTEST = 4;
-  private static final int LEAST_HEADLINES = 3;
+  private static final int MIN_HEADLINES = 3;
   private static final Set<String> EMPTY =
       Set.of(
           "with", "from", "that", "this", "will", "than", "over", "into", "after", "before",
@@ -35,7 +35,7 @@ public final class HeadlineWords {
       }
     }
     return counts.entrySet().stream()
-        .filter(e -> e.getValue() >= LEAST_HEADLINES)
+        .filter(e -> e.getValue() >= MIN_HEADLINES)
         .map(e -> new Count(e.getKey(), e.getValue()))
         .sorted(Comparator.comparingInt(Count::headlines).reversed().thenComparing(Count::word))
         .limit(most)

@@ -17,7 +17,7 @@ final class NewsReader {
   private static final double BAD_IN_ITSELF = -0.5;
 
   /** A body alone decides nothing unless it says so more than once. */
-  private static final double LEAST = 2;
+  private static final double MIN = 2;
 
   private NewsReader() {}
 
@@ -26,7 +26,7 @@ final class NewsReader {
     String[] head = words(headline, Integer.MAX_VALUE);
     String[] text = words(body, BODY_WORDS);
     NewsCategory category = NewsCategory.OTHER;
-    double best = LEAST - 1;
+    double best = MIN - 1;
     List<String> deciding = List.of();
     for (Map.Entry<NewsCategory, WordList> entry : CategoryWords.LISTS.entrySet()) {
       List<WordList.Found> inHead = entry.getValue().in(head);

@@ -12,10 +12,10 @@ public final class Themes {
   public static final double MOVES = 5;
 
   /** From how many movers on a sector is a theme. */
-  public static final int LEAST_MEMBERS = 3;
+  public static final int MIN_MEMBERS = 3;
 
   /** From how many dollars on a move counts as traded: common practice, no source. */
-  public static final double LEAST_DOLLARS = 500_000;
+  public static final double MIN_DOLLARS = 500_000;
 
   private static final double SHARE_OF_LEADER = 0.1;
 
@@ -45,7 +45,7 @@ public final class Themes {
         .filter(
             m ->
                 Math.abs(m.percent()) >= MOVES
-                    && m.dollars() >= LEAST_DOLLARS
+                    && m.dollars() >= MIN_DOLLARS
                     && !m.sector().isEmpty())
         .sorted(Comparator.comparingDouble(Mover::dollars).reversed())
         .forEach(
@@ -59,7 +59,7 @@ public final class Themes {
           double leader = members.getFirst().dollars();
           List<Mover> together =
               members.stream().filter(m -> m.dollars() >= leader * SHARE_OF_LEADER).toList();
-          if (together.size() >= LEAST_MEMBERS) {
+          if (together.size() >= MIN_MEMBERS) {
             themes.add(new Theme(way.sector(), way.up(), together));
           }
         });

@@ -27,7 +27,7 @@ public final class LivePlayer implements Player {
    * How long after its end a second is worked when no event has come: until then an event that is a
    * little late is still played in its place, as it will be when the recorded session is played.
    */
-  private static final long PATIENCE = 2 * DayTime.SECOND;
+  private static final long ALLOWED_DELAY = 2 * DayTime.SECOND;
 
   private final Followers followers;
   private final Commands commands;
@@ -175,7 +175,7 @@ public final class LivePlayer implements Player {
     long told = source.drain();
     run.grow(Progress.NONE);
     long clockBefore = run.head().clock();
-    run.passTime(Math.min(told - PATIENCE, DayTime.LAST));
+    run.passTime(Math.min(told - ALLOWED_DELAY, DayTime.LAST));
     List<Hit> hits = run.hits();
     followers.hits(hits.subList(Math.min(hitsTold, hits.size()), hits.size()));
     changed |= hits.size() > hitsTold || run.head().clock() > clockBefore;

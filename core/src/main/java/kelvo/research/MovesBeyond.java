@@ -27,7 +27,7 @@ import kelvo.state.Subject;
  * @param bound the rule's own bound
  * @param bounds at which it was counted, the rule's own among them, ascending
  * @param counts how many lay beyond each, a security once a session
- * @param medians their median move to the close, per cent; NaN for fewer than {@link #LEAST}
+ * @param medians their median move to the close, per cent; NaN for fewer than {@link #MIN}
  * @param sessions the number of recorded sessions
  * @param moment the time of day, {@link kelvo.time.DayTime}
  */
@@ -41,9 +41,9 @@ public record MovesBeyond(
     int sessions,
     long moment) {
   /** Of fewer a median says nothing. */
-  public static final int LEAST = 5;
+  public static final int MIN = 5;
 
-  private static final int MOST_BOUNDS = 48;
+  private static final int MAX_BOUNDS = 48;
 
   private record Move(double value, double toClose) {}
 
@@ -67,7 +67,7 @@ public record MovesBeyond(
               .mapToDouble(Move::toClose)
               .toArray();
       counts[i] = beyond.length;
-      medians[i] = beyond.length < LEAST ? Double.NaN : Median.of(Arrays.stream(beyond));
+      medians[i] = beyond.length < MIN ? Double.NaN : Median.of(Arrays.stream(beyond));
     }
     return new MovesBeyond(
         curve.rule(),
@@ -102,7 +102,7 @@ public record MovesBeyond(
 
   /** The rule's own bound and some of the values, as many of them between any two neighbours. */
   private static double[] bounds(double own, double[] sorted) {
-    int count = Math.min(MOST_BOUNDS, sorted.length);
+    int count = Math.min(MAX_BOUNDS, sorted.length);
     DoubleStream some =
         DoubleStream.iterate(0, i -> i + 1)
             .limit(count)

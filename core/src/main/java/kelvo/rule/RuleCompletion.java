@@ -16,7 +16,7 @@ import kelvo.field.Unit;
 
 /** What may come next in a rule that is being typed. */
 public final class RuleCompletion {
-  private static final int MOST = 9;
+  private static final int MAX = 9;
   private static final Pattern RELATION =
       Pattern.compile("\\s(at least|at most|above|below|between|is one of|is not|is)(?=\\s|$)");
   private static final List<Relation> OF_NUMBERS =
@@ -64,7 +64,7 @@ public final class RuleCompletion {
     }
     List<Proposal> proposals = new ArrayList<>(relations(text));
     proposals.addAll(fields(text));
-    return proposals.stream().limit(MOST).toList();
+    return proposals.stream().limit(MAX).toList();
   }
 
   private Optional<Field> find(String words) {
@@ -112,7 +112,7 @@ public final class RuleCompletion {
     known.stream().filter(w -> w.contains(wanted)).forEach(words::add);
     words.remove(wanted);
     return words.stream()
-        .limit(MOST)
+        .limit(MAX)
         .map(w -> new Proposal(w + " ", find(w).map(Field::meaning).orElse("")))
         .toList();
   }
@@ -142,7 +142,7 @@ public final class RuleCompletion {
       fields(typed.toLowerCase(Locale.ROOT))
           .forEach(f -> proposals.add(new Proposal(upTo + f.sentence(), f.meaning())));
     }
-    return proposals.stream().limit(MOST).toList();
+    return proposals.stream().limit(MAX).toList();
   }
 
   private List<Proposal> words(Field.Word field, String relation, String before, String bound) {
@@ -156,7 +156,7 @@ public final class RuleCompletion {
     return candidates.stream()
         .filter(c -> c.regionMatches(true, 0, typed, 0, typed.length()))
         .filter(c -> !c.equalsIgnoreCase(typed))
-        .limit(MOST)
+        .limit(MAX)
         .map(c -> new Proposal(before + c, ""))
         .toList();
   }

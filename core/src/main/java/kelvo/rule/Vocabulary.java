@@ -19,7 +19,7 @@ import kelvo.time.Phases;
  */
 public record Vocabulary(Phases phases, Map<String, Field> columns) {
   /** The catalogue's fields and the usual phases. */
-  public static final Vocabulary USUAL = new Vocabulary(Phases.USUAL, Map.of());
+  public static final Vocabulary DEFAULT = new Vocabulary(Phases.DEFAULT, Map.of());
 
   public Vocabulary {
     columns = Map.copyOf(columns);
@@ -27,7 +27,7 @@ public record Vocabulary(Phases phases, Map<String, Field> columns) {
 
   /** The usual words, and a field for each further column of a securities file. */
   public static Vocabulary of(List<Security> securities) {
-    return new Vocabulary(Phases.USUAL, SecurityColumns.of(securities));
+    return new Vocabulary(Phases.DEFAULT, SecurityColumns.of(securities));
   }
 
   /** The field of these words. */

@@ -39,7 +39,7 @@ public record Scan(
     List<SortOrder> sort,
     List<Field> columns) {
   /** How long a fold stays open unless the scan says otherwise. */
-  public static final long USUAL_FOLD = 15 * DayTime.MINUTE;
+  public static final long DEFAULT_FOLD = 15 * DayTime.MINUTE;
 
   public Scan {
     if (name.isBlank()) {

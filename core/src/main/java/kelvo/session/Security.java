@@ -18,7 +18,7 @@ import org.jspecify.annotations.Nullable;
  * @param floatShares freely tradable shares; NaN when unknown
  * @param floatAsOf date of the float figure
  * @param shortable whether it can be sold short; null when unknown
- * @param benchmark whether its change is shown in the market weather
+ * @param benchmark whether its change is shown with the market breadth
  * @param extra what further columns of the file say, by the column's name
  */
 public record Security(

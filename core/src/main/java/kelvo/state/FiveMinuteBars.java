@@ -16,11 +16,11 @@ import kelvo.time.SessionHours;
  */
 final class FiveMinuteBars extends TapeFollower.Made {
   private static final long SPAN = 5 * DayTime.MINUTE;
-  private static final int MOST_BARS = (int) ((DayTime.LAST - DayTime.FIRST) / SPAN) + 1;
+  private static final int MAX_BARS = (int) ((DayTime.LAST - DayTime.FIRST) / SPAN) + 1;
 
   private final EventTape tape;
   private final SessionHours hours;
-  private final double[] closes = new double[MOST_BARS];
+  private final double[] closes = new double[MAX_BARS];
   private int count;
   private long span = -1;
   private long high;

@@ -24,13 +24,13 @@ public final class EventTape {
   private static final int CORRECT = 1;
 
   /** The most securities that a tape can number. */
-  public static final int MOST_SECURITIES = 1 << 21;
+  public static final int MAX_SECURITIES = 1 << 21;
 
   /** The greatest price that a tape can hold, {@link Price} units. */
   public static final long GREATEST_PRICE = (1L << 40) - 1;
 
   /** The greatest number of shares of one print. */
-  public static final long MOST_SHARES = (1L << 48) - 1;
+  public static final long MAX_SHARES = (1L << 48) - 1;
 
   private static final int FEW = 16;
   private static final int BLOCK_BITS = 16;
@@ -78,12 +78,12 @@ public final class EventTape {
   /**
    * An empty tape.
    *
-   * @param symbolCount how many securities the session has, at most {@link #MOST_SECURITIES}
+   * @param symbolCount how many securities the session has, at most {@link #MAX_SECURITIES}
    */
   public EventTape(int symbolCount) {
-    if (symbolCount > MOST_SECURITIES) {
+    if (symbolCount > MAX_SECURITIES) {
       throw new IllegalArgumentException(
-          "at most " + MOST_SECURITIES + " securities fit a tape, found " + symbolCount);
+          "at most " + MAX_SECURITIES + " securities fit a tape, found " + symbolCount);
     }
     firstOfSymbol = new int[symbolCount];
     newestOfSymbol = new int[symbolCount];
@@ -111,8 +111,8 @@ public final class EventTape {
    *     day; {@link #NO_ID} without one
    */
   public void trade(long at, int symbol, long price, long shares, int conditions, long id) {
-    if (shares < 0 || shares > MOST_SHARES) {
-      throw new IllegalArgumentException("shares must be 0 to " + MOST_SHARES + ": " + shares);
+    if (shares < 0 || shares > MAX_SHARES) {
+      throw new IllegalArgumentException("shares must be 0 to " + MAX_SHARES + ": " + shares);
     }
     append(EventKind.TRADE, at, symbol, price, shares << CONDITION_BITS | conditions, id);
   }

@@ -6,7 +6,7 @@ import java.util.OptionalInt;
 /** The phases of a day, in order and without gaps. */
 public record Phases(List<Phase> all) {
   /** The phases that Kelvo starts with. */
-  public static final Phases USUAL =
+  public static final Phases DEFAULT =
       new Phases(
           List.of(
               phase("early", 4, 0, 7, 0),

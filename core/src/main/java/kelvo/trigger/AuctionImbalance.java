@@ -6,7 +6,7 @@ import kelvo.state.SymbolState;
 
 /** An auction cannot pair so many shares, or so large a part of a usual day. */
 final class AuctionImbalance extends RememberingDetector {
-  private static final int USUAL_SESSIONS = 20;
+  private static final int AVERAGED_SESSIONS = 20;
 
   private final double shares;
   private final double part;
@@ -23,6 +23,6 @@ final class AuctionImbalance extends RememberingDetector {
     if (part == 0) {
       return size >= shares;
     }
-    return size >= part * session.security(state.id()).history().averageVolume(USUAL_SESSIONS);
+    return size >= part * session.security(state.id()).history().averageVolume(AVERAGED_SESSIONS);
   }
 }

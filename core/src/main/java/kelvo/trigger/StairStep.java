@@ -14,8 +14,8 @@ final class StairStep extends RememberingDetector {
   private static final int LAST_LOW = 3;
   private static final int STEPS = 4;
   private static final int STEP_AT = 5;
-  private static final int LEAST_RISE_PART = 100;
-  private static final long PATIENCE = 30 * DayTime.MINUTE;
+  private static final int MIN_RISE_PART = 100;
+  private static final long MAX_STEP = 30 * DayTime.MINUTE;
 
   private final int fromStep;
 
@@ -30,7 +30,7 @@ final class StairStep extends RememberingDetector {
     long price = state.lastPrice();
     long steps = memory.get(id, STEPS);
     boolean over =
-        steps > 0 && (price < memory.get(id, LAST_LOW) || now - memory.get(id, STEP_AT) > PATIENCE);
+        steps > 0 && (price < memory.get(id, LAST_LOW) || now - memory.get(id, STEP_AT) > MAX_STEP);
     if (over || memory.get(id, BASE) == Price.NONE || price < memory.get(id, BASE)) {
       begin(id, price);
       return false;
@@ -40,7 +40,7 @@ final class StairStep extends RememberingDetector {
     if (price < high) {
       long pull = Math.min(price, memory.get(id, PULL));
       memory.set(id, PULL, pull);
-      if (2 * (high - pull) > rise && rise * LEAST_RISE_PART >= memory.get(id, BASE)) {
+      if (2 * (high - pull) > rise && rise * MIN_RISE_PART >= memory.get(id, BASE)) {
         begin(id, price);
       }
       return false;
@@ -51,7 +51,7 @@ final class StairStep extends RememberingDetector {
   /** A higher high: a step when there was a rise and a pullback before it. */
   private boolean climbs(int id, long price, long rise, long now) {
     long pull = memory.get(id, PULL);
-    boolean step = pull < memory.get(id, HIGH) && rise * LEAST_RISE_PART >= memory.get(id, BASE);
+    boolean step = pull < memory.get(id, HIGH) && rise * MIN_RISE_PART >= memory.get(id, BASE);
     memory.set(id, HIGH, price);
     if (!step) {
       return false;

@@ -24,7 +24,7 @@ class ChecksTest {
   private static Session session(SecurityFacts facts) {
     return new Session(
         SessionHours.full(TestSessions.DATE),
-        Phases.USUAL,
+        Phases.DEFAULT,
         List.of(facts),
         List.of(),
         List.of(),
@@ -32,7 +32,7 @@ class ChecksTest {
   }
 
   private static Result result(Session session, SymbolState state, String name) {
-    return new Checks(session, CheckRule.USUAL)
+    return new Checks(session, CheckRule.DEFAULT)
         .of(state, NOW).stream()
             .filter(c -> c.name().equals(name))
             .findFirst()
@@ -62,7 +62,7 @@ class ChecksTest {
                 new CorporateAction("SONWEL", TestSessions.DATE, 0.1),
                 4e6,
                 5e6));
-    Check split = new Checks(session, CheckRule.USUAL).of(state(session), NOW).get(1);
+    Check split = new Checks(session, CheckRule.DEFAULT).of(state(session), NOW).get(1);
 
     assertThat(split.result()).isEqualTo(Result.FAIL);
     assertThat(split.detail()).isEqualTo("1-for-10 reverse split on 2031-03-12");
@@ -101,7 +101,7 @@ class ChecksTest {
             "small float",
             "float at most 2M or float above 100M",
             "float at most 5M",
-            kelvo.rule.Vocabulary.USUAL);
+            kelvo.rule.Vocabulary.DEFAULT);
 
     Check check = new Checks(session, List.of(own)).of(state(session), NOW).getFirst();
 
@@ -112,13 +112,13 @@ class ChecksTest {
 
   @Test
   void everyUsualCheckReadsBackFromItsSentences() {
-    for (CheckRule rule : CheckRule.USUAL) {
+    for (CheckRule rule : CheckRule.DEFAULT) {
       assertThat(
               CheckRule.of(
                   rule.name(),
                   rule.passSentence(),
                   rule.failSentence(),
-                  kelvo.rule.Vocabulary.USUAL))
+                  kelvo.rule.Vocabulary.DEFAULT))
           .isEqualTo(rule);
     }
   }

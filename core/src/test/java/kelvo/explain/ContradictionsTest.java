@@ -12,7 +12,7 @@ import org.junit.jupiter.api.Test;
 
 class ContradictionsTest {
   private static List<String> of(String... rules) {
-    return Contradictions.of(TestSessions.scan("s", List.of(), rules), Phases.USUAL);
+    return Contradictions.of(TestSessions.scan("s", List.of(), rules), Phases.DEFAULT);
   }
 
   @Test
@@ -40,7 +40,7 @@ class ContradictionsTest {
   void aScanForFallersWithARuleForRisersIsNamed() {
     Scan fallers = TestSessions.scan("s", List.of(), "gap at least 4%").looking(Side.DOWN);
 
-    assertThat(Contradictions.of(fallers, Phases.USUAL))
+    assertThat(Contradictions.of(fallers, Phases.DEFAULT))
         .containsExactly("The scan looks down, but \"gap at least 4%\" keeps only the others.");
   }
 
@@ -56,7 +56,7 @@ class ContradictionsTest {
     assertThat(fallers.rules())
         .extracting(Rule::sentence)
         .containsExactly("gap at most -4%", "volume at least 50K");
-    assertThat(Contradictions.of(fallers, Phases.USUAL)).isEmpty();
+    assertThat(Contradictions.of(fallers, Phases.DEFAULT)).isEmpty();
   }
 
   @Test
@@ -70,6 +70,6 @@ class ContradictionsTest {
         halves
             .get(0)
             .withRules(List.of(halves.get(0).rules().getLast(), halves.get(1).rules().getLast()));
-    assertThat(Contradictions.of(both, Phases.USUAL)).hasSize(1);
+    assertThat(Contradictions.of(both, Phases.DEFAULT)).hasSize(1);
   }
 }

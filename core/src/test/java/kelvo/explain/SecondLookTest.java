@@ -29,15 +29,15 @@ class SecondLookTest {
 
     SecondLook look = SecondLook.of(run, scan, FIRST, SECOND);
 
-    assertThat(symbols(look, row -> row.standing() != SecondLook.Standing.NEW))
+    assertThat(symbols(look, row -> row.status() != SecondLook.Status.NEW))
         .containsExactlyInAnyOrderElementsOf(listed(run, scan, FIRST));
-    assertThat(symbols(look, row -> row.standing() != SecondLook.Standing.FELL_OUT))
+    assertThat(symbols(look, row -> row.status() != SecondLook.Status.FELL_OUT))
         .containsExactlyInAnyOrderElementsOf(listed(run, scan, SECOND));
     assertThat(look.rows())
         .allMatch(
             row ->
                 row.why().contains("change % at least 0.5%")
-                    == (row.standing() == SecondLook.Standing.FELL_OUT));
+                    == (row.status() == SecondLook.Status.FELL_OUT));
   }
 
   private static List<String> symbols(SecondLook look, Predicate<SecondLook.Row> wanted) {

@@ -49,7 +49,7 @@ class FieldsTest {
             5e6);
     return new Session(
         SessionHours.full(TestSessions.DATE),
-        Phases.USUAL,
+        Phases.DEFAULT,
         List.of(facts),
         List.of(),
         List.of(),

@@ -53,7 +53,7 @@ class HistoryFieldsTest {
     return new TapedSymbol(
         new Session(
             SessionHours.full(TestSessions.DATE),
-            Phases.USUAL,
+            Phases.DEFAULT,
             List.of(facts),
             List.of(),
             List.of(),

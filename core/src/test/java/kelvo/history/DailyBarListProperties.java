@@ -39,7 +39,7 @@ class DailyBarListProperties {
   @Provide
   Arbitrary<List<DailyBar>> bars() {
     Arbitrary<Long> prices = Arbitraries.longs().between(1, EventTape.GREATEST_PRICE);
-    Arbitrary<Long> counts = Arbitraries.longs().between(0, EventTape.MOST_SHARES);
+    Arbitrary<Long> counts = Arbitraries.longs().between(0, EventTape.MAX_SHARES);
     Arbitrary<Integer> days = Arbitraries.integers().between(0, 40_000);
     return Combinators.combine(days, prices, prices, counts, counts)
         .as(

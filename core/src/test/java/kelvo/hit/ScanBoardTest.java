@@ -91,7 +91,7 @@ class ScanBoardTest {
 
   @Test
   void moreScansThanALongHasBitsAreRefused() {
-    List<Scan> many = Collections.nCopies(ScanBoard.MOST + 1, scan("volume at least 1"));
+    List<Scan> many = Collections.nCopies(ScanBoard.MAX + 1, scan("volume at least 1"));
 
     assertThatThrownBy(() -> new ScanBoard(many, session))
         .hasMessage("at most 64 scans run at once, found 65");
@@ -119,7 +119,7 @@ class ScanBoardTest {
 
   private static Scan until(long end, String... rules) {
     List<Rule> parsed =
-        Arrays.stream(rules).map(r -> RuleSentence.parse(r, Vocabulary.USUAL)).toList();
+        Arrays.stream(rules).map(r -> RuleSentence.parse(r, Vocabulary.DEFAULT)).toList();
     return new Scan(
         String.join(", ", rules),
         "",
@@ -129,7 +129,7 @@ class ScanBoardTest {
         parsed,
         List.of(),
         List.of(Trigger.ENTERS, Trigger.LEAVES),
-        Scan.USUAL_FOLD,
+        Scan.DEFAULT_FOLD,
         Side.BOTH,
         50,
         List.of(),

@@ -47,7 +47,7 @@ public final class TestSessions {
     for (int i = 0; i < securities; i++) {
       facts.add(facts(String.valueOf((char) ('A' + i)).repeat(6), SecurityKind.COMMON_STOCK, 10e6));
     }
-    return new Session(SessionHours.full(DATE), Phases.USUAL, facts, news(tape), List.of(), tape);
+    return new Session(SessionHours.full(DATE), Phases.DEFAULT, facts, news(tape), List.of(), tape);
   }
 
   /** The items that a tape brings: those of {@link #NEWS} in turn, every third one told late. */
@@ -107,7 +107,7 @@ public final class TestSessions {
   /** A scan of the whole day. */
   public static Scan scan(String name, List<Trigger> triggers, String... rules) {
     List<Rule> parsed =
-        java.util.Arrays.stream(rules).map(r -> RuleSentence.parse(r, Vocabulary.USUAL)).toList();
+        java.util.Arrays.stream(rules).map(r -> RuleSentence.parse(r, Vocabulary.DEFAULT)).toList();
     return new Scan(
         name,
         "",
@@ -117,7 +117,7 @@ public final class TestSessions {
         parsed,
         List.of(),
         triggers,
-        Scan.USUAL_FOLD,
+        Scan.DEFAULT_FOLD,
         Side.BOTH,
         50,
         List.of(),

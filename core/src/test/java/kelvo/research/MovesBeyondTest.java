@@ -98,7 +98,7 @@ class MovesBeyondTest {
   }
 
   private static List<Rule> rules(String... sentences) {
-    return Arrays.stream(sentences).map(s -> RuleSentence.parse(s, Vocabulary.USUAL)).toList();
+    return Arrays.stream(sentences).map(s -> RuleSentence.parse(s, Vocabulary.DEFAULT)).toList();
   }
 
   /** Counted again with the scan whose bound is moved, and with the prices at both moments. */
@@ -135,7 +135,7 @@ class MovesBeyondTest {
                   .sorted()
                   .toArray();
       assertThat(moves.counts()[i]).isEqualTo(sorted.length);
-      if (sorted.length < MovesBeyond.LEAST) {
+      if (sorted.length < MovesBeyond.MIN) {
         assertThat(moves.medians()[i]).isNaN();
       } else {
         double middle = (sorted[(sorted.length - 1) / 2] + sorted[sorted.length / 2]) / 2;

@@ -12,13 +12,13 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 class PointedRuleTest {
   private static List<String> sentences(String field, String shown) {
-    return PointedRule.of(field(field), shown, Vocabulary.USUAL).stream()
+    return PointedRule.of(field(field), shown, Vocabulary.DEFAULT).stream()
         .map(Rule::sentence)
         .toList();
   }
 
   private static Field field(String words) {
-    return Vocabulary.USUAL.find(words).orElseThrow();
+    return Vocabulary.DEFAULT.find(words).orElseThrow();
   }
 
   @ParameterizedTest
@@ -42,7 +42,7 @@ class PointedRuleTest {
       if (field.unit() != Unit.WORD && field.unit() != Unit.FLAG) {
         for (double value : new double[] {0.25, 7, 1_234, 56_000, 7_800_000}) {
           String shown = field.unit().withSign(field.unit().text(value));
-          assertThat(PointedRule.of(field, shown, Vocabulary.USUAL))
+          assertThat(PointedRule.of(field, shown, Vocabulary.DEFAULT))
               .as("%s of %s", shown, field.words())
               .hasSize(2);
         }
@@ -58,10 +58,10 @@ class PointedRuleTest {
 
   @Test
   void itTakesThePlaceOfTheSameRuleWithAnotherBoundButNotOfASchedule() {
-    Rule gap = RuleSentence.parse("gap at least 4%", Vocabulary.USUAL);
-    Rule volume = RuleSentence.parse("volume at least 50K early, 1M opening", Vocabulary.USUAL);
-    Rule more = RuleSentence.parse("gap at least 9%", Vocabulary.USUAL);
-    Rule floor = RuleSentence.parse("volume at least 70K", Vocabulary.USUAL);
+    Rule gap = RuleSentence.parse("gap at least 4%", Vocabulary.DEFAULT);
+    Rule volume = RuleSentence.parse("volume at least 50K early, 1M opening", Vocabulary.DEFAULT);
+    Rule more = RuleSentence.parse("gap at least 9%", Vocabulary.DEFAULT);
+    Rule floor = RuleSentence.parse("volume at least 70K", Vocabulary.DEFAULT);
 
     assertThat(PointedRule.into(List.of(gap, volume), more)).containsExactly(more, volume);
     assertThat(PointedRule.into(List.of(gap, volume), floor)).containsExactly(gap, volume, floor);

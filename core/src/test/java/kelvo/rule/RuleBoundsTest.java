@@ -70,6 +70,6 @@ class RuleBoundsTest {
   }
 
   private static RuleBounds bounds(String sentence) {
-    return new RuleBounds(RuleSentence.parse(sentence, Vocabulary.USUAL), Phases.USUAL);
+    return new RuleBounds(RuleSentence.parse(sentence, Vocabulary.DEFAULT), Phases.DEFAULT);
   }
 }

@@ -7,7 +7,7 @@ import org.junit.jupiter.api.Test;
 
 class RuleCompletionTest {
   private static List<String> after(String typed) {
-    return new RuleCompletion(Vocabulary.USUAL, word -> List.of("common stock", "warrant"))
+    return new RuleCompletion(Vocabulary.DEFAULT, word -> List.of("common stock", "warrant"))
         .after(typed).stream().map(RuleCompletion.Proposal::sentence).toList();
   }
 

@@ -15,7 +15,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 
 class RuleSentenceTest {
   private static Rule parse(String sentence) {
-    return RuleSentence.parse(sentence, Vocabulary.USUAL);
+    return RuleSentence.parse(sentence, Vocabulary.DEFAULT);
   }
 
   @ParameterizedTest
@@ -62,8 +62,8 @@ class RuleSentenceTest {
   void rulesOfWhichOneMustHoldReadBackAsThey() {
     String sentence = "float at most 20M or unknown or gap at most -4%";
 
-    assertThat(RuleSentence.parseAny(sentence, Vocabulary.USUAL)).hasSize(2);
-    assertThat(RuleSentence.ofAny(RuleSentence.parseAny(sentence, Vocabulary.USUAL)))
+    assertThat(RuleSentence.parseAny(sentence, Vocabulary.DEFAULT)).hasSize(2);
+    assertThat(RuleSentence.ofAny(RuleSentence.parseAny(sentence, Vocabulary.DEFAULT)))
         .isEqualTo(sentence);
   }
 

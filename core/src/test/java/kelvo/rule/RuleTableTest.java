@@ -35,6 +35,6 @@ class RuleTableTest {
 
   private static RuleTable.Entry entry(SharedReadings shared, String sentence) {
     return new RuleTable.Entry(
-        0, new RuleCheck(RuleSentence.parse(sentence, Vocabulary.USUAL), shared));
+        0, new RuleCheck(RuleSentence.parse(sentence, Vocabulary.DEFAULT), shared));
   }
 }

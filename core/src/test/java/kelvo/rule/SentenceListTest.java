@@ -30,11 +30,11 @@ class SentenceListTest {
         SentenceList.split("halt, " + NEWS, ',').stream()
             .flatMap(one -> Trigger.parse(one).stream())
             .toList();
-    List<Rule> group = RuleSentence.parseAny("gap at least 4% or " + NEWS_RULE, Vocabulary.USUAL);
+    List<Rule> group = RuleSentence.parseAny("gap at least 4% or " + NEWS_RULE, Vocabulary.DEFAULT);
 
     assertThat(triggers).extracting(Trigger::words).containsExactly("halt", NEWS);
     assertThat(group).hasSize(2);
-    assertThat(RuleSentence.parseAny(RuleSentence.ofAny(group), Vocabulary.USUAL))
+    assertThat(RuleSentence.parseAny(RuleSentence.ofAny(group), Vocabulary.DEFAULT))
         .as("reads back as the same rules")
         .isEqualTo(group);
   }

@@ -24,7 +24,7 @@ class ScanVersionTest {
   void isAnotherOnceTheScanAsksForSomethingElse() {
     List<Scan> others =
         List.of(
-            SCAN.withRules(List.of(RuleSentence.parse("price at least 3", Vocabulary.USUAL))),
+            SCAN.withRules(List.of(RuleSentence.parse("price at least 3", Vocabulary.DEFAULT))),
             SCAN.withRules(List.of()).withAnyOf(List.of(SCAN.rules())),
             SCAN.withTriggers(List.of(Trigger.NEW_LOW_OF_DAY)),
             SCAN.looking(Side.DOWN));

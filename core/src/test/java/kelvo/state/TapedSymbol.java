@@ -48,7 +48,7 @@ public final class TapedSymbol {
     DailyBar yesterday = new DailyBar(DATE.minusDays(1), close, close, close, close, 1_000, 10);
     return new Session(
         SessionHours.full(DATE),
-        Phases.USUAL,
+        Phases.DEFAULT,
         List.of(
             new SecurityFacts(
                 security,

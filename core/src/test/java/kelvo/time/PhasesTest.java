@@ -21,7 +21,7 @@ class PhasesTest {
     "20:00, after hours"
   })
   void everyMomentHasItsPhase(String time, String phase) {
-    assertThat(Phases.USUAL.at(DayTime.parse(time)).name()).isEqualTo(phase);
+    assertThat(Phases.DEFAULT.at(DayTime.parse(time)).name()).isEqualTo(phase);
   }
 
   @Test

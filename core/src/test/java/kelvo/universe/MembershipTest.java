@@ -19,7 +19,7 @@ class MembershipTest {
 
   private static Universe universe(Set<String> added, Set<String> excluded, String... rules) {
     List<Rule> parsed =
-        Arrays.stream(rules).map(r -> RuleSentence.parse(r, Vocabulary.USUAL)).toList();
+        Arrays.stream(rules).map(r -> RuleSentence.parse(r, Vocabulary.DEFAULT)).toList();
     return new Universe("test", parsed, added, excluded, null);
   }
 

@@ -33,7 +33,7 @@ class NewsViewTest {
     Session session =
         new Session(
             SessionHours.full(TestSessions.DATE),
-            Phases.USUAL,
+            Phases.DEFAULT,
             plain.securities(),
             List.of(
                 item(NINE - DayTime.HOUR, "AAAAAA Works prices offering", "AAAAAA"),
@@ -52,7 +52,7 @@ class NewsViewTest {
 
   private static NewsView.NewsList news(String filter) {
     TapeReplay replay = replayAt(NINE + 2 * DayTime.MINUTE);
-    return new NewsView(replay.session(), CatalystFilter.parse(filter, Vocabulary.USUAL))
+    return new NewsView(replay.session(), CatalystFilter.parse(filter, Vocabulary.DEFAULT))
         .look(new Moment(replay, List.of()));
   }
 
@@ -113,7 +113,7 @@ class NewsViewTest {
     Session session =
         new Session(
             SessionHours.full(TestSessions.DATE),
-            Phases.USUAL,
+            Phases.DEFAULT,
             TestSessions.of(2, t -> {}).securities(),
             List.of(item(NINE, "AAAAAA Works wins contract", "AAAAAA").knownAt(told)),
             List.of(),

@@ -20,7 +20,7 @@ import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import org.testfx.util.WaitForAsyncUtils;
 
-/** The clock of the program: the day rail, playing, and the weather beside it. */
+/** The clock of the program: the day rail, playing, and the market breadth beside it. */
 @ExtendWith(ApplicationExtension.class)
 class DayRailTest {
   private static final long START = DayTime.of(9, 56);
@@ -88,10 +88,10 @@ class DayRailTest {
   }
 
   @Test
-  void theWeatherShowsItsPartsAndWarnsOfAKnownEvent(FxRobot robot) {
+  void theBreadthShowsItsPartsAndWarnsOfAKnownEvent(FxRobot robot) {
     Label next = robot.lookup((Node n) -> isLabelWith(n, "Wholesale inventories")).query();
     assertThat(next.getText()).startsWith("In 4 min");
-    robot.clickOn("#weather");
+    robot.clickOn("#breadth");
 
     until(() -> robot.lookup((Node n) -> isLabelWith(n, "Moved over 10%")).tryQuery().isPresent());
     assertThat(robot.lookup((Node n) -> isLabelWith(n, "Rate decision")).tryQuery()).isPresent();

@@ -160,8 +160,8 @@ class LiveWindowTest {
   void aCutIsSeenAtOnceAndMendedAndOpeningAgainGoesOn() {
     awaitEnd();
     server.cut();
-    until(() -> workspace.feed().status().standing() != FeedClient.Standing.LIVE);
-    until(() -> workspace.feed().status().standing() == FeedClient.Standing.LIVE);
+    until(() -> workspace.feed().status().connection() != FeedClient.Status.LIVE);
+    until(() -> workspace.feed().status().connection() == FeedClient.Status.LIVE);
     assertThat(workspace.feed().status().leftOut()).isZero();
 
     until(() -> workspace.book().get().fills().size() == fills.size());

@@ -50,7 +50,7 @@ class MorningByKeyboardTest {
     WaitForAsyncUtils.waitForAsyncFx(
         20_000,
         () -> {
-          opened.workspace.desk().ask(CheckRule.USUAL);
+          opened.workspace.desk().ask(CheckRule.DEFAULT);
           opened.workspace.close();
         });
   }

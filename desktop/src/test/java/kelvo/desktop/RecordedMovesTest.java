@@ -82,7 +82,7 @@ class RecordedMovesTest {
 
     Scan scan = opened.workspace.shownScan().get();
     List<Rule> changed = new ArrayList<>(scan.rules());
-    changed.set(3, RuleSentence.parse("premarket trades at least 2000", Vocabulary.USUAL));
+    changed.set(3, RuleSentence.parse("premarket trades at least 2000", Vocabulary.DEFAULT));
     WaitForAsyncUtils.waitForAsyncFx(
         5_000, () -> opened.workspace.desk().change(scan, scan.withRules(changed)));
     until(() -> said(robot).contains("in one recorded session") && !said(robot).equals(first));

@@ -13,7 +13,7 @@ import org.junit.jupiter.params.provider.EnumSource;
  * tokens.
  */
 class ThemeTest {
-  private static final double LEAST = 4.5;
+  private static final double MIN = 4.5;
 
   @ParameterizedTest
   @EnumSource(Theme.class)
@@ -25,7 +25,7 @@ class ThemeTest {
       for (Tone ground : new Tone[] {Tone.GROUND, Tone.CARD, Tone.SELECTION}) {
         assertThat(contrast(theme.colour(text), theme.colour(ground)))
             .as("%s %s on %s", theme, text, ground)
-            .isGreaterThanOrEqualTo(LEAST);
+            .isGreaterThanOrEqualTo(MIN);
       }
     }
   }

@@ -187,10 +187,10 @@ public final class DemoFolder {
                 "kind is common stock",
                 "previous close between 1 and 500",
                 "avg volume 20d at least 50K")
-            .map(rule -> RuleSentence.parse(rule, Vocabulary.USUAL))
+            .map(rule -> RuleSentence.parse(rule, Vocabulary.DEFAULT))
             .toList();
     LocalDate autumn = size.session().minusMonths(5);
-    new ScanFolder(root, Vocabulary.USUAL, problem -> {})
+    new ScanFolder(root, Vocabulary.DEFAULT, problem -> {})
         .save(new Universe("common stock", rules, Set.of(), Set.of(), autumn));
   }
 

@@ -26,7 +26,7 @@ import org.jspecify.annotations.Nullable;
  */
 public final class EarlierSessions {
   private static final double PRINT_SHARES = 170;
-  private static final double USUAL_PREMARKET_PART = 0.03;
+  private static final double TYPICAL_PREMARKET_PART = 0.03;
   private static final int FIRST_ECHO = 100;
   private static final int ECHOES_APART = 17;
 
@@ -161,7 +161,9 @@ public final class EarlierSessions {
         story != null
             ? story.price()
             : InventedMarket.drift(close / before - 1, 0.4 * random.nextDouble()),
-        story != null ? story.activity() : InventedMarket.activity(dayPrints, USUAL_PREMARKET_PART),
+        story != null
+            ? story.activity()
+            : InventedMarket.activity(dayPrints, TYPICAL_PREMARKET_PART),
         story);
   }
 }

@@ -37,7 +37,7 @@ public final class FeedServer implements AutoCloseable {
   private static final ObjectMapper JSON = new ObjectMapper();
   private static final long FRAME_SPAN = 100 * DayTime.MILLISECOND;
   private static final int FRAME_EVENTS = 500;
-  private static final int MOST_ON_THE_WAY = 64;
+  private static final int MAX_ON_THE_WAY = 64;
   private static final int REFUSED_CODE = 4001;
   private static final long IDLE_NANOS = 2_000_000;
   private static final long HEARTBEAT_NANOS = 1_000_000_000;
@@ -200,7 +200,7 @@ public final class FeedServer implements AutoCloseable {
   /** Sends a connection its next frames, until it has all or enough are on their way. */
   private boolean send(WebSocket connection, long released) {
     boolean sent = false;
-    while (((WebSocketImpl) connection).outQueue.size() < MOST_ON_THE_WAY) {
+    while (((WebSocketImpl) connection).outQueue.size() < MAX_ON_THE_WAY) {
       Long wanted = next.get(connection);
       if (wanted == null || wanted > released) {
         break;

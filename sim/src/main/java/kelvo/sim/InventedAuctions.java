@@ -8,7 +8,7 @@ import kelvo.time.SessionHours;
 
 /** Invents what auctions cannot pair before the open and the close. */
 final class InventedAuctions {
-  private static final double LEAST_VOLUME = 300_000;
+  private static final double MIN_VOLUME = 300_000;
   private static final long EVERY = 30 * DayTime.SECOND;
   private static final long BEFORE_OPEN = 2 * DayTime.MINUTE;
   private static final long BEFORE_CLOSE = 10 * DayTime.MINUTE;
@@ -22,7 +22,7 @@ final class InventedAuctions {
     for (int i = 0; i < stocks.size(); i++) {
       InventedStock stock = stocks.get(i);
       SplittableRandom random = new SplittableRandom(seed * 69_069 + i);
-      if (stock.averageVolume() >= LEAST_VOLUME && random.nextInt(SOME) == 0) {
+      if (stock.averageVolume() >= MIN_VOLUME && random.nextInt(SOME) == 0) {
         auction(events, i, stock, random, SessionHours.OPEN - BEFORE_OPEN, SessionHours.OPEN);
         auction(events, i, stock, random, hours.close() - BEFORE_CLOSE, hours.close());
       }

@@ -8,7 +8,7 @@ import kelvo.time.DayTime;
 final class InventedMentions {
   private static final long EVERY = 5 * DayTime.MINUTE;
   private static final int ONE_IN = 15;
-  private static final double USUAL = 0.8;
+  private static final double TYPICAL = 0.8;
   private static final double OF_A_STORY = 9;
 
   private InventedMentions() {}
@@ -25,7 +25,7 @@ final class InventedMentions {
       for (long at = DayTime.FIRST + random.nextLong(EVERY); at < DayTime.LAST; at += EVERY) {
         double prints = Story.since(stock.activity(), at).orElse(0);
         double busy = Math.min(6, 0.2 + Math.sqrt(prints) / 4);
-        int count = Draws.poisson(random, busy * (stock.story() == null ? USUAL : OF_A_STORY));
+        int count = Draws.poisson(random, busy * (stock.story() == null ? TYPICAL : OF_A_STORY));
         if (count > 0) {
           events.add((int) (at / DayTime.MILLISECOND), i, count, 0, 0, 0);
         }

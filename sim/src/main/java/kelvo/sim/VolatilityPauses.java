@@ -19,7 +19,7 @@ final class VolatilityPauses {
   static final String REASON = "LUDP";
 
   private static final int TIER = 2;
-  private static final long PATIENCE = 15 * DayTime.SECOND;
+  private static final long TIME_AT_BAND = 15 * DayTime.SECOND;
   private static final long PAUSE = 5 * DayTime.MINUTE;
   private static final long REFERENCE_SPAN = 5 * DayTime.MINUTE;
   private static final int MOVED_PART = 100;
@@ -68,8 +68,8 @@ final class VolatilityPauses {
       atBandSince = -1;
     } else if (atBandSince < 0) {
       atBandSince = at;
-    } else if (at - atBandSince >= PATIENCE) {
-      pause(atBandSince + PATIENCE);
+    } else if (at - atBandSince >= TIME_AT_BAND) {
+      pause(atBandSince + TIME_AT_BAND);
       return Price.NONE;
     }
     prints.addLast(new Print(at, inside));

@@ -34,7 +34,7 @@ class DemoStoriesTest {
   private static DataFolder data;
   private static Session session;
   private static SessionRun run;
-  private static final List<Scan> SCANS = ScanFile.shipped(Vocabulary.USUAL);
+  private static final List<Scan> SCANS = ScanFile.shipped(Vocabulary.DEFAULT);
 
   @BeforeAll
   static void play() {

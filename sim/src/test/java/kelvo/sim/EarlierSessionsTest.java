@@ -51,7 +51,7 @@ class EarlierSessionsTest {
       Session session = data.session(date, Progress.NONE);
       List<Hit> hits = new java.util.ArrayList<>();
       ScanEngine.replay(
-              session, new Program(ScanFile.shipped(Vocabulary.USUAL), List.of()), hits::add)
+              session, new Program(ScanFile.shipped(Vocabulary.DEFAULT), List.of()), hits::add)
           .runTo(DayTime.LAST);
       List<Story> stories =
           EarlierSessions.stories(SIZE, DemoFolder.SEED, new ExchangeCalendar(), date);

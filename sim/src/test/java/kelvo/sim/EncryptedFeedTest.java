@@ -85,7 +85,7 @@ class EncryptedFeedTest {
     Session session =
         new Session(
             SessionHours.full(DATE),
-            Phases.USUAL,
+            Phases.DEFAULT,
             List.of(),
             List.of(),
             List.of(),

@@ -38,8 +38,8 @@ import org.junit.jupiter.api.io.TempDir;
 
 /** The simulated feed and the client, over a real connection on loopback. */
 class FeedTest {
-  private static final FeedClient.Patience QUICK =
-      new FeedClient.Patience(Duration.ofMillis(1), Duration.ofMillis(5), Duration.ofSeconds(3));
+  private static final FeedClient.Timeouts QUICK =
+      new FeedClient.Timeouts(Duration.ofMillis(1), Duration.ofMillis(5), Duration.ofSeconds(3));
   private static final int CUTS = 200;
   private static final int EVENTS = 60_000;
 
@@ -92,7 +92,7 @@ class FeedTest {
   private static final class Heard implements FeedClient.Listener {
     final Session received = unplayed(session);
     final List<String> faults = new ArrayList<>();
-    final List<FeedClient.Standing> standings = new ArrayList<>();
+    final List<FeedClient.Status> statuses = new ArrayList<>();
     final CompletableFuture<Long> done = new CompletableFuture<>();
     final CompletableFuture<String> refused = new CompletableFuture<>();
     final List<Long> frames = new ArrayList<>();
@@ -113,9 +113,9 @@ class FeedTest {
     }
 
     @Override
-    public void standing(FeedClient.Standing standing, String why) {
-      standings.add(standing);
-      if (standing == FeedClient.Standing.REFUSED) {
+    public void status(FeedClient.Status status, String why) {
+      statuses.add(status);
+      if (status == FeedClient.Status.REFUSED) {
         refused.complete(why);
       }
     }
@@ -142,7 +142,7 @@ class FeedTest {
 
   private static List<Hit> hits(Session of) {
     List<Hit> hits = new ArrayList<>();
-    ScanEngine.replay(of, new Program(ScanFile.shipped(Vocabulary.USUAL), List.of()), hits::add)
+    ScanEngine.replay(of, new Program(ScanFile.shipped(Vocabulary.DEFAULT), List.of()), hits::add)
         .runTo(DayTime.LAST);
     return hits;
   }
@@ -234,6 +234,6 @@ class FeedTest {
       }
     }
 
-    assertThat(heard.standings).contains(FeedClient.Standing.CONNECTING, FeedClient.Standing.LIVE);
+    assertThat(heard.statuses).contains(FeedClient.Status.CONNECTING, FeedClient.Status.LIVE);
   }
 }

@@ -57,7 +57,7 @@ class FeedTroubleTest {
           }
 
           @Override
-          public void standing(FeedClient.Standing standing, String why) {}
+          public void status(FeedClient.Status status, String why) {}
 
           @Override
           public void fault(String sentence) {}
@@ -71,7 +71,7 @@ class FeedTroubleTest {
         new FeedClient(
             new FeedAddress(URI.create("ws://localhost:1"), ""),
             0,
-            FeedClient.Patience.DEFAULT,
+            FeedClient.Timeouts.DEFAULT,
             listener,
             System::nanoTime)) {
       client.everySecond(

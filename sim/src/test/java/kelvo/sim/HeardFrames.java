@@ -55,7 +55,7 @@ final class HeardFrames implements FeedClient.Listener, FeedSink {
   }
 
   @Override
-  public void standing(FeedClient.Standing standing, String why) {}
+  public void status(FeedClient.Status status, String why) {}
 
   @Override
   public void fault(String sentence) {

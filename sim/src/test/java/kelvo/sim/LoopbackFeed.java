@@ -45,7 +45,7 @@ abstract class LoopbackFeed extends WebSocketServer {
             new FeedAddress(
                 URI.create("ws://localhost:" + listening.get(20, TimeUnit.SECONDS)), ""),
             0,
-            new FeedClient.Patience(Duration.ofMillis(1), Duration.ofMillis(5), silence),
+            new FeedClient.Timeouts(Duration.ofMillis(1), Duration.ofMillis(5), silence),
             heard,
             System::nanoTime)) {
       client.start();

@@ -32,7 +32,7 @@ class NewsPollerTest {
   private final Session session =
       new Session(
           SessionHours.full(DATE),
-          Phases.USUAL,
+          Phases.DEFAULT,
           List.of(),
           List.of(item("06:00", "Early tide"), item("08:00", "Late tide")),
           List.of(),

@@ -28,7 +28,7 @@ class NewsServerTest {
   private final Session session =
       new Session(
           SessionHours.full(LocalDate.of(2031, 3, 12)),
-          Phases.USUAL,
+          Phases.DEFAULT,
           List.of(),
           List.of(item("06:00", "Early <b>tide</b> & wind"), item("08:00", "Late tide")),
           List.of(),

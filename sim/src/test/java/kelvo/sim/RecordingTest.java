@@ -39,7 +39,8 @@ class RecordingTest {
   private static final ObjectMapper JSON = new ObjectMapper();
   private static final DemoSize SIZE = new DemoSize(240, 280, 30_000, DemoSize.SESSION);
   private static final int FRAME = 400;
-  private static final Program PROGRAM = new Program(ScanFile.shipped(Vocabulary.USUAL), List.of());
+  private static final Program PROGRAM =
+      new Program(ScanFile.shipped(Vocabulary.DEFAULT), List.of());
 
   @TempDir Path original;
   @TempDir Path recorded;

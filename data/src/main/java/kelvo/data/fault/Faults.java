@@ -44,6 +44,15 @@ public final class Faults {
     return count;
   }
 
+  /** How many there have been in one file, named as in its faults. */
+  public synchronized int count(String file) {
+    int inFile = (int) kept.stream().filter(fault -> fault.file().equals(file)).count();
+    for (Map.Entry<Kind, Integer> kind : beyond.entrySet()) {
+      inFile += kind.getKey().file.equals(file) ? kind.getValue() : 0;
+    }
+    return inFile;
+  }
+
   /** Those that are kept, by file and line. */
   public synchronized List<Fault> all() {
     List<Fault> sorted = new ArrayList<>(kept);

@@ -26,7 +26,7 @@ import org.jspecify.annotations.Nullable;
  */
 public final class FeedClient implements AutoCloseable {
   /** How the connection stands. */
-  public enum Standing {
+  public enum Status {
     CONNECTING,
     LIVE,
     STALE,
@@ -44,7 +44,7 @@ public final class FeedClient implements AutoCloseable {
     FeedReader session(LocalDate date);
 
     /** The connection stands otherwise; {@code why} is one sentence. */
-    void standing(Standing standing, String why);
+    void status(Status status, String why);
 
     /** A frame could not be read at all. */
     void fault(String sentence);
@@ -58,10 +58,10 @@ public final class FeedClient implements AutoCloseable {
   }
 
   /** How long to wait between tries, and how long silence may last. */
-  public record Patience(Duration first, Duration longest, Duration silence) {
+  public record Timeouts(Duration first, Duration longest, Duration silence) {
     /** 0.5 s to 30 s between tries; 3 s of silence. */
-    public static final Patience DEFAULT =
-        new Patience(Duration.ofMillis(500), Duration.ofSeconds(30), Duration.ofSeconds(3));
+    public static final Timeouts DEFAULT =
+        new Timeouts(Duration.ofMillis(500), Duration.ofSeconds(30), Duration.ofSeconds(3));
   }
 
   private static final ObjectMapper JSON = new ObjectMapper();
@@ -72,7 +72,7 @@ public final class FeedClient implements AutoCloseable {
   private static final int AHEAD = 256;
 
   private final FeedAddress address;
-  private final Patience patience;
+  private final Timeouts timeouts;
   private final Listener listener;
   private final LongSupplier nanos;
   private final HttpClient http;
@@ -96,7 +96,7 @@ public final class FeedClient implements AutoCloseable {
   private boolean asking;
 
   private boolean closed;
-  private Standing standing = Standing.CLOSED;
+  private Status status = Status.CLOSED;
 
   /**
    * A client that has not connected yet.
@@ -105,20 +105,20 @@ public final class FeedClient implements AutoCloseable {
    * @param nanos a clock that only measures how much time goes by
    */
   public FeedClient(
-      FeedAddress address, long last, Patience patience, Listener listener, LongSupplier nanos) {
+      FeedAddress address, long last, Timeouts timeouts, Listener listener, LongSupplier nanos) {
     this.address = address;
     this.last = last;
-    this.patience = patience;
+    this.timeouts = timeouts;
     this.listener = listener;
     this.nanos = nanos;
-    wait = patience.first();
+    wait = timeouts.first();
     http = address.client();
   }
 
   /** Connects, and stays connected until it is closed. */
   public void start() {
     run("connecting", this::connect);
-    long check = Math.max(1, patience.silence().toMillis() / 3);
+    long check = Math.max(1, timeouts.silence().toMillis() / 3);
     thread.scheduleWithFixedDelay(
         guarded("asking whether the feed is silent", this::checkSilence),
         check,
@@ -143,8 +143,8 @@ public final class FeedClient implements AutoCloseable {
           }
 
           @Override
-          public void standing(Standing standing, String why) {
-            if (standing == Standing.REFUSED) {
+          public void status(Status status, String why) {
+            if (status == Status.REFUSED) {
               found.completeExceptionally(new IllegalArgumentException(why));
             }
           }
@@ -160,7 +160,7 @@ public final class FeedClient implements AutoCloseable {
           }
         };
     try (FeedClient client =
-        new FeedClient(address, 0, Patience.DEFAULT, asking, System::nanoTime)) {
+        new FeedClient(address, 0, Timeouts.DEFAULT, asking, System::nanoTime)) {
       client.start();
       return found.get(longest.toMillis(), TimeUnit.MILLISECONDS);
     } catch (ExecutionException e) {
@@ -204,7 +204,7 @@ public final class FeedClient implements AutoCloseable {
       return;
     }
     int mine = ++connection;
-    stand(Standing.CONNECTING, "connecting to " + address.uri());
+    become(Status.CONNECTING, "connecting to " + address.uri());
     heardAt = nanos.getAsLong();
     http.newWebSocketBuilder()
         .connectTimeout(Duration.ofSeconds(10))
@@ -263,16 +263,16 @@ public final class FeedClient implements AutoCloseable {
     if (open != null) {
       open.abort();
     }
-    stand(Standing.STALE, why);
+    become(Status.STALE, why);
     thread.schedule(
         guarded("connecting again", this::connect), wait.toNanos(), TimeUnit.NANOSECONDS);
     Duration doubled = wait.multipliedBy(2);
-    wait = doubled.compareTo(patience.longest()) > 0 ? patience.longest() : doubled;
+    wait = doubled.compareTo(timeouts.longest()) > 0 ? timeouts.longest() : doubled;
   }
 
   private void checkSilence() {
-    if (socket != null && nanos.getAsLong() - heardAt > patience.silence().toNanos()) {
-      lost(connection, "nothing heard for " + patience.silence().toSeconds() + " s");
+    if (socket != null && nanos.getAsLong() - heardAt > timeouts.silence().toNanos()) {
+      lost(connection, "nothing heard for " + timeouts.silence().toSeconds() + " s");
     }
   }
 
@@ -305,12 +305,12 @@ public final class FeedClient implements AutoCloseable {
       if (reader == null) {
         reader = listener.session(date);
       }
-      wait = patience.first();
+      wait = timeouts.first();
       asking = false;
-      stand(Standing.LIVE, "session of " + date);
+      become(Status.LIVE, "session of " + date);
     } catch (IllegalStateException e) {
       connection++;
-      stand(Standing.REFUSED, String.valueOf(e.getMessage()));
+      become(Status.REFUSED, String.valueOf(e.getMessage()));
     } catch (java.time.DateTimeException e) {
       listener.fault("expected a session such as 2031-03-12, found " + message.path("session"));
     }
@@ -357,10 +357,10 @@ public final class FeedClient implements AutoCloseable {
     return events.size() == 1 && events.get(0).path(0).asText().equals("b");
   }
 
-  private void stand(Standing now, String why) {
-    if (now != standing) {
-      standing = now;
-      listener.standing(now, why);
+  private void become(Status now, String why) {
+    if (now != status) {
+      status = now;
+      listener.status(now, why);
     }
   }
 
@@ -376,7 +376,7 @@ public final class FeedClient implements AutoCloseable {
           if (open != null) {
             open.abort();
           }
-          stand(Standing.CLOSED, "closed");
+          become(Status.CLOSED, "closed");
           thread.shutdown();
         });
     try {
@@ -429,7 +429,7 @@ public final class FeedClient implements AutoCloseable {
             if (code == REFUSED_CODE && mine == connection) {
               connection++;
               socket = null;
-              stand(Standing.REFUSED, "the server says: " + reason + "; check the token");
+              become(Status.REFUSED, "the server says: " + reason + "; check the token");
             } else {
               lost(mine, "the server closed the connection");
             }

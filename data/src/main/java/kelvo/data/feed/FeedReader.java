@@ -88,7 +88,7 @@ public final class FeedReader {
               time(e),
               text(e, 2),
               price(e, 3),
-              whole(e, 4, EventTape.MOST_SHARES),
+              whole(e, 4, EventTape.MAX_SHARES),
               conditions(text(e, 5)),
               e.size() > 6 ? PrintIds.of(e.get(6).asText()) : EventTape.NO_ID);
       case "q" ->
@@ -109,9 +109,9 @@ public final class FeedReader {
               text(e, 2),
               oneOf(e, 3, "buy", "sell"),
               (int) whole(e, 4, Integer.MAX_VALUE),
-              whole(e, 5, EventTape.MOST_SHARES),
+              whole(e, 5, EventTape.MAX_SHARES),
               price(e, 6));
-      case "m" -> sink.mention(time(e), text(e, 2), whole(e, 3, EventTape.MOST_SHARES));
+      case "m" -> sink.mention(time(e), text(e, 2), whole(e, 3, EventTape.MAX_SHARES));
       case "n" -> sink.news(NewsItemJson.read(item(e), date));
       case "f" -> sink.fill(FillJson.read(item(e), date));
       case "b" -> {}
@@ -130,7 +130,7 @@ public final class FeedReader {
           text(e, 2),
           PrintIds.of(e.path(3).asText()),
           price(e, 5),
-          whole(e, 6, EventTape.MOST_SHARES));
+          whole(e, 6, EventTape.MAX_SHARES));
     }
   }
 

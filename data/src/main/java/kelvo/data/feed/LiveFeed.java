@@ -34,7 +34,7 @@ public final class LiveFeed implements LiveSource, AutoCloseable {
   /**
    * How the feed stands.
    *
-   * @param standing of the connection
+   * @param connection of the feed
    * @param why one sentence
    * @param lagNanos how long the newest frames waited for the player
    * @param leftOut how many events were wrong and left out
@@ -42,7 +42,7 @@ public final class LiveFeed implements LiveSource, AutoCloseable {
    * @param notRecorded why the session is not being written down; empty while it is
    */
   public record Status(
-      FeedClient.Standing standing,
+      FeedClient.Status connection,
       String why,
       long lagNanos,
       int leftOut,
@@ -80,7 +80,7 @@ public final class LiveFeed implements LiveSource, AutoCloseable {
   private final AtomicInteger leftOut = new AtomicInteger();
   private volatile String firstLeftOut = "";
   private volatile String notRecorded = "";
-  private volatile FeedClient.Standing standing = FeedClient.Standing.CONNECTING;
+  private volatile FeedClient.Status connection = FeedClient.Status.CONNECTING;
   private volatile String why = "not connected yet";
   private volatile long lagNanos;
   private volatile boolean closed;
@@ -123,7 +123,7 @@ public final class LiveFeed implements LiveSource, AutoCloseable {
         new FeedClient(
             address,
             recorder.lastFrame(),
-            FeedClient.Patience.DEFAULT,
+            FeedClient.Timeouts.DEFAULT,
             new Connection(),
             System::nanoTime);
   }
@@ -179,7 +179,7 @@ public final class LiveFeed implements LiveSource, AutoCloseable {
 
   /** How the feed stands now. */
   public Status status() {
-    return new Status(standing, why, lagNanos, leftOut.get(), firstLeftOut, notRecorded);
+    return new Status(connection, why, lagNanos, leftOut.get(), firstLeftOut, notRecorded);
   }
 
   @Override
@@ -250,8 +250,8 @@ public final class LiveFeed implements LiveSource, AutoCloseable {
     }
 
     @Override
-    public void standing(FeedClient.Standing now, String sentence) {
-      standing = now;
+    public void status(FeedClient.Status now, String sentence) {
+      connection = now;
       why = sentence;
     }
 

@@ -79,6 +79,11 @@ public final class DataFolder {
     return faults.count();
   }
 
+  /** How many faults there have been in one file, named from the folder on. */
+  public int faultCount(String file) {
+    return faults.count(file);
+  }
+
   /** All faults in words, those beyond the first thousand by kind. */
   public List<String> faultSentences() {
     return faults.sentences();
@@ -138,7 +143,7 @@ public final class DataFolder {
         securities.parallelStream().map(security -> facts(security, actions, bars, date)).toList();
     progress.done(1);
     return new Session(
-            calendar.hours(date), Phases.USUAL, facts, catalysts, knownEvents(date), tape)
+            calendar.hours(date), Phases.DEFAULT, facts, catalysts, knownEvents(date), tape)
         .with(volume, mentions)
         .withEarlierVwaps(
             new EarlierVwapFiles(root, calendar, numbers, faults)

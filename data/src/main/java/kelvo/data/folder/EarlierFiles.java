@@ -11,7 +11,7 @@ import kelvo.time.TradingCalendar;
 
 /** The files of a kind that full sessions before a date have. */
 final class EarlierFiles {
-  private static final int MOST_DAYS_BACK = 60;
+  private static final int MAX_DAYS_BACK = 60;
 
   private EarlierFiles() {}
 
@@ -25,7 +25,7 @@ final class EarlierFiles {
       LocalDate session, TradingCalendar calendar, Function<LocalDate, Path> stem, int most) {
     SequencedMap<LocalDate, Path> files = new TreeMap<LocalDate, Path>().descendingMap();
     LocalDate date = session.minusDays(1);
-    for (int day = 0; day < MOST_DAYS_BACK && files.size() < most; day++) {
+    for (int day = 0; day < MAX_DAYS_BACK && files.size() < most; day++) {
       if (calendar.hours(date).kind() == SessionHours.Kind.FULL) {
         Path place = stem.apply(date);
         for (String ending : TableFile.ENDINGS) {

@@ -11,7 +11,7 @@ import kelvo.tape.EventTape;
 public final class PrintIds {
   private static final long OFFSET = 0xcbf29ce484222325L;
   private static final long PRIME = 0x100000001b3L;
-  static final int MOST_DIGITS = 18;
+  static final int MAX_DIGITS = 18;
 
   private PrintIds() {}
 
@@ -20,7 +20,7 @@ public final class PrintIds {
     if (id.isEmpty()) {
       return EventTape.NO_ID;
     }
-    boolean number = id.length() <= MOST_DIGITS && id.chars().allMatch(c -> c >= '0' && c <= '9');
+    boolean number = id.length() <= MAX_DIGITS && id.chars().allMatch(c -> c >= '0' && c <= '9');
     return number ? Long.parseLong(id) : hash(id);
   }
 

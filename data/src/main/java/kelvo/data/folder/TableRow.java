@@ -17,7 +17,7 @@ import org.jspecify.annotations.Nullable;
  * where they lie, so that a file of millions of prints makes no garbage.
  */
 final class TableRow extends AbstractBaseCsvCallbackHandler<TableRow> {
-  private static final int MOST_DIGITS = 15;
+  private static final int MAX_DIGITS = 15;
   private static final int WORD_SLOTS = 1 << 15;
 
   private final Map<String, LocalDate> dates = new HashMap<>();
@@ -147,7 +147,7 @@ final class TableRow extends AbstractBaseCsvCallbackHandler<TableRow> {
   long printId(int column) {
     int start = start(column);
     int digits = ends[column] - start;
-    if (digits < 1 || digits > PrintIds.MOST_DIGITS) {
+    if (digits < 1 || digits > PrintIds.MAX_DIGITS) {
       return PrintIds.of(text(column));
     }
     long id = 0;
@@ -213,8 +213,8 @@ final class TableRow extends AbstractBaseCsvCallbackHandler<TableRow> {
   /** A whole number, 0 or above. */
   long count(int column) {
     long count = decimal(column, 0, "a whole number, 0 or above");
-    if (count > EventTape.MOST_SHARES) {
-      throw bad(column, "a whole number up to " + EventTape.MOST_SHARES);
+    if (count > EventTape.MAX_SHARES) {
+      throw bad(column, "a whole number up to " + EventTape.MAX_SHARES);
     }
     return count;
   }
@@ -241,7 +241,7 @@ final class TableRow extends AbstractBaseCsvCallbackHandler<TableRow> {
     int digits = 0;
     for (int i = start(column); i < end; i++) {
       char c = chars[i];
-      if (c >= '0' && c <= '9' && digits < MOST_DIGITS && (decimals < scale || c == '0')) {
+      if (c >= '0' && c <= '9' && digits < MAX_DIGITS && (decimals < scale || c == '0')) {
         value = decimals < scale ? value * 10 + (c - '0') : value;
         digits++;
         decimals += decimals >= 0 && decimals < scale ? 1 : 0;

@@ -51,7 +51,7 @@ final class UsualDayFiles {
   private UsualDay before(LocalDate session, Function<LocalDate, Path> place, String column) {
     List<Path> files =
         List.copyOf(EarlierFiles.before(session, calendar, place, UsualDay.SESSIONS).values());
-    if (files.size() < UsualDay.LEAST_SESSIONS) {
+    if (files.size() < UsualDay.MIN_SESSIONS) {
       return UsualDay.NONE;
     }
     long[][] sums = new long[numbers.size()][];

@@ -162,9 +162,9 @@ final class LedgerWrites {
   }
 
   /** Takes what has been asked for, waiting so long for the first; says whether to stop. */
-  private boolean take(long patienceMs) throws InterruptedException {
+  private boolean take(long timeoutMs) throws InterruptedException {
     Entry first =
-        patienceMs == Long.MAX_VALUE ? queue.take() : queue.poll(patienceMs, TimeUnit.MILLISECONDS);
+        timeoutMs == Long.MAX_VALUE ? queue.take() : queue.poll(timeoutMs, TimeUnit.MILLISECONDS);
     if (first != null) {
       open.add(first);
     }

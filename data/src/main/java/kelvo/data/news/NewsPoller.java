@@ -32,9 +32,9 @@ import kelvo.time.DayTime;
 public final class NewsPoller implements AutoCloseable {
   private static final int OK = 200;
   private static final int NOT_MODIFIED = 304;
-  private static final int MOST_CHARACTERS = 8_000_000;
+  private static final int MAX_CHARACTERS = 8_000_000;
   private static final int LONGEST_BACK_OFF = 32;
-  private static final Duration PATIENCE = Duration.ofSeconds(15);
+  private static final Duration TIMEOUT = Duration.ofSeconds(15);
 
   private final List<NewsSource> sources;
   private final LocalDate session;
@@ -42,7 +42,7 @@ public final class NewsPoller implements AutoCloseable {
   private final Consumer<String> problem;
   private final HttpClient http =
       HttpClient.newBuilder()
-          .connectTimeout(PATIENCE)
+          .connectTimeout(TIMEOUT)
           .followRedirects(HttpClient.Redirect.NORMAL)
           .build();
   private final ScheduledExecutorService thread =
@@ -106,7 +106,7 @@ public final class NewsPoller implements AutoCloseable {
     }
     Asked last = asked(source);
     HttpRequest.Builder request =
-        HttpRequest.newBuilder(address).timeout(PATIENCE).header("User-Agent", "Kelvo");
+        HttpRequest.newBuilder(address).timeout(TIMEOUT).header("User-Agent", "Kelvo");
     if (!last.tag.isEmpty()) {
       request.header("If-None-Match", last.tag);
     }
@@ -133,8 +133,8 @@ public final class NewsPoller implements AutoCloseable {
 
   private void read(NewsSource source, HttpResponse<String> answer, Asked last)
       throws IOException, FeedException {
-    if (answer.body().length() > MOST_CHARACTERS) {
-      throw new IOException("its answer is longer than " + MOST_CHARACTERS + " characters");
+    if (answer.body().length() > MAX_CHARACTERS) {
+      throw new IOException("its answer is longer than " + MAX_CHARACTERS + " characters");
     }
     boolean json = answer.body().stripLeading().startsWith("{");
     List<FeedItem> items =

@@ -21,21 +21,21 @@ import org.jspecify.annotations.Nullable;
  * @param name as items carry it
  * @param kind what kind of publisher it is
  * @param address where its feed is; null for one whose items come as files or with the live feed
- * @param every how long to wait between two askings, at least {@link #LEAST_WAIT}
+ * @param every how long to wait between two askings, at least {@link #MIN_WAIT}
  */
 public record NewsSource(String name, SourceKind kind, @Nullable URI address, Duration every) {
   /** Nobody is asked more often than this. */
-  public static final Duration LEAST_WAIT = Duration.ofSeconds(30);
+  public static final Duration MIN_WAIT = Duration.ofSeconds(30);
 
   private static final String FILE = "sources.json";
-  private static final int USUAL_SECONDS = 60;
+  private static final int DEFAULT_SECONDS = 60;
   private static final ObjectMapper JSON = new ObjectMapper();
 
   public NewsSource {
     if (name.isBlank()) {
       throw new IllegalArgumentException("a source needs a name");
     }
-    every = every.compareTo(LEAST_WAIT) < 0 ? LEAST_WAIT : every;
+    every = every.compareTo(MIN_WAIT) < 0 ? MIN_WAIT : every;
   }
 
   /** The sources of a data folder; a wrong one is reported and left out. */
@@ -75,7 +75,7 @@ public record NewsSource(String name, SourceKind kind, @Nullable URI address, Du
   }
 
   private static Duration seconds(JsonNode node) {
-    return Duration.ofSeconds(node.path("every_seconds").asInt(USUAL_SECONDS));
+    return Duration.ofSeconds(node.path("every_seconds").asInt(DEFAULT_SECONDS));
   }
 
   private static URI address(String url) {

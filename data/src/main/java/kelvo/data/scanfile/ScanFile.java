@@ -24,7 +24,7 @@ import org.jspecify.annotations.Nullable;
 
 /** Reads scans from JSON files, as docs/formats.md describes. */
 public final class ScanFile {
-  private static final int USUAL_LIMIT = 50;
+  private static final int DEFAULT_LIMIT = 50;
 
   private final String name;
   private final JsonNode root;
@@ -120,7 +120,7 @@ public final class ScanFile {
                 triggers,
                 fold(),
                 at("side", () -> Side.of(root.path("side").asText("both"))),
-                root.path("limit").asInt(USUAL_LIMIT),
+                root.path("limit").asInt(DEFAULT_LIMIT),
                 sort(),
                 columns()));
   }

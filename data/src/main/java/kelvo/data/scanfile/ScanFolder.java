@@ -155,10 +155,10 @@ public final class ScanFolder {
     try {
       return Files.exists(file)
           ? ChecksFile.parse(CHECKS, text(file), vocabulary)
-          : CheckRule.USUAL;
+          : CheckRule.DEFAULT;
     } catch (ScanFile.ScanFileException e) {
       wrong.accept(e.getMessage() + "; the usual checks are asked");
-      return CheckRule.USUAL;
+      return CheckRule.DEFAULT;
     }
   }
 

@@ -29,14 +29,14 @@ class MutatedFramesProperties {
   private static final LocalDate DATE = LocalDate.of(2031, 3, 12);
   private static final String NOISE = "0123456789.,:-+eE{}[]\"tqsximnfb null\u00e9\u0000";
 
-  private static final int MOST = 3;
+  private static final int MAX = 3;
   private final long ms = DATE.atTime(10, 0).atZone(DayTime.NEW_YORK).toInstant().toEpochMilli();
 
   private static Session session() {
     Security security = InventedSecurities.named("TIDARC", "Tidal Arc");
     return new Session(
         SessionHours.full(DATE),
-        Phases.USUAL,
+        Phases.DEFAULT,
         List.of(new SecurityFacts(security, DailyHistory.NONE, null, 1, 1)),
         List.of(),
         List.of(),
@@ -62,7 +62,7 @@ class MutatedFramesProperties {
   @Provide
   Arbitrary<Frame> frames() {
     return Arbitraries.randomValue(
-        random -> new Frame(event(random), Mutations.mutated(event(random), NOISE, MOST, random)));
+        random -> new Frame(event(random), Mutations.mutated(event(random), NOISE, MAX, random)));
   }
 
   private static final AtomicInteger FAULTS = new AtomicInteger();

@@ -32,7 +32,7 @@ class MutatedFilesProperties {
   private static final int FOLDERS = 10;
   private static final int LINES = 10_000;
   private static final int CORRECTIONS = 400;
-  private static final int MOST = 3;
+  private static final int MAX = 3;
   private static final String[] SYMBOLS = {"TIDARC", "GLASBX", "KELPOR"};
   private static final String NOISE = "0123456789.,:-+eE $%ABxyz\t;'\u00e9\u4e2d\u0000";
 
@@ -65,7 +65,7 @@ class MutatedFilesProperties {
         good++;
         lines.add(text);
       } else {
-        lines.add(Mutations.mutated(text, NOISE, MOST, random));
+        lines.add(Mutations.mutated(text, NOISE, MAX, random));
       }
     }
     Path file = folder.resolve(name);
@@ -80,10 +80,6 @@ class MutatedFilesProperties {
       count += session.tape().kind(i) == kind ? 1 : 0;
     }
     return count;
-  }
-
-  private static long faults(DataFolder data, String file) {
-    return data.faults().stream().filter(f -> f.file().startsWith(file)).count();
   }
 
   @Property(tries = FOLDERS, seed = "20310312", edgeCases = EdgeCasesMode.NONE)
@@ -154,14 +150,17 @@ class MutatedFilesProperties {
     Session session = data.session(DATE, Progress.NONE);
 
     assertThat(count(session, EventKind.TRADE)).isGreaterThanOrEqualTo(trades);
-    assertThat(count(session, EventKind.TRADE) + faults(data, day + "trades")).isEqualTo(LINES);
+    assertThat(count(session, EventKind.TRADE) + data.faultCount(day + "trades.csv"))
+        .isEqualTo(LINES);
     assertThat(count(session, EventKind.QUOTE)).isGreaterThanOrEqualTo(quotes);
-    assertThat(count(session, EventKind.QUOTE) + faults(data, day + "quotes")).isEqualTo(LINES);
+    assertThat(count(session, EventKind.QUOTE) + data.faultCount(day + "quotes.csv"))
+        .isEqualTo(LINES);
     assertThat(count(session, EventKind.STATUS)).isGreaterThanOrEqualTo(statuses);
-    assertThat(count(session, EventKind.STATUS) + faults(data, day + "status")).isEqualTo(LINES);
+    assertThat(count(session, EventKind.STATUS) + data.faultCount(day + "status.csv"))
+        .isEqualTo(LINES);
     assertThat(count(session, EventKind.IMBALANCE)).isGreaterThanOrEqualTo(imbalances);
     assertThat(count(session, EventKind.MENTION)).isGreaterThanOrEqualTo(mentions);
-    assertThat(count(session, EventKind.CORRECTION) + faults(data, day + "corrections"))
+    assertThat(count(session, EventKind.CORRECTION) + data.faultCount(day + "corrections.csv"))
         .isEqualTo(CORRECTIONS);
     assertThat(data.fills(DATE)).hasSizeGreaterThanOrEqualTo(LINES / 2);
     TapeReplay engine = new TapeReplay(session);

@@ -20,7 +20,7 @@ import org.junit.jupiter.api.io.TempDir;
 
 class KeptHitsTest {
   private static final LocalDate DAY = LocalDate.of(2031, 3, 12);
-  private static final Scan SCAN = ScanFile.shipped(Vocabulary.USUAL).getFirst();
+  private static final Scan SCAN = ScanFile.shipped(Vocabulary.DEFAULT).getFirst();
 
   @TempDir Path folder;
 
@@ -71,7 +71,7 @@ class KeptHitsTest {
                   Map.of("price", 8.2, "overhead %", Double.POSITIVE_INFINITY),
                   Map.of("news category", "contract")));
       String json = again.scanOfVersion(SCAN.version()).orElseThrow();
-      assertThat(ScanFile.parse("kept", json, Vocabulary.USUAL, List.of())).isEqualTo(SCAN);
+      assertThat(ScanFile.parse("kept", json, Vocabulary.DEFAULT, List.of())).isEqualTo(SCAN);
       assertThat(again.hits(DAY.plusDays(1))).isEmpty();
     }
   }

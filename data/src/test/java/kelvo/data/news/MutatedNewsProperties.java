@@ -28,7 +28,7 @@ class MutatedNewsProperties {
   private static final LocalDate DATE = LocalDate.of(2031, 3, 12);
   private static final int FEEDS = 2_000;
   private static final String SEED = "20310312";
-  private static final int MOST = 4;
+  private static final int MAX = 4;
   private static final String NOISE = "<>/&;\"'{}[]:,=x0\u0000\u00e9 ";
   private static final String RSS =
       """
@@ -79,7 +79,7 @@ class MutatedNewsProperties {
   private static Arbitrary<String> mutated(String feed) {
     return Arbitraries.randomValue(
         random -> {
-          String changed = Mutations.mutated(feed, NOISE, MOST, random);
+          String changed = Mutations.mutated(feed, NOISE, MAX, random);
           boolean cut = random.nextInt(4) == 0;
           return cut ? changed.substring(0, random.nextInt(changed.length())) : changed;
         });

@@ -18,28 +18,28 @@ import net.jqwik.api.Provide;
 class MutatedScansProperties {
   private static final String SEED = "20310312";
   private static final String NOISE = "\"{}[]:,()<>=%$x019kKmM.- \u0000\u00e9atleso";
-  private static final int MOST = 3;
+  private static final int MAX = 3;
 
   @Provide
   Arbitrary<String> files() {
     return Mutations.of(
-        ScanFile.shippedFiles().stream().map(ScanFile::shippedText).toList(), NOISE, MOST);
+        ScanFile.shippedFiles().stream().map(ScanFile::shippedText).toList(), NOISE, MAX);
   }
 
   @Provide
   Arbitrary<String> sentences() {
     List<String> good =
-        ScanFile.shipped(Vocabulary.USUAL).stream()
+        ScanFile.shipped(Vocabulary.DEFAULT).stream()
             .flatMap(scan -> scan.rules().stream())
             .map(Rule::sentence)
             .toList();
-    return Mutations.of(good, NOISE, MOST);
+    return Mutations.of(good, NOISE, MAX);
   }
 
   @Property(tries = 30_000, seed = SEED)
   void aFileIsAScanOrSaysWhatIsWrong(@ForAll("files") String text) {
     try {
-      Scan scan = ScanFile.parse("tried.json", text, Vocabulary.USUAL, List.of());
+      Scan scan = ScanFile.parse("tried.json", text, Vocabulary.DEFAULT, List.of());
       assertThat(scan.name()).isNotBlank();
     } catch (ScanFile.ScanFileException e) {
       assertThat(e.getMessage()).startsWith("tried.json");
@@ -49,8 +49,8 @@ class MutatedScansProperties {
   @Property(tries = 300_000, seed = SEED)
   void aSentenceIsARuleThatReadsBackOrSaysWhere(@ForAll("sentences") String sentence) {
     try {
-      Rule rule = RuleSentence.parse(sentence, Vocabulary.USUAL);
-      assertThat(RuleSentence.parse(rule.sentence(), Vocabulary.USUAL).sentence())
+      Rule rule = RuleSentence.parse(sentence, Vocabulary.DEFAULT);
+      assertThat(RuleSentence.parse(rule.sentence(), Vocabulary.DEFAULT).sentence())
           .isEqualTo(rule.sentence());
     } catch (RuleSyntaxException e) {
       assertThat(e.position()).isBetween(0, sentence.length());

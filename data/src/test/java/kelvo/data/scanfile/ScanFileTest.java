@@ -15,7 +15,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 class ScanFileTest {
   private static Scan parse(String json) {
-    return ScanFile.parse("risers.json", json, Vocabulary.USUAL, List.of());
+    return ScanFile.parse("risers.json", json, Vocabulary.DEFAULT, List.of());
   }
 
   @Test
@@ -44,7 +44,7 @@ class ScanFileTest {
 
   @Test
   void theShippedScansAreTenWithNamesOfTheirOwn() {
-    assertThat(ScanFile.shipped(Vocabulary.USUAL))
+    assertThat(ScanFile.shipped(Vocabulary.DEFAULT))
         .hasSize(10)
         .extracting(Scan::name)
         .doesNotHaveDuplicates();

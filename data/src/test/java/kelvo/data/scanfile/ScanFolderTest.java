@@ -20,13 +20,13 @@ class ScanFolderTest {
   private final List<String> problems = new ArrayList<>();
 
   private ScanFolder own() {
-    return new ScanFolder(folder, Vocabulary.USUAL, problems::add);
+    return new ScanFolder(folder, Vocabulary.DEFAULT, problems::add);
   }
 
   private static Universe common() {
     return new Universe(
         "US common",
-        List.of(RuleSentence.parse("kind is common stock", Vocabulary.USUAL)),
+        List.of(RuleSentence.parse("kind is common stock", Vocabulary.DEFAULT)),
         Set.of("KELPOR"),
         Set.of("TIDARC"),
         java.time.LocalDate.of(2031, 1, 15));
@@ -34,15 +34,15 @@ class ScanFolderTest {
 
   @Test
   void everyShippedScanReadsBackAsItWasWritten() {
-    for (Scan scan : ScanFile.shipped(Vocabulary.USUAL)) {
-      assertThat(ScanFile.parse("x", ScanFile.write(scan), Vocabulary.USUAL, List.of()))
+    for (Scan scan : ScanFile.shipped(Vocabulary.DEFAULT)) {
+      assertThat(ScanFile.parse("x", ScanFile.write(scan), Vocabulary.DEFAULT, List.of()))
           .isEqualTo(scan);
     }
   }
 
   @Test
   void theFirstChangeKeepsTheShippedScansToo() {
-    Scan first = ScanFile.shipped(Vocabulary.USUAL).getFirst();
+    Scan first = ScanFile.shipped(Vocabulary.DEFAULT).getFirst();
     Scan changed = first.withRules(first.rules().subList(0, 1));
 
     own().save(changed);
@@ -53,7 +53,7 @@ class ScanFolderTest {
   @Test
   void aScanNamesAUniverseOfItsFolder() {
     own().save(common());
-    Scan within = ScanFile.shipped(Vocabulary.USUAL).getFirst().within(common());
+    Scan within = ScanFile.shipped(Vocabulary.DEFAULT).getFirst().within(common());
 
     own().save(within);
 
@@ -68,7 +68,7 @@ class ScanFolderTest {
         Files.createDirectories(folder.resolve("scans")).resolve("lost.json"),
         "{\"kelvo\":1,\"name\":\"Lost\",\"universe\":\"Elsewhere\"}");
 
-    own().save(ScanFile.shipped(Vocabulary.USUAL).getFirst());
+    own().save(ScanFile.shipped(Vocabulary.DEFAULT).getFirst());
 
     assertThat(own().scans()).hasSize(1);
     assertThat(problems.getFirst())
@@ -82,7 +82,7 @@ class ScanFolderTest {
                 UniverseFile.parse(
                     "u.json",
                     "{\"kelvo\":1,\"name\":\"Movers\",\"rules\":[\"change % at least 5%\"]}",
-                    Vocabulary.USUAL))
+                    Vocabulary.DEFAULT))
         .hasMessageContaining("u.json")
         .hasMessageContaining("change % at least 5%")
         .hasMessageContaining("previous close");
@@ -90,7 +90,7 @@ class ScanFolderTest {
 
   @Test
   void removingTakesTheFileAway() {
-    Scan extra = ScanFile.shipped(Vocabulary.USUAL).getFirst().named("Mine");
+    Scan extra = ScanFile.shipped(Vocabulary.DEFAULT).getFirst().named("Mine");
     own().save(extra);
     own().remove(extra);
 
@@ -99,8 +99,8 @@ class ScanFolderTest {
 
   @Test
   void checksAreTheUsualOnesUntilTheTradersOwnAreWritten() {
-    assertThat(own().checks()).isEqualTo(kelvo.check.CheckRule.USUAL);
-    List<kelvo.check.CheckRule> fewer = kelvo.check.CheckRule.USUAL.subList(2, 6);
+    assertThat(own().checks()).isEqualTo(kelvo.check.CheckRule.DEFAULT);
+    List<kelvo.check.CheckRule> fewer = kelvo.check.CheckRule.DEFAULT.subList(2, 6);
 
     own().save(fewer);
 
@@ -113,7 +113,7 @@ class ScanFolderTest {
         folder.resolve("checks.json"),
         "{\"kelvo\":1,\"checks\":[{\"name\":\"a\",\"pass\":\"gap at leest 4%\"}]}");
 
-    assertThat(own().checks()).isEqualTo(kelvo.check.CheckRule.USUAL);
+    assertThat(own().checks()).isEqualTo(kelvo.check.CheckRule.DEFAULT);
     assertThat(problems.getFirst()).contains("checks.json, check 1", "the usual checks are asked");
   }
 
@@ -130,7 +130,7 @@ class ScanFolderTest {
 
   @Test
   void scansWithNamesThatAreAlikeKeepFilesOfTheirOwn() {
-    Scan some = ScanFile.shipped(Vocabulary.USUAL).getFirst();
+    Scan some = ScanFile.shipped(Vocabulary.DEFAULT).getFirst();
     List<Scan> alike =
         List.of(some.named("Gap, up"), some.named("Gap up"), some.named("朝"), some.named("夕"));
     alike.forEach(own()::save);

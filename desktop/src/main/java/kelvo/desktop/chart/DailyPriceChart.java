@@ -25,7 +25,7 @@ import org.jspecify.annotations.Nullable;
  */
 public final class DailyPriceChart extends ChartCanvas {
   private static final double BAR_WIDTH = 4;
-  private static final double LEAST_DAYS = 10;
+  private static final double MIN_DAYS = 10;
 
   private final DrawnLevels drawnLevels;
   private DaysView.@Nullable Days days;
@@ -37,7 +37,7 @@ public final class DailyPriceChart extends ChartCanvas {
 
   /** An empty chart. */
   public DailyPriceChart(ChartChoice choice, DrawnLevels drawnLevels) {
-    super("Daily chart", choice, LEAST_DAYS);
+    super("Daily chart", choice, MIN_DAYS);
     this.drawnLevels = drawnLevels;
   }
 

@@ -27,8 +27,8 @@ import org.jspecify.annotations.Nullable;
  */
 public final class IntradayChart extends ChartCanvas {
   private static final double VOLUME_SHARE = 0.17;
-  private static final long LEAST_SPAN = 150 * DayTime.MINUTE;
-  private static final long LEAST_ZOOMED = 10 * DayTime.MINUTE;
+  private static final long MIN_SPAN = 150 * DayTime.MINUTE;
+  private static final long MIN_ZOOMED = 10 * DayTime.MINUTE;
   private static final long ROOM_LEFT = 5 * DayTime.MINUTE;
   private static final long ROOM_RIGHT = 12 * DayTime.MINUTE;
   private static final double HALF_A_PIXEL = 0.5;
@@ -72,7 +72,7 @@ public final class IntradayChart extends ChartCanvas {
 
   /** An empty chart. */
   public IntradayChart(ChartChoice choice, DrawnLevels drawnLevels) {
-    super("Intraday chart", choice, LEAST_ZOOMED);
+    super("Intraday chart", choice, MIN_ZOOMED);
     this.drawnLevels = drawnLevels;
     choice.minutes().addListener((o, was, is) -> group());
     choice.extended().addListener((o, was, is) -> group());
@@ -217,7 +217,7 @@ public final class IntradayChart extends ChartCanvas {
             DayTime.FIRST,
             DayTime.LAST,
             Math.max(DayTime.FIRST, first - ROOM_LEFT),
-            Math.max(end, first + LEAST_SPAN),
+            Math.max(end, first + MIN_SPAN),
             plotWidth());
   }
 

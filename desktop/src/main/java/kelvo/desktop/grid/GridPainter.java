@@ -18,7 +18,7 @@ final class GridPainter<R> {
   static final double HEADER_HEIGHT = 34;
 
   /** Width of a character of running text, pixels. */
-  private static final double USUAL_CHARACTER = 5.9;
+  private static final double CHARACTER_WIDTH = 5.9;
 
   private static final double PAD = 6;
   private static final long FADE_NANOS = 600_000_000L;
@@ -216,7 +216,7 @@ final class GridPainter<R> {
 
   /** Words that would have to be squeezed to be read are cut short. */
   private static String shortened(String words, double width) {
-    int most = (int) (width / USUAL_CHARACTER);
+    int most = (int) (width / CHARACTER_WIDTH);
     return words.length() <= most ? words : words.substring(0, most - 1).stripTrailing() + "…";
   }
 

@@ -31,9 +31,9 @@ import kelvo.view.WallView;
  * Only charts that changed are painted again.
  */
 final class ChartWall extends Region {
-  private static final double LEAST_WIDTH = 84;
-  private static final double LEAST_HEIGHT = 30;
-  private static final double MOST_HEIGHT = 60;
+  private static final double MIN_WIDTH = 84;
+  private static final double MIN_HEIGHT = 30;
+  private static final double MAX_HEIGHT = 60;
   private static final double GAP = 3;
   private static final double HEAD = 24;
   private static final int DAYS = 120;
@@ -134,7 +134,7 @@ final class ChartWall extends Region {
   }
 
   private int columns() {
-    return Math.max(1, (int) (getWidth() / LEAST_WIDTH));
+    return Math.max(1, (int) (getWidth() / MIN_WIDTH));
   }
 
   private double width() {
@@ -144,7 +144,7 @@ final class ChartWall extends Region {
   /** As high as lets every chart be seen. */
   private double height() {
     int rows = Math.max(1, (tiles.size() + columns() - 1) / columns());
-    return Math.clamp((getHeight() - HEAD) / rows, LEAST_HEIGHT, MOST_HEIGHT);
+    return Math.clamp((getHeight() - HEAD) / rows, MIN_HEIGHT, MAX_HEIGHT);
   }
 
   private int placeAt(MouseEvent e) {

@@ -32,8 +32,8 @@ final class GapField extends Region {
   private static final double NAME_WIDTH = 44;
   private static final double THEME_CHARACTER = 6.6;
   private static final double WIDEST = 40;
-  private static final double LEAST_DOLLARS = 1_000;
-  private static final double MOST_DOLLARS = 100_000_000;
+  private static final double MIN_DOLLARS = 1_000;
+  private static final double MAX_DOLLARS = 100_000_000;
   private static final double FOOT = 16;
 
   private final Workspace workspace;
@@ -98,8 +98,8 @@ final class GapField extends Region {
 
   private double y(double dollars) {
     double part =
-        Math.log(Math.clamp(dollars, LEAST_DOLLARS, MOST_DOLLARS) / LEAST_DOLLARS)
-            / Math.log(MOST_DOLLARS / LEAST_DOLLARS);
+        Math.log(Math.clamp(dollars, MIN_DOLLARS, MAX_DOLLARS) / MIN_DOLLARS)
+            / Math.log(MAX_DOLLARS / MIN_DOLLARS);
     return getHeight() - FOOT - 6 - part * (getHeight() - FOOT - 18);
   }
 

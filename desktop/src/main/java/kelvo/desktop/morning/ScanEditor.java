@@ -49,7 +49,7 @@ import org.jspecify.annotations.Nullable;
  * being worked on, its triggers, columns and order. Everything applies as it is typed.
  */
 final class ScanEditor extends BorderPane {
-  private static final double USUAL_SPLIT = 10;
+  private static final double DEFAULT_SPLIT = 10;
 
   private final Workspace workspace;
   private final ScanDesk desk;
@@ -178,7 +178,7 @@ final class ScanEditor extends BorderPane {
                 () -> desk.add(List.of(ScanPairs.mirrored(scan())))),
             item(
                 "Two halves by price, at $10",
-                () -> desk.add(ScanPairs.byPrice(scan(), USUAL_SPLIT))));
+                () -> desk.add(ScanPairs.byPrice(scan(), DEFAULT_SPLIT))));
     HBox head =
         new HBox(
             6,

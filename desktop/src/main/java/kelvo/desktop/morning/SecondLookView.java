@@ -13,7 +13,7 @@ import kelvo.desktop.theme.SmallButton;
 import kelvo.desktop.theme.Tone;
 import kelvo.desktop.workspace.Workspace;
 import kelvo.explain.SecondLook;
-import kelvo.explain.SecondLook.Standing;
+import kelvo.explain.SecondLook.Status;
 import kelvo.scan.Scan;
 import kelvo.time.DayTime;
 import kelvo.time.SessionHours;
@@ -48,13 +48,13 @@ final class SecondLookView extends BorderPane {
     return List.of(
         GridColumn.words("Symbol", "The ticker.", 78, SecondLook.Row::symbol),
         GridColumn.<SecondLook.Row>words(
-                "Standing", "Whether it fitted then and fits now.", 74, r -> r.standing().words())
-            .toned(r -> tone(r.standing())),
+                "Status", "Whether it fitted then and fits now.", 74, r -> r.status().words())
+            .toned(r -> tone(r.status())),
         GridColumn.words("Why", "The rules that it fails now.", 470, SecondLook.Row::why));
   }
 
-  private static Tone tone(Standing standing) {
-    return switch (standing) {
+  private static Tone tone(Status status) {
+    return switch (status) {
       case FELL_OUT -> Tone.DOWN;
       case NEW -> Tone.UP;
       case STAYED -> Tone.INK;
@@ -83,17 +83,17 @@ final class SecondLookView extends BorderPane {
             + " to "
             + DayTime.minutes(look.second())
             + ": "
-            + count(look, Standing.FELL_OUT)
+            + count(look, Status.FELL_OUT)
             + " fell out, "
-            + count(look, Standing.NEW)
+            + count(look, Status.NEW)
             + " new, "
-            + count(look, Standing.STAYED)
+            + count(look, Status.STAYED)
             + " stayed");
     table.emptyText("Nobody fitted at either moment.");
     table.rows(look.rows());
   }
 
-  private static long count(SecondLook look, Standing standing) {
-    return look.rows().stream().filter(row -> row.standing() == standing).count();
+  private static long count(SecondLook look, Status status) {
+    return look.rows().stream().filter(row -> row.status() == status).count();
   }
 }

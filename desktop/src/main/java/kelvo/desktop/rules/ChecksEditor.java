@@ -108,7 +108,7 @@ public final class ChecksEditor extends BorderPane {
   }
 
   private void usual() {
-    show(CheckRule.USUAL);
+    show(CheckRule.DEFAULT);
     tell();
   }
 

@@ -10,7 +10,7 @@ import kelvo.desktop.workspace.Workspace;
  */
 final class SmokeRun extends AnimationTimer {
   private static final int ROWS_WANTED = 30;
-  private static final long PATIENCE_NANOS = 60_000_000_000L;
+  private static final long TIMEOUT_NANOS = 60_000_000_000L;
 
   private final Workspace workspace;
   private final MainWindow window;
@@ -28,7 +28,7 @@ final class SmokeRun extends AnimationTimer {
       m.focusOnFirst();
     }
     boolean drawn = rows >= ROWS_WANTED && window.minuteBarsDrawn() > 0;
-    if (drawn || System.nanoTime() - begun > PATIENCE_NANOS) {
+    if (drawn || System.nanoTime() - begun > TIMEOUT_NANOS) {
       stop();
       System.out.println(
           "window: "

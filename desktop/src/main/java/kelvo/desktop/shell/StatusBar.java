@@ -63,7 +63,8 @@ final class StatusBar extends HBox {
     troubles.managedProperty().bind(troubles.textProperty().isNotEmpty());
     troubles.setOnMouseClicked(e -> workspace.troubles().seen());
     if (!workspace.isKept()) {
-      Label readOnly = new Label("Read-only: another window has this folder open");
+      Label readOnly =
+          new Label("Read-only: another window has this folder, or it cannot be written");
       readOnly.getStyleClass().addAll("small", "tone-down");
       readOnly.setMinWidth(USE_PREF_SIZE);
       getChildren().add(readOnly);
@@ -119,19 +120,22 @@ final class StatusBar extends HBox {
     }
     int events = workspace.clock().get().events();
     LiveFeed.Status status = live.status();
-    boolean fresh = status.standing() == FeedClient.Standing.LIVE;
+    boolean fresh = status.connection() == FeedClient.Status.LIVE;
+    boolean recorded = status.notRecorded().isEmpty();
     String where = workspace.speed().get() > 0 ? rate : "standing still";
     String lag = "lag " + status.lagNanos() / 1_000_000 + " ms";
     String left = status.leftOut() == 0 ? "" : ", " + status.leftOut() + " left out";
     feed.setText(
-        fresh
-            ? "Live feed, " + Numbers.whole(events) + " events, " + where + ", " + lag + left
-            : "Stale since " + DayTime.seconds(workspace.now()) + ": " + status.why());
+        !recorded
+            ? status.notRecorded()
+            : fresh
+                ? "Live feed, " + Numbers.whole(events) + " events, " + where + ", " + lag + left
+                : "Stale since " + DayTime.seconds(workspace.now()) + ": " + status.why());
     String broker = workspace.dropCopy() == null ? "" : workspace.dropCopy().words();
-    String more = (status.firstLeftOut() + "\n" + broker).strip();
+    String more = (status.firstLeftOut() + "\n" + status.notRecorded() + "\n" + broker).strip();
     feed.setTooltip(more.isEmpty() ? null : new Tooltip(more));
     feed.getStyleClass().removeAll("tone-down");
-    if (!fresh) {
+    if (!fresh || !recorded) {
       feed.getStyleClass().add("tone-down");
     }
   }
@@ -153,11 +157,13 @@ final class StatusBar extends HBox {
   /** Writing goes on while nothing else changes, so this is asked by a timer. */
   private void showSaved() {
     String failure = workspace.ledger().failure();
-    long open = workspace.ledger().asked() - workspace.ledger().saved();
+    long waiting = workspace.ledger().waiting();
     saved.setText(
-        failure != null ? failure : open == 0 ? "Ledger saved" : "Ledger saves " + open + " more");
+        !failure.isEmpty()
+            ? failure
+            : waiting == 0 ? "Ledger saved" : "Ledger saves " + waiting + " more");
     saved.getStyleClass().removeAll("tone-down");
-    if (failure != null) {
+    if (!failure.isEmpty()) {
       saved.getStyleClass().add("tone-down");
     }
   }

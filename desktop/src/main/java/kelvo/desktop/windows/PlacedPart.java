@@ -12,8 +12,8 @@ package kelvo.desktop.windows;
  */
 public record PlacedPart(
     String part, String symbol, double x, double y, double width, double height) {
-  private static final double LEAST_SIZE = 100;
-  private static final double MOST_SIZE = 20_000;
+  private static final double MIN_SIZE = 100;
+  private static final double MAX_SIZE = 20_000;
 
   public PlacedPart {
     size("width", width);
@@ -24,9 +24,9 @@ public record PlacedPart(
   }
 
   private static void size(String name, double pixels) {
-    if (!(pixels >= LEAST_SIZE && pixels <= MOST_SIZE)) {
+    if (!(pixels >= MIN_SIZE && pixels <= MAX_SIZE)) {
       throw new IllegalArgumentException(
-          name + " must lie between " + LEAST_SIZE + " and " + MOST_SIZE + ", found " + pixels);
+          name + " must lie between " + MIN_SIZE + " and " + MAX_SIZE + ", found " + pixels);
     }
   }
 

@@ -10,7 +10,7 @@ import java.util.concurrent.TimeUnit;
  * throws there is told and the next task runs.
  */
 final class Background implements Executor, AutoCloseable {
-  private static final long PATIENCE_SECONDS = 60;
+  private static final long TIMEOUT_SECONDS = 60;
 
   private final Troubles troubles;
   private final ExecutorService thread =
@@ -46,7 +46,7 @@ final class Background implements Executor, AutoCloseable {
   public void close() {
     thread.shutdown();
     try {
-      if (!thread.awaitTermination(PATIENCE_SECONDS, TimeUnit.SECONDS)) {
+      if (!thread.awaitTermination(TIMEOUT_SECONDS, TimeUnit.SECONDS)) {
         troubles.tell("Work behind the window did not end in time; the last change may be lost.");
       }
     } catch (InterruptedException e) {

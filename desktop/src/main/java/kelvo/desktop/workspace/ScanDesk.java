@@ -138,8 +138,8 @@ public final class ScanDesk {
 
   /** Adds scans and shows the first of them. */
   public void add(List<Scan> more) {
-    if (scans.size() + more.size() > ScanBoard.MOST) {
-      told.accept("At most " + ScanBoard.MOST + " scans run at once; remove one first");
+    if (scans.size() + more.size() > ScanBoard.MAX) {
+      told.accept("At most " + ScanBoard.MAX + " scans run at once; remove one first");
       return;
     }
     List<Scan> added = new ArrayList<>();

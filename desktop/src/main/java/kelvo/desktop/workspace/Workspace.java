@@ -117,6 +117,7 @@ public final class Workspace implements AutoCloseable {
             session, day.reviewSettings(), latestAnswer("making the review"), this::now);
     this.theme = new SimpleObjectProperty<>(theme);
     desk = new ScanDesk(day, background, undo::push, action::set, this::replay);
+    keepScans();
     player = player(moment);
     follow(new ClockView(), clock::set);
     follow(new HitsView(), hits::set);
@@ -416,7 +417,15 @@ public final class Workspace implements AutoCloseable {
 
   /** Replays what the scans and levels as they are now find. */
   private void replay() {
+    keepScans();
     player.play(new Program(desk.scans(), book().get().levels()));
+  }
+
+  /**
+   * Keeps each scan as it is now, so that its hits can be told from those of its later versions.
+   */
+  private void keepScans() {
+    desk.scans().forEach(scan -> ledger.add(day(), scan));
   }
 
   /** Does something behind the window, in order; {@code what} names it in troubles. */

@@ -11,12 +11,12 @@ import net.jqwik.api.constraints.IntRange;
 import net.jqwik.api.constraints.Size;
 
 class ChartSpanProperties {
-  private static final double LEAST = 10;
+  private static final double MIN = 10;
   private static final double LAST = 250;
   private static final double WIDTH = 500;
 
   private static ChartSpan laid() {
-    ChartSpan span = new ChartSpan(LEAST);
+    ChartSpan span = new ChartSpan(MIN);
     lay(span);
     return span;
   }
@@ -51,9 +51,9 @@ class ChartSpanProperties {
       }
       lay(span);
 
-      assertThat(span.to() - span.from()).isBetween(LEAST - 1e-6, LAST + 1e-6);
-      assertThat(span.from()).isLessThanOrEqualTo(LAST - LEAST + 1e-6);
-      assertThat(span.to()).isGreaterThanOrEqualTo(LEAST - 1e-6);
+      assertThat(span.to() - span.from()).isBetween(MIN - 1e-6, LAST + 1e-6);
+      assertThat(span.from()).isLessThanOrEqualTo(LAST - MIN + 1e-6);
+      assertThat(span.to()).isGreaterThanOrEqualTo(MIN - 1e-6);
     }
     span.follow();
     lay(span);

@@ -130,7 +130,7 @@ class FullDiskTest {
             feed.drain();
             return shown.size() == served.tape().size();
           });
-      assertThat(feed.status().standing()).isEqualTo(FeedClient.Standing.LIVE);
+      assertThat(feed.status().connection()).isEqualTo(FeedClient.Status.LIVE);
       until(() -> !feed.status().notRecorded().isEmpty());
       assertThat(feed.status().notRecorded()).contains("No space left").contains("free some disk");
 
