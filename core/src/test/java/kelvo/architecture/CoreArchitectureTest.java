@@ -1,11 +1,18 @@
 package kelvo.architecture;
 
+import static com.tngtech.archunit.core.domain.JavaCall.Predicates.target;
+import static com.tngtech.archunit.core.domain.JavaClass.Predicates.resideInAPackage;
+import static com.tngtech.archunit.core.domain.properties.HasName.Predicates.name;
+import static com.tngtech.archunit.core.domain.properties.HasName.Predicates.nameStartingWith;
+import static com.tngtech.archunit.core.domain.properties.HasOwner.Predicates.With.owner;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 
 import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
+import java.util.Date;
 import org.junit.jupiter.api.Test;
 
 class CoreArchitectureTest {
@@ -39,18 +46,17 @@ class CoreArchitectureTest {
         .callMethod(System.class, "nanoTime")
         .orShould()
         .callMethod(System.class, "currentTimeMillis")
+        .orShould()
+        .callMethodWhere(
+            target(owner(resideInAPackage("java.time..")))
+                .and(target(name("now")).or(target(nameStartingWith("system")))))
+        .orShould()
+        .callConstructor(Date.class)
         .check(CORE);
   }
 
   @Test
-  void noClassHasAVagueName() {
-    noClasses()
-        .should()
-        .haveSimpleNameEndingWith("Manager")
-        .orShould()
-        .haveSimpleNameEndingWith("Helper")
-        .orShould()
-        .haveSimpleNameEndingWith("Util")
-        .check(CORE);
+  void noPackagesUseEachOther() {
+    slices().matching("kelvo.(*)..").should().beFreeOfCycles().check(CORE);
   }
 }

@@ -13,13 +13,15 @@ import java.util.List;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.concurrent.locks.LockSupport;
 import java.util.function.BooleanSupplier;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import kelvo.data.calendar.ExchangeCalendar;
 import kelvo.data.folder.DataFolder;
 import kelvo.job.Progress;
 import kelvo.session.Session;
-import kelvo.sim.DemoFolder;
 import kelvo.sim.DemoSize;
 import kelvo.sim.FeedServer;
+import kelvo.tape.EventKind;
 import kelvo.tape.EventTape;
 import kelvo.time.DayTime;
 import org.junit.jupiter.api.Test;
@@ -30,6 +32,8 @@ import org.junit.jupiter.api.io.TempDir;
  * what is full, and afterwards the record is whole.
  */
 class FullDiskTest {
+  private static final int SECONDS = 8_000;
+
   @TempDir Path original;
   @TempDir Path folder;
 
@@ -85,8 +89,27 @@ class FullDiskTest {
 
   private static void until(BooleanSupplier so) {
     while (!so.getAsBoolean()) {
-      LockSupport.parkNanos(1_000_000);
+      LockSupport.parkNanos(20_000_000);
+      assertThat(Thread.interrupted()).as("waited too long").isFalse();
     }
+  }
+
+  /** A session of one trade and one quote a second. */
+  private void invent() throws IOException {
+    Path day = Files.createDirectories(original.resolve("sessions/" + DemoSize.SESSION));
+    Files.writeString(
+        original.resolve("securities.csv"),
+        "symbol,name,mic,cfi\nTIDARC,A,XNAS,ESVUFR\nGLASBX,B,XNAS,ESVUFR\n");
+    StringBuilder trades = new StringBuilder("time,symbol,price,size,conditions,id\n");
+    StringBuilder quotes = new StringBuilder("time,symbol,bid,bid_size,ask,ask_size\n");
+    for (int i = 0; i < SECONDS; i++) {
+      String at = DayTime.millis(DayTime.of(9, 30) + i * DayTime.SECOND);
+      String symbol = i % 3 == 0 ? "TIDARC" : "GLASBX";
+      trades.append(at + "," + symbol + ",8.2" + i % 10 + ",100,," + (i + 1) + "\n");
+      quotes.append(at + "," + symbol + ",8.1" + i % 10 + ",300,8.30,400\n");
+    }
+    Files.writeString(day.resolve("trades.csv"), trades);
+    Files.writeString(day.resolve("quotes.csv"), quotes);
   }
 
   private static Session read(Path from) {
@@ -98,30 +121,26 @@ class FullDiskTest {
 
   @Test
   void theSessionGoesOnAndTheRecordIsWholeAfterwards() throws Exception {
-    DemoFolder.write(original, new DemoSize(60, 30, 6_000, DemoSize.SESSION), 5, Progress.NONE);
+    invent();
     Session served = read(original);
     Files.copy(original.resolve("securities.csv"), folder.resolve("securities.csv"));
     SwitchedDisk disk = new SwitchedDisk();
     SessionRecorder recorder = new SessionRecorder(folder, DemoSize.SESSION, disk);
     Session live = read(folder);
-    try (FeedServer server =
-            new FeedServer(
-                served,
-                List.of(),
-                new InetSocketAddress(InetAddress.getLoopbackAddress(), 0),
-                "",
-                null,
-                DayTime.FIRST,
-                FeedServer.AT_ONCE,
-                System::nanoTime);
-        LiveFeed feed =
-            new LiveFeed(
-                new FeedAddress(URI.create("ws://localhost:" + server.port()), ""),
-                live,
-                recorder,
-                List.of(),
-                List.of())) {
-      server.start();
+    FeedServer server =
+        new FeedServer(
+            served,
+            List.of(),
+            new InetSocketAddress(InetAddress.getLoopbackAddress(), 0),
+            "",
+            null,
+            DayTime.FIRST,
+            FeedServer.AT_ONCE,
+            System::nanoTime);
+    server.start();
+    FeedAddress address = new FeedAddress(URI.create("ws://localhost:" + server.port()), "");
+    try (server;
+        LiveFeed feed = new LiveFeed(address, live, recorder, List.of(), List.of())) {
       disk.full.set(true);
       feed.start(fills -> {}, (what, cause) -> {});
       EventTape shown = live.tape();
@@ -135,9 +154,8 @@ class FullDiskTest {
       assertThat(feed.status().notRecorded()).contains("No space left").contains("free some disk");
 
       disk.full.set(false);
-      long last = served.tape().size();
-      until(() -> feed.status().notRecorded().isEmpty() && recorder.lastFrame() > 0);
-      until(() -> recorded() == last);
+      long rows = rows(served.tape());
+      until(() -> feed.status().notRecorded().isEmpty() && recordedRows() == rows);
       assertThat(shown.size()).as("nothing is played twice").isEqualTo(served.tape().size());
       assertThat(feed.status().leftOut()).isZero();
     }
@@ -145,16 +163,21 @@ class FullDiskTest {
     assertThat(read(folder).tape().size()).isEqualTo(served.tape().size());
   }
 
-  /** How many events the files have so far. */
-  private long recorded() {
+  /** How many events are rows of tables; news is kept in a file of its own. */
+  private static long rows(EventTape tape) {
+    return IntStream.range(0, tape.size()).filter(i -> tape.kind(i) != EventKind.NEWS).count();
+  }
+
+  private long recordedRows() {
     long rows = 0;
     for (RecordedTable.Kind kind : RecordedTable.Kind.values()) {
-      try (var lines = Files.lines(kind.in(folder.resolve("sessions/" + DemoSize.SESSION)))) {
-        rows += kind == RecordedTable.Kind.FILLS ? 0 : lines.count() - 1;
+      try (Stream<String> lines =
+          Files.lines(kind.in(folder.resolve("sessions/" + DemoSize.SESSION)))) {
+        rows += lines.count() - 1;
       } catch (IOException e) {
         return -1;
       }
     }
-    return rows + read(folder).catalysts().stream().mapToLong(c -> c.symbols().size()).sum();
+    return rows;
   }
 }
