@@ -7,6 +7,7 @@ import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.concurrent.Callable;
+import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
 import kelvo.data.calendar.ExchangeCalendar;
@@ -129,6 +130,9 @@ final class SimCommand implements Callable<Integer> {
   private static final int PRINT_SESSIONS = 5;
   private static final int MINUTE_SESSIONS = 20;
 
+  /** The port of the feed, once it is served. */
+  final CompletableFuture<Integer> serving = new CompletableFuture<>();
+
   /** Lets a test end the serving. */
   final CountDownLatch end = new CountDownLatch(1);
 
@@ -189,6 +193,7 @@ final class SimCommand implements Callable<Integer> {
                   + "/rss and /atom, the broker's drop copy at localhost:"
                   + fixPort
                   + "; end it with Ctrl+C.");
+      serving.complete(server.port());
       while (!end.await(1, TimeUnit.SECONDS)) {
         file.append(broker.tellUntil(server.moment()));
       }

@@ -7,11 +7,11 @@ import de.siegmar.fastcsv.reader.NamedCsvRecord;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.PrintStream;
-import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.concurrent.TimeUnit;
 import kelvo.job.Progress;
 import kelvo.sim.DemoFolder;
 import kelvo.sim.DemoSize;
@@ -54,9 +54,9 @@ class CommandsTest {
     SimCommand sim = new SimCommand(terminal);
     sim.folder = folder;
     sim.speed = 0;
-    sim.port = freePort();
+    sim.port = 0;
     sim.newsPort = 0;
-    sim.fixPort = freePort();
+    sim.fixPort = 0;
     Thread server =
         Thread.ofVirtual()
             .start(
@@ -65,14 +65,14 @@ class CommandsTest {
                     sim.call();
                   } catch (InterruptedException e) {
                     Thread.currentThread().interrupt();
-                  } catch (IOException e) {
-                    throw new UncheckedIOException(e);
+                  } catch (IOException | RuntimeException e) {
+                    sim.serving.completeExceptionally(e);
                   }
                 });
     int code =
         run(
             "record",
-            "ws://localhost:" + sim.port,
+            "ws://localhost:" + sim.serving.get(60, TimeUnit.SECONDS),
             "--data",
             recorded.toString(),
             "--date",
@@ -86,12 +86,6 @@ class CommandsTest {
     assertThat(told.toString(StandardCharsets.UTF_8)).contains("Recorded up to frame");
     assertThat(run("check", recorded.toString())).isZero();
     assertThat(recorded.resolve("sessions/2031-03-12/trades.csv")).content().contains("extended");
-  }
-
-  private static int freePort() throws IOException {
-    try (var socket = new java.net.ServerSocket(0)) {
-      return socket.getLocalPort();
-    }
   }
 
   @Test

@@ -33,7 +33,7 @@ class ChartTest {
 
   @Start
   void start(Stage stage) {
-    opened = OpenedWindow.open(stage, DayTime.of(10, 30), false);
+    opened = OpenedWindow.open(stage, DayTime.of(10, 30));
   }
 
   @BeforeEach
@@ -47,7 +47,7 @@ class ChartTest {
 
   @AfterEach
   void close() {
-    WaitForAsyncUtils.waitForAsyncFx(20_000, () -> opened.workspace.close());
+    opened.close();
   }
 
   @Test

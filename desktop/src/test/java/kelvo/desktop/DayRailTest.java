@@ -30,7 +30,7 @@ class DayRailTest {
 
   @Start
   void start(Stage stage) {
-    opened = OpenedWindow.open(stage, START, false);
+    opened = OpenedWindow.open(stage, START);
   }
 
   @BeforeEach
@@ -45,7 +45,7 @@ class DayRailTest {
 
   @AfterEach
   void close() {
-    WaitForAsyncUtils.waitForAsyncFx(20_000, () -> opened.workspace.close());
+    opened.close();
   }
 
   private ShownDay shown() {

@@ -59,6 +59,7 @@ class LiveWindowTest {
   private static final int EVENTS = 120_000;
 
   private Path folder;
+  private Path whole;
   private Session session;
   private List<Fill> fills;
   private FeedServer server;
@@ -70,8 +71,9 @@ class LiveWindowTest {
   void start(Stage opened) throws IOException, InterruptedException {
     stage = opened;
     folder = Files.createTempDirectory("kelvo-live");
-    EveOfSession.write(OpenedWindow.folder(), folder);
-    DataFolder recorded = new DataFolder(OpenedWindow.folder(), new ExchangeCalendar());
+    whole = DemoCopy.make();
+    EveOfSession.write(whole, folder);
+    DataFolder recorded = new DataFolder(whole, new ExchangeCalendar());
     session = firstEvents(recorded.session(DemoSize.SESSION, Progress.NONE));
     fills = recorded.fills(DemoSize.SESSION);
     server =
@@ -126,6 +128,8 @@ class LiveWindowTest {
   void close() {
     WaitForAsyncUtils.waitForAsyncFx(20_000, () -> workspace.close());
     server.close();
+    DemoCopy.remove(folder);
+    DemoCopy.remove(whole);
   }
 
   private ShownDay shown() {

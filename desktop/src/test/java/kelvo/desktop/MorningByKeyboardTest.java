@@ -35,7 +35,7 @@ class MorningByKeyboardTest {
 
   @Start
   void start(Stage stage) {
-    opened = OpenedWindow.open(stage, MORNING, false);
+    opened = OpenedWindow.open(stage, MORNING);
   }
 
   @BeforeEach
@@ -47,12 +47,7 @@ class MorningByKeyboardTest {
 
   @AfterEach
   void close() {
-    WaitForAsyncUtils.waitForAsyncFx(
-        20_000,
-        () -> {
-          opened.workspace.desk().ask(CheckRule.DEFAULT);
-          opened.workspace.close();
-        });
+    opened.close();
   }
 
   private ShownDay shown() {

@@ -1,8 +1,5 @@
 package kelvo.desktop;
 
-import java.io.IOException;
-import java.io.UncheckedIOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.concurrent.Callable;
 import java.util.concurrent.TimeUnit;
@@ -14,58 +11,41 @@ import kelvo.desktop.theme.Theme;
 import kelvo.desktop.workspace.OpenedDay;
 import kelvo.desktop.workspace.Workspace;
 import kelvo.job.Progress;
-import kelvo.sim.DemoFolder;
 import kelvo.sim.DemoSize;
 import org.testfx.util.WaitForAsyncUtils;
 
-/** The real window on a small demo folder, for tests on JavaFX's Headless platform. */
+/** The real window on a copy of the demo folder, for tests on JavaFX's Headless platform. */
 final class OpenedWindow {
-  private static final Path FOLDER = write();
-
+  final Path folder;
   final Workspace workspace;
   final MainWindow window;
 
-  private OpenedWindow(Workspace workspace, MainWindow window) {
+  private OpenedWindow(Path folder, Workspace workspace, MainWindow window) {
+    this.folder = folder;
     this.workspace = workspace;
     this.window = window;
   }
 
-  private static Path write() {
-    try {
-      Path folder = Files.createTempDirectory("kelvo-demo");
-      DemoFolder.write(folder, DemoSize.SMALL, DemoFolder.SEED, Progress.NONE);
-      return folder;
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
-    }
+  /** Opens the day of a fresh copy in a stage; call on the window's thread. */
+  static OpenedWindow open(Stage stage, long moment) {
+    return open(DemoCopy.make(), stage, moment);
   }
 
-  static Path folder() {
-    return FOLDER;
-  }
-
-  /**
-   * Opens the day in a stage; call on the window's thread. The ledger starts empty unless it is
-   * kept.
-   */
-  static OpenedWindow open(Stage stage, long moment, boolean keepLedger) {
-    if (!keepLedger) {
-      for (String file :
-          new String[] {OpenedDay.LEDGER, OpenedDay.LEDGER + "-wal", OpenedDay.LEDGER + "-shm"}) {
-        try {
-          Files.deleteIfExists(FOLDER.resolve(file));
-        } catch (IOException e) {
-          throw new UncheckedIOException(e);
-        }
-      }
-    }
+  /** Opens the day of a folder in a stage; call on the window's thread. */
+  static OpenedWindow open(Path folder, Stage stage, long moment) {
     Theme.loadFonts();
-    OpenedDay day = OpenedDay.open(FOLDER, DemoSize.SESSION, Progress.NONE);
+    OpenedDay day = OpenedDay.open(folder, DemoSize.SESSION, Progress.NONE);
     Workspace workspace = new Workspace(day, moment, Theme.DAYBREAK);
     MainWindow window = new MainWindow(workspace, day.faults());
     stage.setScene(window.scene(1280, 800));
     stage.show();
-    return new OpenedWindow(workspace, window);
+    return new OpenedWindow(folder, workspace, window);
+  }
+
+  /** Closes the work and removes the folder; on any thread but the window's. */
+  void close() {
+    WaitForAsyncUtils.waitForAsyncFx(20_000, workspace::close);
+    DemoCopy.remove(folder);
   }
 
   /** What it shows. */

@@ -40,7 +40,7 @@ class PartWindowsTest {
 
   @Start
   void start(Stage stage) {
-    opened = OpenedWindow.open(stage, PREMARKET, false);
+    opened = OpenedWindow.open(stage, PREMARKET);
   }
 
   @BeforeEach
@@ -52,11 +52,8 @@ class PartWindowsTest {
 
   @AfterEach
   void close() {
-    onWindowThread(
-        () -> {
-          opened.window.windows().close();
-          opened.workspace.close();
-        });
+    onWindowThread(() -> opened.window.windows().close());
+    opened.close();
   }
 
   private static void onWindowThread(Runnable action) {

@@ -35,30 +35,22 @@ class RecordedMovesTest {
 
   private OpenedWindow opened;
 
-  private static Path session(LocalDate date) {
-    return OpenedWindow.folder().resolve("sessions").resolve(date.toString());
-  }
-
   @Start
   void start(Stage stage) throws IOException {
-    Files.createDirectories(session(EARLIER));
-    try (Stream<Path> files = Files.list(session(DemoSize.SESSION))) {
+    Path folder = DemoCopy.make();
+    Path sessions = folder.resolve("sessions");
+    Path earlier = Files.createDirectories(sessions.resolve(EARLIER.toString()));
+    try (Stream<Path> files = Files.list(sessions.resolve(DemoSize.SESSION.toString()))) {
       for (Path file : files.toList()) {
-        Files.copy(file, session(EARLIER).resolve(file.getFileName()));
+        Files.copy(file, earlier.resolve(file.getFileName()));
       }
     }
-    opened = OpenedWindow.open(stage, DayTime.of(8, 58), false);
+    opened = OpenedWindow.open(folder, stage, DayTime.of(8, 58));
   }
 
   @AfterEach
-  void close() throws IOException {
-    WaitForAsyncUtils.waitForAsyncFx(20_000, () -> opened.workspace.close());
-    try (Stream<Path> files = Files.list(session(EARLIER))) {
-      for (Path file : files.toList()) {
-        Files.delete(file);
-      }
-    }
-    Files.delete(session(EARLIER));
+  void close() {
+    opened.close();
   }
 
   private static String said(FxRobot robot) {

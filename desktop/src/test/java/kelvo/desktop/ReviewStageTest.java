@@ -33,7 +33,7 @@ class ReviewStageTest {
 
   @Start
   void start(Stage stage) {
-    opened = OpenedWindow.open(stage, AFTER, false);
+    opened = OpenedWindow.open(stage, AFTER);
   }
 
   @BeforeEach
@@ -46,7 +46,7 @@ class ReviewStageTest {
 
   @AfterEach
   void close() {
-    WaitForAsyncUtils.waitForAsyncFx(20_000, () -> opened.workspace.close());
+    opened.close();
   }
 
   private DayReview review() {

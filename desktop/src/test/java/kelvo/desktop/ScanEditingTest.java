@@ -46,7 +46,7 @@ class ScanEditingTest {
 
   @Start
   void start(Stage stage) {
-    opened = OpenedWindow.open(stage, MORNING, false);
+    opened = OpenedWindow.open(stage, MORNING);
   }
 
   @BeforeEach
@@ -59,13 +59,7 @@ class ScanEditingTest {
 
   @AfterEach
   void close() {
-    WaitForAsyncUtils.waitForAsyncFx(
-        20_000,
-        () -> {
-          Scan now = scan();
-          opened.workspace.desk().change(now, first);
-          opened.workspace.close();
-        });
+    opened.close();
   }
 
   private ShownDay shown() {

@@ -39,7 +39,7 @@ class SymbolPartsTest {
 
   @Start
   void start(Stage stage) {
-    opened = OpenedWindow.open(stage, MORNING, false);
+    opened = OpenedWindow.open(stage, MORNING);
   }
 
   @BeforeEach
@@ -51,7 +51,7 @@ class SymbolPartsTest {
 
   @AfterEach
   void close() {
-    WaitForAsyncUtils.waitForAsyncFx(20_000, () -> opened.workspace.close());
+    opened.close();
   }
 
   private static List<String> labels(FxRobot robot) {

@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.List;
 import javafx.scene.Node;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
@@ -30,31 +29,22 @@ class UniverseStageTest {
   private static final long MORNING = DayTime.of(8, 58);
 
   private OpenedWindow opened;
-  private Universe first;
 
   @Start
   void start(Stage stage) {
-    opened = OpenedWindow.open(stage, MORNING, false);
+    opened = OpenedWindow.open(stage, MORNING);
   }
 
   @BeforeEach
   void go(FxRobot robot) {
     until(() -> shown().isThere() && shown().moment() == MORNING);
-    first = universe();
     robot.type(KeyCode.DIGIT1);
     until(() -> opened.workspace.stage().get().equals(UniverseStage.KIND));
   }
 
   @AfterEach
   void close() {
-    WaitForAsyncUtils.waitForAsyncFx(
-        20_000,
-        () -> {
-          opened.workspace.desk().change(first);
-          List.copyOf(opened.workspace.scans())
-              .forEach(s -> opened.workspace.desk().change(s, s.within(Universe.EVERYONE)));
-          opened.workspace.close();
-        });
+    opened.close();
   }
 
   private ShownDay shown() {
@@ -123,20 +113,16 @@ class UniverseStageTest {
 
   @Test
   void aFloatIsPutRightWithItsDateAndSource(FxRobot robot) throws Exception {
-    Path figures = OpenedWindow.folder().resolve("figures.csv");
+    Path figures = opened.folder.resolve("figures.csv");
     WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.focusOn("TIDARC"));
     type(robot, "Shares", "8.4M");
     type(robot, "Date of the figure", "2031-02-28");
     type(robot, "Source", "annual report");
-    try {
-      robot.clickOn("Put right");
+    robot.clickOn("Put right");
 
-      until(() -> opened.workspace.action().get().startsWith("Put right: TIDARC float"));
-      until(() -> Files.exists(figures) && Files.readString(figures).contains("annual report"));
-      assertThat(Files.readString(figures)).contains("TIDARC", "2031-02-28");
-    } finally {
-      Files.deleteIfExists(figures);
-    }
+    until(() -> opened.workspace.action().get().startsWith("Put right: TIDARC float"));
+    until(() -> Files.exists(figures) && Files.readString(figures).contains("annual report"));
+    assertThat(Files.readString(figures)).contains("TIDARC", "2031-02-28");
   }
 
   @Test
@@ -150,7 +136,7 @@ class UniverseStageTest {
     robot.clickOn("Put right");
     until(() -> opened.workspace.action().get().contains("28 February"));
 
-    assertThat(OpenedWindow.folder().resolve("figures.csv")).doesNotExist();
+    assertThat(opened.folder.resolve("figures.csv")).doesNotExist();
   }
 
   private static void type(FxRobot robot, String field, String text) {

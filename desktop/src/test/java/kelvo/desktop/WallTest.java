@@ -19,7 +19,6 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
-import org.testfx.util.WaitForAsyncUtils;
 
 /** The wall of small charts, by mouse: focus, own order, days, the shared crosshair. */
 @ExtendWith(ApplicationExtension.class)
@@ -32,7 +31,7 @@ class WallTest {
 
   @Start
   void start(Stage stage) {
-    opened = OpenedWindow.open(stage, MORNING, false);
+    opened = OpenedWindow.open(stage, MORNING);
   }
 
   @BeforeEach
@@ -45,7 +44,7 @@ class WallTest {
 
   @AfterEach
   void close() {
-    WaitForAsyncUtils.waitForAsyncFx(20_000, () -> opened.workspace.close());
+    opened.close();
   }
 
   private ShownDay shown() {

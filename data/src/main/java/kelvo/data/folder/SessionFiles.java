@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import kelvo.data.fault.Fault;
 import kelvo.data.fault.Faults;
@@ -38,6 +39,10 @@ final class SessionFiles {
     this.numbers = numbers;
     symbols = new WordIndex(numbers);
     this.faults = faults;
+  }
+
+  private Optional<TableFile> file(String table) {
+    return TableFile.find(folder, "sessions/" + date + "/" + table, faults);
   }
 
   /** Reads all files and merges them with the arrival of news. */
@@ -131,7 +136,7 @@ final class SessionFiles {
     if (!known) {
       faults.add(
           new Fault(
-              "sessions/" + date + "/corrections",
+              file("corrections").map(TableFile::name).orElse(""),
               r.line(i),
               "id",
               "the id of an earlier print of the security",
@@ -272,12 +277,12 @@ final class SessionFiles {
   }
 
   private void read(String name, List<String> required, TableFile.HeaderReader header) {
-    String stem = "sessions/" + date + "/" + name;
-    TableFile.find(folder, stem, faults)
+    file(name)
         .ifPresent(
             file ->
                 file.read(
-                    required, searching ? new RowOrder(stem, faults).watching(header) : header));
+                    required,
+                    searching ? new RowOrder(file.name(), faults).watching(header) : header));
   }
 
   private static long seq(TableRow row, int column) {

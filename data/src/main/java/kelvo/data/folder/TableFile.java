@@ -65,6 +65,11 @@ final class TableFile {
     return Optional.empty();
   }
 
+  /** Its name from the folder on, with its ending. */
+  String name() {
+    return name;
+  }
+
   /**
    * Reads all rows. The required columns must be in the header; {@code header} then finds its own.
    */

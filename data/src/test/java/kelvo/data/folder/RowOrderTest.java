@@ -47,8 +47,8 @@ class RowOrderTest {
   void orderThatGoesBackAndIdsThatComeTwiceAreFound() {
     assertThat(read(true).faultSentences())
         .containsExactly(
-            "sessions/2031-03-12/trades, line 4, column seq: expected a number above 923000001, found \"92300000\"; the line counts all the same",
-            "sessions/2031-03-12/trades, line 4, column id: expected an id once a security, found \"1\"; the line counts all the same");
+            "sessions/2031-03-12/trades.csv, line 4, column seq: expected a number above 923000001, found \"92300000\"; the line counts all the same",
+            "sessions/2031-03-12/trades.csv, line 4, column id: expected an id once a security, found \"1\"; the line counts all the same");
   }
 
   @Test

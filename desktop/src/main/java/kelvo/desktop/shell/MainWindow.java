@@ -238,9 +238,13 @@ public final class MainWindow extends BorderPane {
       Thread.ofVirtual()
           .start(
               () -> {
-                String problem = AlertSound.play();
-                if (problem != null) {
-                  Platform.runLater(() -> workspace.action().set(problem));
+                try {
+                  String problem = AlertSound.play();
+                  if (problem != null) {
+                    Platform.runLater(() -> workspace.action().set(problem));
+                  }
+                } catch (RuntimeException e) {
+                  workspace.troubles().tell("playing the sound of an alert", e);
                 }
               });
     }

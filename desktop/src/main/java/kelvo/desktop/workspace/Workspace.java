@@ -119,8 +119,9 @@ public final class Workspace implements AutoCloseable {
     desk = new ScanDesk(day, background, undo::push, action::set, this::replay);
     keepScans();
     player = player(moment);
-    follow(new ClockView(), clock::set);
+    // The hits first: whoever hears of a new moment finds the hits of that moment.
     follow(new HitsView(), hits::set);
+    follow(new ClockView(), clock::set);
   }
 
   private Player player(long moment) {

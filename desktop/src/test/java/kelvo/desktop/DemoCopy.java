@@ -1,0 +1,57 @@
+package kelvo.desktop;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Comparator;
+import java.util.List;
+import java.util.stream.Stream;
+import kelvo.job.Progress;
+import kelvo.sim.DemoFolder;
+import kelvo.sim.DemoSize;
+
+/**
+ * Copies of the small demo folder, one a test; it is invented once a run and never opened itself.
+ */
+final class DemoCopy {
+  private static final Path INVENTED = invent();
+
+  private DemoCopy() {}
+
+  private static Path invent() {
+    try {
+      Path folder = Files.createTempDirectory("kelvo-demo");
+      DemoFolder.write(folder, DemoSize.SMALL, DemoFolder.SEED, Progress.NONE);
+      Runtime.getRuntime().addShutdownHook(new Thread(() -> remove(folder)));
+      return folder;
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  /** A folder that only one test has. */
+  static Path make() {
+    try (Stream<Path> files = Files.walk(INVENTED)) {
+      Path copy = Files.createTempDirectory("kelvo-test");
+      for (Path file : files.skip(1).toList()) {
+        Files.copy(file, copy.resolve(INVENTED.relativize(file).toString()));
+      }
+      return copy;
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  /** Removes a folder with all that is in it. */
+  static void remove(Path folder) {
+    try (Stream<Path> files = Files.walk(folder)) {
+      List<Path> deepestFirst = files.sorted(Comparator.reverseOrder()).toList();
+      for (Path file : deepestFirst) {
+        Files.deleteIfExists(file);
+      }
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+}
