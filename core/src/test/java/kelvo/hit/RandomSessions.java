@@ -38,7 +38,7 @@ public final class RandomSessions {
                         + (DayTime.LAST - DayTime.FIRST) / events * i
                         + random.nextLong(DayTime.MILLISECOND);
                 boolean late = lateness > 0 && random.nextInt(30) == 0;
-                long told = late ? Math.max(DayTime.FIRST, at - random.nextLong(lateness)) : at;
+                long told = late ? Math.max(DayTime.FIRST + 1, at - random.nextLong(lateness)) : at;
                 event(tape, told, random, prices, i + 1);
               }
             });
