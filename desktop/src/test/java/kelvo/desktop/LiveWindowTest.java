@@ -201,7 +201,7 @@ class LiveWindowTest {
               + "/atom\"}]}");
       openAgain();
       until(() -> filings(workspace.session()).size() == 1);
-      Platform.runLater(() -> workspace.stage().set(CatalystsStage.KIND));
+      WaitForAsyncUtils.waitForAsyncFx(5_000, () -> workspace.stage().set(CatalystsStage.KIND));
       Grid<NewsView.NewsRow> listed = robot.lookup(LiveWindowTest::isNewsList).query();
       until(() -> listed.rows().stream().anyMatch(row -> row.item().source().equals("Filings")));
       Catalyst first = filings(workspace.session()).getFirst();

@@ -24,10 +24,12 @@ import kelvo.desktop.morning.MorningStage;
 import kelvo.desktop.review.ReviewStage;
 import kelvo.desktop.theme.Theme;
 import kelvo.desktop.universe.UniverseStage;
+import kelvo.desktop.workspace.Followed;
 import kelvo.desktop.workspace.StageKind;
 import kelvo.desktop.workspace.Workspace;
 import kelvo.review.DayReview;
 import kelvo.time.DayTime;
+import kelvo.view.ClockView;
 import kelvo.view.QuoteView;
 
 /** Visits each main view at set moments, writes a picture of it, and exits. */
@@ -49,12 +51,17 @@ final class Pictures {
 
   private final Deque<Shot> shots = new ArrayDeque<>();
   private final ChangeListener<Object> arrival = (o, was, is) -> arrived();
+
+  /** Answered after each seek, also when that leads to the same moment. */
+  private final Followed<ClockView.Clock> clock;
+
   private long awaited = -1;
 
   Pictures(Workspace workspace, Scene scene, Path folder) {
     this.workspace = workspace;
     this.scene = scene;
     this.folder = folder;
+    clock = new Followed<>(workspace, shown -> arrived());
     for (Theme theme : Theme.values()) {
       shots.add(new Shot("universe", UniverseStage.KIND, "08:58:00", "ORBTOW", theme));
       shots.add(new Shot("morning", MorningStage.KIND, "08:58:00", "ORBTOW", theme));
@@ -70,7 +77,7 @@ final class Pictures {
   }
 
   void start() {
-    workspace.clock().addListener(arrival);
+    clock.follow(new ClockView());
     workspace.quote().addListener(arrival);
     next();
   }
@@ -78,7 +85,7 @@ final class Pictures {
   private void next() {
     Shot shot = shots.peek();
     if (shot == null) {
-      workspace.clock().removeListener(arrival);
+      clock.stop();
       workspace.quote().removeListener(arrival);
       KelvoWindow.exit(0);
       return;
