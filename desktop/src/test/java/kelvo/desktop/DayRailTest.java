@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import javafx.scene.Node;
 import javafx.scene.control.Label;
+import javafx.scene.image.PixelFormat;
+import javafx.scene.image.WritableImage;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import javafx.stage.Stage;
@@ -73,6 +75,33 @@ class DayRailTest {
     assertThat(shown().look(news).rows())
         .isNotEmpty()
         .allMatch(row -> row.item().known() <= shown().moment());
+  }
+
+  private int[] goToAndLook(long moment) {
+    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.seek(moment));
+    until(() -> shown().moment() == moment);
+    return WaitForAsyncUtils.waitForAsyncFx(
+        5_000,
+        () -> {
+          WritableImage image = rail.snapshot(null, null);
+          int width = (int) image.getWidth();
+          int height = (int) image.getHeight();
+          int[] pixels = new int[width * height];
+          image
+              .getPixelReader()
+              .getPixels(0, 0, width, height, PixelFormat.getIntArgbInstance(), pixels, 0, width);
+          return pixels;
+        });
+  }
+
+  @Test
+  void aMomentLooksTheSameAfterALaterOneWasLookedAt() {
+    int[] before = goToAndLook(DayTime.of(9, 0));
+    int[] later = goToAndLook(DayTime.of(15, 0));
+    int[] again = goToAndLook(DayTime.of(9, 0));
+
+    assertThat(later).isNotEqualTo(before);
+    assertThat(again).isEqualTo(before);
   }
 
   @Test

@@ -49,7 +49,7 @@ final class DayRail extends Region {
             e.consume();
           }
         });
-    halts = new Followed<>(workspace, shown -> begun = shown.begun());
+    halts = new Followed<>(workspace, this::halted);
     halts.follow(new HaltsView());
     workspace.clock().addListener((o, was, is) -> paint());
     workspace.hits().addListener((o, was, is) -> paint());
@@ -74,6 +74,12 @@ final class DayRail extends Region {
   protected void layoutChildren() {
     canvas.setWidth(getWidth());
     canvas.setHeight(getHeight());
+    paint();
+  }
+
+  /** The halts come after the clock of the same moment, which painted those of the one before. */
+  private void halted(HaltsView.HaltList shown) {
+    begun = shown.begun();
     paint();
   }
 
