@@ -191,7 +191,7 @@ final class SimCommand implements Callable<Integer> {
                   + ", its news at http://localhost:"
                   + news.port()
                   + "/rss and /atom, the broker's drop copy at localhost:"
-                  + fixPort
+                  + broker.address().getPort()
                   + "; end it with Ctrl+C.");
       serving.complete(server.port());
       while (!end.await(1, TimeUnit.SECONDS)) {

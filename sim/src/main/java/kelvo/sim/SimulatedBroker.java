@@ -73,6 +73,11 @@ public final class SimulatedBroker extends ApplicationAdapter implements AutoClo
     }
   }
 
+  /** Where it listens, once it has started; its own choice when it was given port 0. */
+  public InetSocketAddress address() {
+    return (InetSocketAddress) acceptor.getEndpoints().iterator().next().getLocalAddress();
+  }
+
   /** Tells the fills up to a moment that have not been told; the fills that were. */
   public synchronized List<Fill> tellUntil(long moment) {
     int before = told;

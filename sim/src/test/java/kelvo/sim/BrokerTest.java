@@ -6,7 +6,6 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.io.IOException;
 import java.net.InetAddress;
 import java.net.InetSocketAddress;
-import java.net.ServerSocket;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -26,10 +25,16 @@ import org.junit.jupiter.api.io.TempDir;
 class BrokerTest {
   private static final LocalDate DAY = DemoSize.SESSION;
 
-  private static InetSocketAddress free() throws IOException {
-    try (ServerSocket socket = new ServerSocket(0, 1, InetAddress.getLoopbackAddress())) {
-      return new InetSocketAddress(InetAddress.getLoopbackAddress(), socket.getLocalPort());
-    }
+  private static SimulatedBroker broker() {
+    SimulatedBroker broker =
+        new SimulatedBroker(
+            new InetSocketAddress(InetAddress.getLoopbackAddress(), 0), DAY, fills());
+    broker.start();
+    return broker;
+  }
+
+  private static DropCopy copyOf(SimulatedBroker broker) {
+    return new DropCopy(broker.address(), SimulatedBroker.NAME, DAY);
   }
 
   private static List<Fill> fills() {
@@ -60,20 +65,17 @@ class BrokerTest {
 
   @Test
   void fillsComeOnceEachAlsoAfterANewLogon() throws Exception {
-    InetSocketAddress address = free();
     LinkedBlockingQueue<List<Fill>> heard = new LinkedBlockingQueue<>();
-    try (SimulatedBroker broker = new SimulatedBroker(address, DAY, fills());
-        DropCopy copy = new DropCopy(address, SimulatedBroker.NAME, DAY)) {
-      broker.start();
+    try (SimulatedBroker broker = broker();
+        DropCopy copy = copyOf(broker)) {
       copy.start(heard::add);
       List<Fill> morning = broker.tellUntil(DayTime.of(9, 50));
 
       assertThat(morning).hasSize(21);
       assertThat(await(heard, 21)).isEqualTo(morning);
     }
-    try (SimulatedBroker again = new SimulatedBroker(address, DAY, fills());
-        DropCopy copy = new DropCopy(address, SimulatedBroker.NAME, DAY)) {
-      again.start();
+    try (SimulatedBroker again = broker();
+        DropCopy copy = copyOf(again)) {
       again.tellUntil(DayTime.of(9, 50));
       copy.start(heard::add);
       await(heard, 21);
