@@ -12,8 +12,8 @@ import kelvo.state.SymbolState;
 import kelvo.time.Phases;
 
 /**
- * The values that many rules of one session share: each field is read once an asking, however many
- * rules look at it, and all lie side by side in memory. Owned by one thread.
+ * The values that many rules of one session share: each field is read once per evaluation, however
+ * many rules look at it, and all lie side by side in memory. Owned by one thread.
  */
 public final class SharedReadings implements Values {
   private final Session session;
@@ -73,7 +73,7 @@ public final class SharedReadings implements Values {
     return new StateValues(session);
   }
 
-  /** What reads a field once an asking. */
+  /** What reads a field once per evaluation. */
   @Override
   public Numbers numbers(Field.Number field) {
     int place = placeOf(field);
