@@ -8,7 +8,8 @@ import java.util.function.ToLongFunction;
 import kelvo.scan.Scan;
 
 /**
- * Folds hits as they come. A fold ends when its fold time passes without a firing. Not thread-safe.
+ * Folds hits as they come. A fold ends when its fold time, its cooldown, passes without a firing.
+ * Not thread-safe.
  */
 public final class HitFolding {
   private final ToLongFunction<String> foldOfScan;

@@ -13,7 +13,8 @@ import kelvo.time.DayTime;
  *
  * @param goneShare part of the run that was over at the first hit, 0 to 1; NaN when unknown
  * @param ran whether it ran
- * @param fiveMinutes excursion in the five minutes after the first hit
+ * @param fiveMinutes the best and worst excursion (MFE and MAE) in the five minutes after the first
+ *     hit
  * @param halfHour in 30 minutes
  * @param toClose until the close
  */

@@ -13,8 +13,8 @@ import org.jspecify.annotations.Nullable;
  * @param planned whether its symbol and side were on the Ten before the entry
  * @param capturedShare part of the move's best run that the trade took
  * @param r result over the money at risk to the stop
- * @param bestPercent best price between entry and exit against the entry
- * @param worstPercent worst price between entry and exit against the entry
+ * @param bestPercent best price between entry and exit against the entry (MFE), per cent
+ * @param worstPercent worst price between entry and exit against the entry (MAE), per cent
  */
 public record ReviewedTrade(
     Trade trade,

@@ -40,7 +40,7 @@ final class TradeReview {
 
   private boolean isOn(Move move) {
     return move.symbol().equals(trade.symbol())
-        && move.side() == trade.side()
+        && move.side() == trade.side().way()
         && move.start() <= trade.entryAt()
         && trade.entryAt() <= move.end() + settings.entryAfter();
   }
@@ -90,7 +90,7 @@ final class TradeReview {
   private boolean planned() {
     return TheTen.at(book, trade.entryAt())
         .on(trade.symbol())
-        .filter(d -> d.side() == trade.side())
+        .filter(d -> d.side() == trade.side().way())
         .isPresent();
   }
 

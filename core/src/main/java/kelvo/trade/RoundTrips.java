@@ -7,7 +7,6 @@ import java.util.Deque;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import kelvo.scan.Side;
 
 /**
  * Makes trades of fills, per account and symbol. A fill that takes the position through zero ends
@@ -110,7 +109,7 @@ public final class RoundTrips {
 
   private void end() {
     Fill first = current.getFirst();
-    Side side = Side.of(first.side().sign());
+    TradeSide side = first.side().sign() > 0 ? TradeSide.LONG : TradeSide.SHORT;
     long result = position == 0 ? proceedsLessCost() : gains;
     long fees = current.stream().mapToLong(Fill::fee).sum();
     trades.add(

@@ -1,19 +1,17 @@
 package kelvo.trade;
 
 import java.util.List;
-import kelvo.scan.Side;
 import kelvo.tape.Price;
 
 /**
  * A round trip: the fills of one account and symbol from flat to flat, or to now while it is open.
  *
- * @param side up when it was long, down when it was short
  * @param fills in order of time
  * @param result realised money less all fees, {@link Price} units
  * @param openShares shares still held; 0 when it is closed
  */
 public record Trade(
-    String account, String symbol, Side side, List<Fill> fills, long result, long openShares) {
+    String account, String symbol, TradeSide side, List<Fill> fills, long result, long openShares) {
   public Trade {
     fills = List.copyOf(fills);
   }

@@ -47,7 +47,7 @@ class LivePlayerTest {
     private final EventTape from;
     private final EventTape to;
     private final SplittableRandom random;
-    private final int end;
+    private volatile int end;
     private int next;
     private Runnable wake = () -> {};
 
@@ -66,6 +66,11 @@ class LivePlayerTest {
       }
       wake.run();
       return next == from.size() ? DayTime.LAST : next == 0 ? 0 : from.time(next - 1);
+    }
+
+    /** Lets more come. */
+    void until(int newEnd) {
+      end = newEnd;
     }
 
     @Override
@@ -133,7 +138,45 @@ class LivePlayerTest {
   }
 
   @Test
-  void aWindowThatLooksBackIsToldOfHitsAndComesBackToNow() throws InterruptedException {
+  void aWindowThatLooksBackIsToldOfEachHitOnceWhileItsMomentStays() throws InterruptedException {
+    Session recorded = RandomSessions.of(6, SECURITIES, EVENTS);
+    Session live = unplayed(recorded);
+    Program program = new Program(SCANS, List.of());
+    List<Hit> expected = SessionRun.of(recorded, program, Progress.NONE).hits();
+    int half = EVENTS / 2;
+    long back = DayTime.of(9, 0);
+    ToldPlayer told = new ToldPlayer();
+    LinkedBlockingQueue<Shot> shots = new LinkedBlockingQueue<>();
+    Pieces source = new Pieces(recorded, live, 6, half);
+    try (LivePlayer player =
+        new LivePlayer(
+            SessionRun.begun(live, program, Progress.NONE), source, told, System::nanoTime)) {
+      player.follow(SHOTS, shots::add);
+      awaitEvents(shots, half, 0);
+      player.seek(back);
+      Shot shown = ToldPlayer.next(shots);
+      while (shown.moment() != back) {
+        shown = ToldPlayer.next(shots);
+      }
+      int toldByThen = told.hits.size();
+      LinkedBlockingQueue<Hit> later = new LinkedBlockingQueue<>();
+      told.onHit = later::add;
+      source.until(EVENTS);
+      for (int hit = toldByThen; hit < expected.size(); hit++) {
+        ToldPlayer.next(later);
+      }
+
+      assertThat(toldByThen).isLessThan(expected.size() - 50);
+      assertThat(told.hits).isEqualTo(expected);
+      assertThat(shots).allMatch(shot -> shot.moment() == back);
+      List<Hit> untilThen = expected.stream().filter(hit -> hit.at() <= back).toList();
+      assertThat(shown.hits()).isEqualTo(untilThen);
+      assertThat(shots).allMatch(shot -> shot.hits().equals(untilThen));
+    }
+  }
+
+  @Test
+  void aWindowThatLooksBackComesBackToNowWithTheHitsOfANewLevel() throws InterruptedException {
     Session recorded = RandomSessions.of(5, SECURITIES, EVENTS);
     Session live = unplayed(recorded);
     Program program = new Program(SCANS, List.of());

@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
 import java.util.List;
-import kelvo.scan.Side;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.IntRange;
@@ -32,7 +31,7 @@ class RoundTripsTest {
         .satisfies(
             t -> {
               assertThat(t.result()).isEqualTo(400_000);
-              assertThat(t.side()).isEqualTo(Side.UP);
+              assertThat(t.side()).isEqualTo(TradeSide.LONG);
               assertThat(t.closed()).isTrue();
             });
   }
@@ -59,7 +58,7 @@ class RoundTripsTest {
 
     assertThat(trades).hasSize(2);
     assertThat(trades.get(0).result()).isEqualTo(100 * 10_000 - 10_000);
-    assertThat(trades.get(1).side()).isEqualTo(Side.DOWN);
+    assertThat(trades.get(1).side()).isEqualTo(TradeSide.SHORT);
     assertThat(trades.get(1).result()).isEqualTo(200 * 5_000 - 20_000);
   }
 

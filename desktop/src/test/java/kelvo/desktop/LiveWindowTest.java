@@ -11,6 +11,7 @@ import java.net.URI;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.concurrent.atomic.AtomicLong;
 import javafx.application.Platform;
 import javafx.scene.AccessibleRole;
 import javafx.scene.Node;
@@ -58,6 +59,9 @@ class LiveWindowTest {
   /** A morning's worth, so that a test takes seconds. */
   private static final int EVENTS = 120_000;
 
+  /** By how much the market's day is ahead of the time that really goes by. */
+  private final AtomicLong leaped = new AtomicLong();
+
   private Path folder;
   private Path whole;
   private Session session;
@@ -84,8 +88,8 @@ class LiveWindowTest {
             "",
             null,
             DayTime.FIRST,
-            FeedServer.AT_ONCE,
-            System::nanoTime);
+            1,
+            () -> System.nanoTime() + leaped.get());
     server.start();
     Theme.loadFonts();
     open();
@@ -136,7 +140,13 @@ class LiveWindowTest {
     return new ShownDay(workspace);
   }
 
+  /** Lets the market's day leap to a moment, or a little beyond. */
+  private void leapTo(long moment) {
+    leaped.set(moment - DayTime.FIRST);
+  }
+
   private void awaitEnd() {
+    leapTo(DayTime.LAST);
     until(
         () ->
             shown().isThere()
@@ -145,19 +155,38 @@ class LiveWindowTest {
   }
 
   @Test
-  void theSessionComesInAndTheDayCanBeDraggedWhileItDoes(FxRobot robot) {
+  void theSessionComesInWithItsHitsAndFills() {
     awaitEnd();
-    List<Hit> expected =
-        SessionRun.of(session, new Program(workspace.scans(), List.of()), Progress.NONE).hits();
-    assertThat(shown().hits()).isEqualTo(expected);
+
+    assertThat(shown().hits()).isEqualTo(allHits());
     until(() -> workspace.book().get().fills().size() == fills.size());
     assertThat(workspace.book().get().fills()).containsExactlyInAnyOrderElementsOf(fills);
+  }
 
-    Platform.runLater(() -> workspace.seek(DayTime.of(9, 0)));
-    until(() -> shown().moment() == DayTime.of(9, 0));
-    assertThat(shown().hits()).allMatch(hit -> hit.at() <= DayTime.of(9, 0));
+  private List<Hit> allHits() {
+    return SessionRun.of(session, new Program(workspace.scans(), List.of()), Progress.NONE).hits();
+  }
+
+  @Test
+  void theDayCanBeDraggedWhileTheSessionComesIn(FxRobot robot) {
+    List<Hit> all = allHits();
+    long half = DayTime.of(8, 0);
+    leapTo(half);
+    until(() -> shown().moment() >= half - 2 * DayTime.SECOND);
+    int eventsByThen = workspace.session().tape().size();
+    assertThat(eventsByThen).isBetween(1_000, session.tape().size() - 1_000);
+
+    for (long moment : new long[] {DayTime.of(7, 0), DayTime.of(6, 15), DayTime.of(7, 30)}) {
+      Platform.runLater(() -> workspace.seek(moment));
+      until(() -> shown().moment() == moment);
+      assertThat(shown().hits()).isEqualTo(all.stream().filter(h -> h.at() <= moment).toList());
+    }
+    leapTo(DayTime.LAST);
+    until(() -> workspace.session().tape().size() == session.tape().size());
+    assertThat(shown().moment()).isEqualTo(DayTime.of(7, 30));
     robot.type(KeyCode.P);
     until(() -> shown().moment() >= DayTime.LAST - 2 * DayTime.SECOND);
+    assertThat(shown().hits()).isEqualTo(all).hasSizeGreaterThan(20);
   }
 
   @Test

@@ -4,6 +4,9 @@ import static kelvo.desktop.OpenedWindow.until;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
+import java.util.Objects;
+import java.util.Set;
+import java.util.stream.Collectors;
 import javafx.scene.AccessibleRole;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
@@ -12,9 +15,14 @@ import javafx.stage.Stage;
 import kelvo.desktop.grid.Grid;
 import kelvo.desktop.review.ReviewStage;
 import kelvo.review.DayReview;
+import kelvo.review.Move;
+import kelvo.review.MoveVerdict;
 import kelvo.review.ReviewedMove;
 import kelvo.review.ReviewedTrade;
+import kelvo.review.TradeVerdict;
 import kelvo.time.DayTime;
+import kelvo.trade.Fill;
+import kelvo.trade.Trade;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -74,7 +82,48 @@ class ReviewStageTest {
     robot.clickOn("Moves");
     assertThat(table(robot, "Moves").rows()).isEqualTo(review().moves().reversed());
     robot.clickOn("Scans");
-    assertThat(table(robot, "Scans").rows()).isEqualTo(review().scans());
+    assertThat(table(robot, "Scans").rows())
+        .isEqualTo(review().scans())
+        .hasSize(opened.workspace.scans().size());
+  }
+
+  @Test
+  void theTradesAccountForEveryFillAndEveryCent() {
+    List<Fill> fills = opened.workspace.book().get().fills();
+    List<Trade> trades = review().trades().stream().map(ReviewedTrade::trade).toList();
+
+    assertThat(fills).hasSizeGreaterThan(8);
+    assertThat(trades.stream().mapToLong(t -> t.fills().stream().mapToLong(Fill::quantity).sum()))
+        .as("shares by trade")
+        .allMatch(shares -> shares > 0);
+    assertThat(trades.stream().flatMap(t -> t.fills().stream()).mapToLong(Fill::quantity).sum())
+        .isEqualTo(fills.stream().mapToLong(Fill::quantity).sum());
+    assertThat(trades).allMatch(t -> t.openShares() == 0);
+    long cash =
+        fills.stream().mapToLong(f -> -f.side().sign() * f.quantity() * f.price() - f.fee()).sum();
+    assertThat(trades.stream().mapToLong(Trade::result).sum()).isEqualTo(cash);
+    assertThat(review().all().trades()).isEqualTo(trades.size());
+  }
+
+  @Test
+  void eachMoveHasOneVerdictAndEachOnPlanTradeItsMove() {
+    List<ReviewedMove> moves = review().moves();
+    Set<Move> traded =
+        review().trades().stream()
+            .map(ReviewedTrade::move)
+            .filter(Objects::nonNull)
+            .collect(Collectors.toSet());
+
+    assertThat(moves).hasSizeGreaterThan(100);
+    assertThat(moves).extracting(ReviewedMove::move).containsAll(traded).doesNotHaveDuplicates();
+    assertThat(moves)
+        .filteredOn(m -> m.verdict() == MoveVerdict.TAKEN || m.verdict() == MoveVerdict.LATE)
+        .extracting(ReviewedMove::move)
+        .containsExactlyInAnyOrderElementsOf(traded);
+    assertThat(review().trades())
+        .filteredOn(t -> t.verdict() == TradeVerdict.OFF_PLAN)
+        .isNotEmpty()
+        .allMatch(t -> t.move() == null);
   }
 
   @Test

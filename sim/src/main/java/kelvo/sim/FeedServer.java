@@ -174,7 +174,7 @@ public final class FeedServer implements AutoCloseable {
         idle &= !send(connection, released);
       }
       if (now - beat >= HEARTBEAT_NANOS) {
-        beat += HEARTBEAT_NANOS;
+        beat = now;
         long seq = released;
         next.forEach((connection, wanted) -> beat(connection, wanted, seq, reached));
       }

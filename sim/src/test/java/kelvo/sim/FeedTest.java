@@ -16,6 +16,7 @@ import java.util.List;
 import java.util.SplittableRandom;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.TimeUnit;
+import java.util.stream.LongStream;
 import kelvo.data.calendar.ExchangeCalendar;
 import kelvo.data.feed.FeedAddress;
 import kelvo.data.feed.FeedClient;
@@ -97,6 +98,7 @@ class FeedTest {
     final CompletableFuture<String> refused = new CompletableFuture<>();
     final List<Long> frames = new ArrayList<>();
     Runnable afterFrame = () -> {};
+    Runnable onLive = () -> {};
     long lastFrame;
 
     @Override
@@ -115,6 +117,9 @@ class FeedTest {
     @Override
     public void status(FeedClient.Status status, String why) {
       statuses.add(status);
+      if (status == FeedClient.Status.LIVE) {
+        onLive.run();
+      }
       if (status == FeedClient.Status.REFUSED) {
         refused.complete(why);
       }
@@ -152,27 +157,44 @@ class FeedTest {
     try (FeedServer server = server("secret", FeedServer.AT_ONCE)) {
       Heard heard = new Heard();
       heard.lastFrame = server.frames();
-      SplittableRandom random = new SplittableRandom(7);
-      long[] next = {1};
-      int[] cuts = {0};
-      heard.afterFrame =
-          () -> {
-            if (heard.frames.size() >= next[0] && cuts[0] < CUTS) {
-              cuts[0]++;
-              next[0] += random.nextLong(Math.max(2, server.frames() / CUTS * 2));
-              server.cut();
-            }
-          };
+      Cuts cuts = new Cuts(server);
+      heard.afterFrame = cuts::frame;
+      heard.onLive = cuts::live;
       try (FeedClient client = client(server, "secret", heard)) {
         client.start();
         heard.done.get(120, TimeUnit.SECONDS);
       }
 
-      assertThat(cuts[0]).isGreaterThan(CUTS / 2);
+      assertThat(cuts.made).isEqualTo(CUTS);
+      assertThat(heard.statuses).filteredOn(FeedClient.Status.LIVE::equals).hasSize(CUTS + 1);
       assertThat(heard.faults).isEmpty();
-      assertThat(heard.frames).doesNotHaveDuplicates().isSorted();
+      assertThat(heard.frames)
+          .isEqualTo(LongStream.rangeClosed(1, server.frames()).boxed().toList());
       assertThat(heard.received.tape().size()).isEqualTo(session.tape().size());
       assertThat(hits(heard.received)).isEqualTo(hits(session)).hasSizeGreaterThan(20);
+    }
+  }
+
+  /** Cuts a connection that stands a few frames after it has come back, until there were enough. */
+  private static final class Cuts {
+    private final FeedServer server;
+    private final SplittableRandom random = new SplittableRandom(7);
+    private int framesLeft = -1;
+    private int made;
+
+    Cuts(FeedServer server) {
+      this.server = server;
+    }
+
+    void live() {
+      framesLeft = 1 + random.nextInt(20);
+    }
+
+    void frame() {
+      if (made < CUTS && framesLeft > 0 && --framesLeft == 0) {
+        made++;
+        server.cut();
+      }
     }
   }
 

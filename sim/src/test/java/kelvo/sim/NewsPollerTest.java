@@ -11,6 +11,9 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.concurrent.atomic.AtomicLong;
 import kelvo.data.news.NewsPoller;
 import kelvo.data.news.NewsSource;
@@ -43,11 +46,15 @@ class NewsPollerTest {
   }
 
   private static NewsSource source(int port, String path) {
+    return source(port, path, Duration.ofSeconds(30));
+  }
+
+  private static NewsSource source(int port, String path, Duration every) {
     return new NewsSource(
         "Harbour",
         SourceKind.COMPANY_RELEASE,
         URI.create("http://localhost:" + port + path),
-        Duration.ZERO);
+        every);
   }
 
   private NewsPoller poller(NewsSource source) {
@@ -121,5 +128,71 @@ class NewsPollerTest {
         .containsExactly(
             "news source Harbour: it answered with status 500; it is asked again in 60 s",
             "news source Harbour: it answered with status 500; it is asked again in 120 s");
+  }
+
+  @Test
+  void aSourceIsAskedAgainThoughNobodyCanBeToldThatItFailed() throws Exception {
+    CountDownLatch asked = new CountDownLatch(3);
+    AtomicInteger told = new AtomicInteger();
+    HttpServer server = HttpServer.create(new InetSocketAddress("localhost", 0), 0);
+    server.createContext(
+        "/",
+        exchange -> {
+          asked.countDown();
+          exchange.sendResponseHeaders(500, -1);
+        });
+    server.start();
+    NewsSource source = source(server.getAddress().getPort(), "/", Duration.ofMillis(5));
+    try (NewsPoller poller =
+        new NewsPoller(
+            List.of(source),
+            DATE,
+            Set.of(),
+            sentence -> {
+              told.incrementAndGet();
+              throw new IllegalStateException("the window is gone");
+            })) {
+      poller.start();
+
+      assertThat(asked.await(20, TimeUnit.SECONDS)).as("asked three times").isTrue();
+      assertThat(told.get()).isGreaterThanOrEqualTo(2);
+    } finally {
+      server.stop(0);
+    }
+  }
+
+  @Test
+  void anAnswerThatIsNoFeedIsToldAndItsItemsCountOnceItIsOne() throws Exception {
+    AtomicInteger answers = new AtomicInteger();
+    HttpServer server = HttpServer.create(new InetSocketAddress("localhost", 0), 0);
+    server.createContext(
+        "/",
+        exchange -> {
+          try (exchange) {
+            String body =
+                answers.getAndIncrement() == 0
+                    ? "<html><body>Please sign in"
+                    : "{\"version\":\"https://jsonfeed.org/version/1.1\",\"title\":\"t\",\"items\":[{\"id\":\"1\","
+                        + "\"title\":\"TIDARC wins a pier\",\"tags\":[\"TIDARC\"],"
+                        + "\"date_published\":\"2031-03-12T06:30:00-04:00\"}]}";
+            exchange.sendResponseHeaders(200, body.length());
+            exchange.getResponseBody().write(body.getBytes());
+          }
+        });
+    server.start();
+    NewsSource source = source(server.getAddress().getPort(), "/");
+    try (NewsPoller poller = poller(source)) {
+      poller.ask(source);
+      assertThat(problems).singleElement().asString().startsWith("news source Harbour: ");
+      assertThat(poller.take()).isEmpty();
+
+      poller.ask(source);
+      assertThat(poller.take())
+          .extracting(Catalyst::headline)
+          .containsExactly("TIDARC wins a pier");
+      assertThat(problems).hasSize(1);
+    } finally {
+      server.stop(0);
+    }
   }
 }

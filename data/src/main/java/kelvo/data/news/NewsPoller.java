@@ -23,6 +23,8 @@ import java.util.concurrent.TimeUnit;
 import java.util.function.Consumer;
 import kelvo.news.Catalyst;
 import kelvo.time.DayTime;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 
 /**
  * Asks the sources with an address for what is new, politely: each at most once in its time, with
@@ -30,6 +32,7 @@ import kelvo.time.DayTime;
  * while it fails. Whoever wants the items {@link #take takes} them from any thread.
  */
 public final class NewsPoller implements AutoCloseable {
+  private static final Logger LOG = LoggerFactory.getLogger(NewsPoller.class);
   private static final int OK = 200;
   private static final int NOT_MODIFIED = 304;
   private static final int MAX_CHARACTERS = 8_000_000;
@@ -88,8 +91,8 @@ public final class NewsPoller implements AutoCloseable {
       failed(source, asked(source), "its answer could not be taken (" + e + ")");
     } finally {
       if (!thread.isShutdown()) {
-        long wait = source.every().toSeconds() * asked(source).backOff;
-        thread.schedule(() -> askAndGoOn(source), wait, TimeUnit.SECONDS);
+        long wait = source.every().toMillis() * asked(source).backOff;
+        thread.schedule(() -> askAndGoOn(source), wait, TimeUnit.MILLISECONDS);
       }
     }
   }
@@ -154,14 +157,19 @@ public final class NewsPoller implements AutoCloseable {
 
   private void failed(NewsSource source, Asked last, String why) {
     last.backOff = Math.min(LONGEST_BACK_OFF, last.backOff * 2);
-    problem.accept(
+    String sentence =
         "news source "
             + source.name()
             + ": "
             + why
             + "; it is asked again in "
             + source.every().toSeconds() * last.backOff
-            + " s");
+            + " s";
+    try {
+      problem.accept(sentence);
+    } catch (RuntimeException e) {
+      LOG.error("nobody could be told: {}", sentence, e);
+    }
   }
 
   /** The items that have come since the last taking. */

@@ -21,10 +21,10 @@ import org.jspecify.annotations.Nullable;
  * @param name as items carry it
  * @param kind what kind of publisher it is
  * @param address where its feed is; null for one whose items come as files or with the live feed
- * @param every how long to wait between two askings, at least {@link #MIN_WAIT}
+ * @param every how long to wait between two askings; a file may ask for {@link #MIN_WAIT} at least
  */
 public record NewsSource(String name, SourceKind kind, @Nullable URI address, Duration every) {
-  /** Nobody is asked more often than this. */
+  /** No file has a publisher asked more often than this. */
   public static final Duration MIN_WAIT = Duration.ofSeconds(30);
 
   private static final String FILE = "sources.json";
@@ -35,7 +35,6 @@ public record NewsSource(String name, SourceKind kind, @Nullable URI address, Du
     if (name.isBlank()) {
       throw new IllegalArgumentException("a source needs a name");
     }
-    every = every.compareTo(MIN_WAIT) < 0 ? MIN_WAIT : every;
   }
 
   /** The sources of a data folder; a wrong one is reported and left out. */
@@ -75,7 +74,8 @@ public record NewsSource(String name, SourceKind kind, @Nullable URI address, Du
   }
 
   private static Duration seconds(JsonNode node) {
-    return Duration.ofSeconds(node.path("every_seconds").asInt(DEFAULT_SECONDS));
+    Duration wanted = Duration.ofSeconds(node.path("every_seconds").asInt(DEFAULT_SECONDS));
+    return wanted.compareTo(MIN_WAIT) < 0 ? MIN_WAIT : wanted;
   }
 
   private static URI address(String url) {

@@ -107,13 +107,19 @@ final class ReviewColumns {
             m -> share(m.outcome().goneShare())),
         GridColumn.numbers(
             "Best 30m",
-            "Best price in 30 minutes against the first that could be had",
+            "MFE: the best price in 30 minutes against the first that could be had",
             56,
             m -> best(m.outcome().halfHour())),
         GridColumn.numbers(
-            "Worst 30m", "Worst price in 30 minutes", 56, m -> worst(m.outcome().halfHour())),
+            "Worst 30m",
+            "MAE: the worst price in 30 minutes",
+            56,
+            m -> worst(m.outcome().halfHour())),
         GridColumn.numbers(
-            "Best to close", "Best price until the close", 60, m -> best(m.outcome().toClose())),
+            "Best to close",
+            "MFE: the best price until the close",
+            60,
+            m -> best(m.outcome().toClose())),
         GridColumn.words(
             "Scans", "The scans that hit", 180, m -> String.join(", ", m.move().scans())));
   }

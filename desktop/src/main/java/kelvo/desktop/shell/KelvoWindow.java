@@ -50,6 +50,11 @@ public final class KelvoWindow extends Application {
     if (request == null) {
       throw new IllegalStateException("use KelvoWindow.open");
     }
+    show(stage, request);
+  }
+
+  /** Shows a window in a stage and begins to read the day; on the window's thread. */
+  void show(Stage stage, OpenRequest request) {
     Theme.loadFonts();
     setUserAgentStylesheet(request.theme().baseStyles());
     Thread.setDefaultUncaughtExceptionHandler(this::uncaught);
@@ -152,7 +157,8 @@ public final class KelvoWindow extends Application {
           });
     }
     if (request.pictures() != null) {
-      new Pictures(opened, scene, request.pictures()).start();
+      new Pictures(opened, scene, request.pictures(), Pictures.MAIN_VIEWS, KelvoWindow::exit)
+          .start();
     } else if (request.smoke()) {
       new SmokeRun(opened, window).start();
     } else {

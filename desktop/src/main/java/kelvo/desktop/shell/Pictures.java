@@ -5,7 +5,10 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayDeque;
+import java.util.ArrayList;
 import java.util.Deque;
+import java.util.List;
+import java.util.function.IntConsumer;
 import javafx.animation.PauseTransition;
 import javafx.beans.value.ChangeListener;
 import javafx.scene.Scene;
@@ -32,24 +35,28 @@ import kelvo.time.DayTime;
 import kelvo.view.ClockView;
 import kelvo.view.QuoteView;
 
-/** Visits each main view at set moments, writes a picture of it, and exits. */
+/** Visits views at set moments and writes a picture of each. */
 final class Pictures {
   private static final Duration SETTLE = Duration.millis(900);
 
-  private record Shot(String name, StageKind stage, String at, String symbol, Theme theme) {}
+  /** A view at a moment, with a symbol in focus; its name is the file's. */
+  record Shot(String name, StageKind stage, String at, String symbol, Theme theme) {}
 
   private static final String SECOND_LOOK = "second-look";
-
   private static final String BREADTH = "breadth";
+
+  /** Those of docs/screenshots, in both themes. */
+  static final List<Shot> MAIN_VIEWS = List.copyOf(mainViews());
 
   private final Workspace workspace;
   private final Scene scene;
   private final Path folder;
+  private final IntConsumer ended;
 
   /** "premarket volume at least ..", which has a bound a phase. */
   private static final int WORKED_RULE = 4;
 
-  private final Deque<Shot> shots = new ArrayDeque<>();
+  private final Deque<Shot> shots;
   private final ChangeListener<Object> arrival = (o, was, is) -> arrived();
 
   /** Answered after each seek, also when that leads to the same moment. */
@@ -57,23 +64,35 @@ final class Pictures {
 
   private long awaited = -1;
 
-  Pictures(Workspace workspace, Scene scene, Path folder) {
+  /**
+   * Pictures that have not begun.
+   *
+   * @param ended takes the exit code: 0 when all are written, 2 when one cannot be
+   */
+  Pictures(Workspace workspace, Scene scene, Path folder, List<Shot> shots, IntConsumer ended) {
+    this.ended = ended;
     this.workspace = workspace;
     this.scene = scene;
     this.folder = folder;
     clock = new Followed<>(workspace, shown -> arrived());
+    this.shots = new ArrayDeque<>(shots);
+  }
+
+  private static List<Shot> mainViews() {
+    List<Shot> views = new ArrayList<>();
     for (Theme theme : Theme.values()) {
-      shots.add(new Shot("universe", UniverseStage.KIND, "08:58:00", "ORBTOW", theme));
-      shots.add(new Shot("morning", MorningStage.KIND, "08:58:00", "ORBTOW", theme));
-      shots.add(new Shot("scan", MorningStage.KIND, "08:58:00", "ORBTOW", theme));
-      shots.add(new Shot("wall", MorningStage.KIND, "09:20:00", "GENSED", theme));
-      shots.add(new Shot(SECOND_LOOK, MorningStage.KIND, "10:00:00", "TIDARC", theme));
-      shots.add(new Shot("live", LiveStage.KIND, "10:44:30", "DENBOT", theme));
-      shots.add(new Shot("catalysts", CatalystsStage.KIND, "09:40:00", "TIDARC", theme));
-      shots.add(new Shot("review", ReviewStage.KIND, "16:30:00", "KELPOR", theme));
-      shots.add(new Shot("symbol", LiveStage.KIND, "10:25:00", "TIDARC", theme));
+      views.add(new Shot("universe", UniverseStage.KIND, "08:58:00", "ORBTOW", theme));
+      views.add(new Shot("morning", MorningStage.KIND, "08:58:00", "ORBTOW", theme));
+      views.add(new Shot("scan", MorningStage.KIND, "08:58:00", "ORBTOW", theme));
+      views.add(new Shot("wall", MorningStage.KIND, "09:20:00", "GENSED", theme));
+      views.add(new Shot(SECOND_LOOK, MorningStage.KIND, "10:00:00", "TIDARC", theme));
+      views.add(new Shot("live", LiveStage.KIND, "10:44:30", "DENBOT", theme));
+      views.add(new Shot("catalysts", CatalystsStage.KIND, "09:40:00", "TIDARC", theme));
+      views.add(new Shot("review", ReviewStage.KIND, "16:30:00", "KELPOR", theme));
+      views.add(new Shot("symbol", LiveStage.KIND, "10:25:00", "TIDARC", theme));
     }
-    shots.add(new Shot(BREADTH, LiveStage.KIND, "09:58:00", "TIDARC", Theme.DAYBREAK));
+    views.add(new Shot(BREADTH, LiveStage.KIND, "09:58:00", "TIDARC", Theme.DAYBREAK));
+    return views;
   }
 
   void start() {
@@ -87,7 +106,7 @@ final class Pictures {
     if (shot == null) {
       clock.stop();
       workspace.quote().removeListener(arrival);
-      KelvoWindow.exit(0);
+      ended.accept(0);
       return;
     }
     workspace.theme().set(shot.theme());
@@ -186,7 +205,7 @@ final class Pictures {
     } catch (IOException e) {
       System.err.println(
           "kelvo: cannot write pictures to " + folder + "; name a folder that can be written");
-      KelvoWindow.exit(2);
+      ended.accept(2);
     }
   }
 
