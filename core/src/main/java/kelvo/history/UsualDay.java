@@ -1,14 +1,16 @@
 package kelvo.history;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.function.IntFunction;
+import java.util.function.IntUnaryOperator;
 import kelvo.time.DayTime;
 import org.jspecify.annotations.Nullable;
 
 /**
  * How much each security usually trades, or is talked of, by a time of day: the mean of what each
- * minute of earlier full sessions counted. A minute without a count is zero; within a minute the
- * mean is interpolated. Immutable.
+ * minute of earlier full sessions counted, in today's shares. A minute without a count is zero;
+ * within a minute the mean is interpolated. Immutable.
  */
 public final class UsualDay {
   /** Nothing is known of any security. */
@@ -22,6 +24,9 @@ public final class UsualDay {
 
   private static final int MINUTES = (int) ((DayTime.LAST - DayTime.FIRST) / DayTime.MINUTE);
 
+  /** A security of which nothing was counted in any session. */
+  private static final double[] SILENCE = new double[MINUTES + 1];
+
   /** By security, the mean count from 04:00 to the start of each minute; null when unknown. */
   private final List<double @Nullable []> upToMinute;
 
@@ -33,28 +38,31 @@ public final class UsualDay {
    * The history of some sessions.
    *
    * @param securities how many securities there are
-   * @param sessions how many sessions were read
-   * @param sums by security, the count of each minute from 04:00 on, summed over the sessions; null
-   *     for a security without any
+   * @param sessions by security, how many sessions count: those read since its first day; with
+   *     fewer than {@link #MIN_SESSIONS} nothing is known of it
+   * @param sums by security, the count of each minute from 04:00 on, in today's shares, summed over
+   *     those sessions; null for a security that nothing was counted of
    */
-  public static UsualDay of(int securities, int sessions, IntFunction<long @Nullable []> sums) {
-    if (sessions < MIN_SESSIONS) {
-      return NONE;
-    }
-    List<double @Nullable []> means = new java.util.ArrayList<>(securities);
+  public static UsualDay of(
+      int securities, IntUnaryOperator sessions, IntFunction<double @Nullable []> sums) {
+    List<double @Nullable []> means = new ArrayList<>(securities);
     for (int i = 0; i < securities; i++) {
-      long[] minutes = sums.apply(i);
-      means.add(minutes == null ? null : cumulative(minutes, sessions));
+      int counted = sessions.applyAsInt(i);
+      double[] minutes = sums.apply(i);
+      means.add(
+          counted < MIN_SESSIONS
+              ? null
+              : minutes == null ? SILENCE : cumulative(minutes, counted));
     }
     return new UsualDay(means);
   }
 
-  private static double[] cumulative(long[] minutes, int sessions) {
+  private static double[] cumulative(double[] minutes, int sessions) {
     double[] upTo = new double[MINUTES + 1];
-    long sum = 0;
+    double sum = 0;
     for (int i = 0; i < MINUTES; i++) {
       sum += i < minutes.length ? minutes[i] : 0;
-      upTo[i + 1] = sum / (double) sessions;
+      upTo[i + 1] = sum / sessions;
     }
     return upTo;
   }
@@ -77,10 +85,5 @@ public final class UsualDay {
   /** Mean count of (moment - span, moment]; NaN when unknown. */
   public double meanOf(long span, int security, long moment) {
     return meanUpTo(security, moment) - meanUpTo(security, moment - span);
-  }
-
-  /** Whether anything is known of a security. */
-  public boolean knows(int security) {
-    return security < upToMinute.size() && upToMinute.get(security) != null;
   }
 }

@@ -43,17 +43,21 @@ public final class RandomSessions {
               }
             });
     return session.with(
-        UsualDay.of(securities, UsualDay.SESSIONS, i -> usual(i, events)),
-        UsualDay.of(securities, UsualDay.SESSIONS, i -> usual(i, 40)));
+        UsualDay.of(securities, RandomSessions::counted, i -> usual(events)),
+        UsualDay.of(securities, RandomSessions::counted, i -> usual(40)));
   }
 
   /** Every other minute trades a little more than a session does here; one security is unknown. */
-  private static long @Nullable [] usual(int security, int events) {
-    long[] minutes = new long[960];
+  private static double[] usual(int events) {
+    double[] minutes = new double[960];
     for (int m = 0; m < minutes.length; m += 2) {
-      minutes[m] = UsualDay.SESSIONS * events / 4L;
+      minutes[m] = UsualDay.SESSIONS * events / 4;
     }
-    return security == 0 ? null : minutes;
+    return minutes;
+  }
+
+  private static int counted(int security) {
+    return security == 0 ? 0 : UsualDay.SESSIONS;
   }
 
   private static void event(

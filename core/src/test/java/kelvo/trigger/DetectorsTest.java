@@ -113,8 +113,8 @@ class DetectorsTest {
 
   @Test
   void aBurstPassesAMultipleOfTheUsualFiveMinutes() {
-    long[] minutes = new long[960];
-    java.util.Arrays.fill(minutes, 20 * 1_000L);
+    double[] minutes = new double[960];
+    java.util.Arrays.fill(minutes, 20 * 1_000);
     Session session =
         session(
                 "10:00:00 10 9000",
@@ -123,7 +123,7 @@ class DetectorsTest {
                 "10:02:00 10 400",
                 "10:08:00 10 24999",
                 "10:08:01 10 2")
-            .with(UsualDay.of(1, 20, i -> minutes), UsualDay.NONE);
+            .with(UsualDay.of(1, i -> 20, i -> minutes), UsualDay.NONE);
 
     assertThat(fired(session, "volume burst 5x")).containsExactly("10:01:01", "10:08:01");
     assertThat(fired(session, "volume burst 5x of at least 30k")).isEmpty();

@@ -7,13 +7,17 @@ import java.nio.file.Path;
 import java.time.LocalDate;
 import java.time.ZonedDateTime;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.CompletableFuture;
 import java.util.function.Function;
+import java.util.function.IntFunction;
+import java.util.function.ToDoubleBiFunction;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import kelvo.data.fault.Fault;
@@ -133,11 +137,16 @@ public final class DataFolder {
     progress.done(0.1);
     EventTape tape = new SessionFiles(root, date, numbers, faults, searching).read(catalysts);
     progress.done(0.6);
-    UsualDayFiles usual = new UsualDayFiles(root, calendar, numbers, faults);
-    UsualDay volume = usual.volumeBefore(date);
-    UsualDay mentions = usual.mentionsBefore(date);
-    progress.done(0.7);
     Map<String, List<DailyBar>> bars = daily.join();
+    progress.done(0.8);
+    ToDoubleBiFunction<String, LocalDate> sharesSince =
+        (symbol, day) ->
+            DailyHistory.ratioBetween(day, date, actions.getOrDefault(symbol, List.of()));
+    UsualDayFiles usual = new UsualDayFiles(root, calendar, numbers, faults);
+    UsualDayFiles.Adjustment adjustment =
+        new UsualDayFiles.Adjustment(firstDays(securities, bars), sharesSince);
+    UsualDay volume = usual.volumeBefore(date, adjustment);
+    UsualDay mentions = usual.mentionsBefore(date, adjustment);
     progress.done(0.9);
     List<SecurityFacts> facts =
         securities.parallelStream().map(security -> facts(security, actions, bars, date)).toList();
@@ -147,11 +156,21 @@ public final class DataFolder {
         .with(volume, mentions)
         .withEarlierVwaps(
             new EarlierVwapFiles(root, calendar, numbers, faults)
-                .before(
-                    date,
-                    (symbol, day) ->
-                        DailyHistory.ratioBetween(
-                            day, date, actions.getOrDefault(symbol, List.of()))));
+                .before(date, sharesSince));
+  }
+
+  /** By number, the day of a security's first daily bar; null for one without any. */
+  private static IntFunction<@Nullable LocalDate> firstDays(
+      List<Security> securities, Map<String, List<DailyBar>> bars) {
+    List<Optional<LocalDate>> first =
+        securities.parallelStream()
+            .map(
+                security ->
+                    bars.getOrDefault(security.symbol(), List.of()).stream()
+                        .map(DailyBar::date)
+                        .min(Comparator.naturalOrder()))
+            .toList();
+    return i -> first.get(i).orElse(null);
   }
 
   /** The recorded sessions before a date. */

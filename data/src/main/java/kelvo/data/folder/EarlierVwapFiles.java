@@ -11,7 +11,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.function.BiFunction;
+import java.util.function.ToDoubleBiFunction;
 import kelvo.data.fault.Fault;
 import kelvo.data.fault.Faults;
 import kelvo.session.ReferenceLevel;
@@ -47,7 +47,7 @@ final class EarlierVwapFiles {
    * @param ratio by how many a share of a symbol at a date has become until the session
    */
   Map<Integer, List<ReferenceLevel>> before(
-      LocalDate session, BiFunction<String, LocalDate, Double> ratio) {
+      LocalDate session, ToDoubleBiFunction<String, LocalDate> ratio) {
     Map<LocalDate, Path> files =
         EarlierFiles.before(
             session, calendar, date -> root.resolve("minutes").resolve(date.toString()), SESSIONS);
@@ -70,7 +70,7 @@ final class EarlierVwapFiles {
       Connection duck,
       LocalDate day,
       Path file,
-      BiFunction<String, LocalDate, Double> ratio,
+      ToDoubleBiFunction<String, LocalDate> ratio,
       Map<Integer, List<ReferenceLevel>> levels) {
     String prices =
         "try_cast(high as double) + try_cast(low as double) + try_cast(close as double)";
@@ -95,7 +95,7 @@ final class EarlierVwapFiles {
         String symbol = vwaps.getString(1);
         Integer number = numbers.get(symbol);
         if (number != null) {
-          long price = Price.of(vwaps.getDouble(2) / ratio.apply(symbol, day));
+          long price = Price.of(vwaps.getDouble(2) / ratio.applyAsDouble(symbol, day));
           levels
               .computeIfAbsent(number, n -> new ArrayList<>())
               .add(new ReferenceLevel(price, "VWAP of " + DAY.format(day)));

@@ -2,18 +2,22 @@ package kelvo.data.folder;
 
 import java.nio.file.Path;
 import java.sql.Connection;
+import java.sql.PreparedStatement;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
 import java.time.LocalDate;
-import java.util.List;
 import java.util.Map;
+import java.util.SequencedMap;
 import java.util.function.Function;
+import java.util.function.IntFunction;
+import java.util.function.ToDoubleBiFunction;
 import kelvo.data.fault.Fault;
 import kelvo.data.fault.Faults;
 import kelvo.history.UsualDay;
 import kelvo.time.DayTime;
 import kelvo.time.TradingCalendar;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What earlier sessions counted, added up by security and minute of the day: the volume of their
@@ -22,6 +26,15 @@ import kelvo.time.TradingCalendar;
  */
 final class UsualDayFiles {
   private static final int MINUTES = (int) ((DayTime.LAST - DayTime.FIRST) / DayTime.MINUTE);
+
+  /**
+   * What a security's counts of an earlier day are multiplied by, and which of them count.
+   *
+   * @param since the first day of the security by its number; null when that is not known
+   * @param ratio by symbol and day, today's shares per share of that day
+   */
+  record Adjustment(
+      IntFunction<@Nullable LocalDate> since, ToDoubleBiFunction<String, LocalDate> ratio) {}
 
   private final Path root;
   private final TradingCalendar calendar;
@@ -36,31 +49,36 @@ final class UsualDayFiles {
   }
 
   /** The volume that was usual before a session: of its last 20 full sessions that have a file. */
-  UsualDay volumeBefore(LocalDate session) {
-    return before(session, date -> root.resolve("minutes").resolve(date.toString()), "volume");
+  UsualDay volumeBefore(LocalDate session, Adjustment adjustment) {
+    return before(
+        session, date -> root.resolve("minutes").resolve(date.toString()), "volume", adjustment);
   }
 
-  /** The mentions that were usual before a session, likewise. */
-  UsualDay mentionsBefore(LocalDate session) {
+  /** The mentions that were usual before a session, likewise; people do not split. */
+  UsualDay mentionsBefore(LocalDate session, Adjustment adjustment) {
     return before(
         session,
         date -> root.resolve("sessions").resolve(date.toString()).resolve("mentions"),
-        "count");
+        "count",
+        new Adjustment(adjustment.since, (symbol, date) -> 1));
   }
 
-  private UsualDay before(LocalDate session, Function<LocalDate, Path> place, String column) {
-    List<Path> files =
-        List.copyOf(EarlierFiles.before(session, calendar, place, UsualDay.SESSIONS).values());
+  private UsualDay before(
+      LocalDate session, Function<LocalDate, Path> place, String column, Adjustment adjustment) {
+    SequencedMap<LocalDate, Path> files =
+        EarlierFiles.before(session, calendar, place, UsualDay.SESSIONS);
     if (files.size() < UsualDay.MIN_SESSIONS) {
       return UsualDay.NONE;
     }
-    long[][] sums = new long[numbers.size()][];
+    double[][] sums = new double[numbers.size()][];
     try (Connection duck = DuckDb.open()) {
       try (Statement statement = duck.createStatement()) {
-        statement.execute("create table counts (symbol varchar, minute integer, counted bigint)");
+        statement.execute("create table counts (symbol varchar, minute integer, counted double)");
+        statement.execute("create table factors (symbol varchar, factor double)");
       }
-      for (Path file : files) {
-        add(duck, file, column);
+      for (Map.Entry<LocalDate, Path> file : files.entrySet()) {
+        setFactors(duck, file.getKey(), adjustment);
+        add(duck, file.getValue(), column);
       }
       take(duck, sums);
     } catch (SQLException e) {
@@ -69,7 +87,36 @@ final class UsualDayFiles {
               "minutes", 0, "", "a database in memory", String.valueOf(e.getMessage()).strip()));
       return UsualDay.NONE;
     }
-    return UsualDay.of(sums.length, files.size(), i -> sums[i]);
+    return UsualDay.of(
+        sums.length, i -> sessionsSince(adjustment.since.apply(i), files), i -> sums[i]);
+  }
+
+  private static int sessionsSince(
+      @Nullable LocalDate first, SequencedMap<LocalDate, Path> files) {
+    return first == null
+        ? files.size()
+        : (int) files.keySet().stream().filter(date -> !date.isBefore(first)).count();
+  }
+
+  /** Notes the few securities whose counts of a day are not taken as they are. */
+  private void setFactors(Connection duck, LocalDate date, Adjustment adjustment)
+      throws SQLException {
+    try (Statement statement = duck.createStatement();
+        PreparedStatement insert = duck.prepareStatement("insert into factors values (?, ?)")) {
+      statement.execute("delete from factors");
+      for (Map.Entry<String, Integer> entry : numbers.entrySet()) {
+        LocalDate first = adjustment.since.apply(entry.getValue());
+        double factor =
+            first != null && date.isBefore(first)
+                ? 0
+                : adjustment.ratio.applyAsDouble(entry.getKey(), date);
+        if (factor != 1) {
+          insert.setString(1, entry.getKey());
+          insert.setDouble(2, factor);
+          insert.execute();
+        }
+      }
+    }
   }
 
   /**
@@ -87,9 +134,11 @@ final class UsualDayFiles {
               + " as bigint) as counted from "
               + table;
       statement.execute(
-          "insert into counts select symbol, minute, sum(counted) from ("
+          "insert into counts select day.symbol, minute, sum(counted) * any_value(coalesce(factor, 1))"
+              + " from ("
               + rows
-              + ") where counted >= 0 and minute is not null group by symbol, minute");
+              + ") day left join factors using (symbol)"
+              + " where counted >= 0 and minute is not null group by day.symbol, minute");
       reportWrong(statement, rows, name, column);
     } catch (SQLException e) {
       faults.add(
@@ -102,13 +151,13 @@ final class UsualDayFiles {
     }
   }
 
-  private void take(Connection duck, long[][] sums) throws SQLException {
+  private void take(Connection duck, double[][] sums) throws SQLException {
     try (Statement statement = duck.createStatement();
         ResultSet sum =
             statement.executeQuery(
                 "select symbol, minute, sum(counted) from counts group by symbol, minute")) {
       while (sum.next()) {
-        take(sum.getString(1), sum.getInt(2), sum.getLong(3), sums);
+        take(sum.getString(1), sum.getInt(2), sum.getDouble(3), sums);
       }
     }
   }
@@ -132,12 +181,12 @@ final class UsualDayFiles {
     }
   }
 
-  private void take(String symbol, int minuteOfDay, long counted, long[][] sums) {
+  private void take(String symbol, int minuteOfDay, double counted, double[][] sums) {
     Integer number = numbers.get(symbol);
     int minute = minuteOfDay - (int) (DayTime.FIRST / DayTime.MINUTE);
     if (number != null && minute >= 0 && minute < MINUTES) {
       if (sums[number] == null) {
-        sums[number] = new long[MINUTES];
+        sums[number] = new double[MINUTES];
       }
       sums[number][minute] += counted;
     }

@@ -21,6 +21,9 @@ class UsualDayFilesTest {
   private static final LocalDate SESSION = LocalDate.of(2031, 3, 12);
   private static final String HEADER = "symbol,time,open,high,low,close,volume,trades\n";
 
+  private static final UsualDayFiles.Adjustment AS_IT_IS =
+      new UsualDayFiles.Adjustment(security -> null, (symbol, date) -> 1);
+
   @TempDir Path folder;
   @TempDir Path other;
   private final ExchangeCalendar calendar = new ExchangeCalendar();
@@ -43,7 +46,7 @@ class UsualDayFilesTest {
 
   private UsualDay read() {
     return new UsualDayFiles(folder, calendar, Map.of("TIDARC", 0, "GLASBX", 1), faults)
-        .volumeBefore(SESSION);
+        .volumeBefore(SESSION, AS_IT_IS);
   }
 
   @Test
@@ -55,7 +58,7 @@ class UsualDayFilesTest {
     assertThat(history.meanUpTo(0, DayTime.of(9, 31))).isEqualTo(600);
     assertThat(history.meanUpTo(0, DayTime.of(16, 0))).isEqualTo(750);
     assertThat(history.meanOf(5 * DayTime.MINUTE, 0, DayTime.of(9, 36))).isEqualTo(150);
-    assertThat(history.meanUpTo(1, DayTime.of(16, 0))).isNaN();
+    assertThat(history.meanUpTo(1, DayTime.of(16, 0))).as("never traded").isZero();
     assertThat(faults.all()).isEmpty();
   }
 
@@ -66,7 +69,7 @@ class UsualDayFilesTest {
     conversion.convert(folder, other.resolve("parquet"), Progress.NONE);
     UsualDay fromParquet =
         new UsualDayFiles(other.resolve("parquet"), calendar, Map.of("TIDARC", 0), faults)
-            .volumeBefore(SESSION);
+            .volumeBefore(SESSION, AS_IT_IS);
 
     assertThat(conversion.faults()).isEmpty();
     assertThat(fromParquet.meanUpTo(0, DayTime.of(12, 0))).isEqualTo(before);
@@ -88,6 +91,6 @@ class UsualDayFilesTest {
           folder.resolve("minutes/2031-03-" + (day < 10 ? "0" : "") + day + ".csv"));
     }
 
-    assertThat(read().knows(0)).isFalse();
+    assertThat(read().meanUpTo(0, DayTime.of(16, 0))).isNaN();
   }
 }
