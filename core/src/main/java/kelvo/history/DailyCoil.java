@@ -28,6 +28,11 @@ public final class DailyCoil {
         : Coil.of(closes, bar + 1 - Coil.BARS, closes[bar], emas[bar], atrs[bar]);
   }
 
+  /** Whether it was coiled at the last close: 1, 0 or unknown (NaN). */
+  public double yesterday() {
+    return yesterday;
+  }
+
   /** Whether it is coiled at a price: 1, 0 or unknown (NaN). */
   public double at(double price) {
     int n = closes.length;

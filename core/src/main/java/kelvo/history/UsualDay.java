@@ -50,9 +50,7 @@ public final class UsualDay {
       int counted = sessions.applyAsInt(i);
       double[] minutes = sums.apply(i);
       means.add(
-          counted < MIN_SESSIONS
-              ? null
-              : minutes == null ? SILENCE : cumulative(minutes, counted));
+          counted < MIN_SESSIONS ? null : minutes == null ? SILENCE : cumulative(minutes, counted));
     }
     return new UsualDay(means);
   }

@@ -51,7 +51,7 @@ public final class ScanEngine implements TapeListener {
     board = new ScanBoard(program.scans(), session);
     entering = board.listening(Trigger.ENTERS);
     leaving = board.listening(Trigger.LEAVES);
-    triggers = new TriggerWatch(program.scans(), board, session);
+    triggers = new TriggerWatch(program.scans(), board, session, states);
     tops = new TopWatch(program.scans(), board, session, states);
     triggerEffects = triggers.effects();
     wheel = new ExpiryWheel(states.length);
@@ -106,7 +106,7 @@ public final class ScanEngine implements TapeListener {
       edges(state, due, now);
       awaitTime(state, now);
     }
-    if ((effects & triggerEffects) != 0) {
+    if ((effects & triggerEffects) != 0 || triggers.areOpen(security)) {
       triggers.after(state, effects, event, now, fired);
     }
     if (tops.isAsked()) {
@@ -147,6 +147,7 @@ public final class ScanEngine implements TapeListener {
       awaitTime(states[id], moment);
       scheduleMinute(states[id]);
     }
+    triggers.second(moment, fired);
     if (tops.isAsked()) {
       tops.timePassed(moment);
       tops.settle(moment, fired);
@@ -216,13 +217,13 @@ public final class ScanEngine implements TapeListener {
     }
   }
 
-  private void fire(SymbolState state, Trigger trigger, long scans, long now) {
+  /** Makes a hit of each scan that fits, and tells which these are. */
+  private long fire(SymbolState state, Trigger trigger, long scans, long now) {
     long fitting = board.fitting(state, scans, now, phase);
-    while (fitting != 0) {
-      int k = Long.numberOfTrailingZeros(fitting);
-      fitting &= fitting - 1;
-      scanHit(k, state, trigger, now);
+    for (long left = fitting; left != 0; left &= left - 1) {
+      scanHit(Long.numberOfTrailingZeros(left), state, trigger, now);
     }
+    return fitting;
   }
 
   private void scanHit(int scan, SymbolState state, Trigger trigger, long now) {

@@ -2,11 +2,15 @@ package kelvo.hit;
 
 import java.util.List;
 import java.util.Objects;
+import java.util.stream.IntStream;
 import kelvo.scan.Scan;
 import kelvo.session.Session;
 import kelvo.state.Effect;
 import kelvo.state.SymbolState;
+import kelvo.time.DayTime;
 import kelvo.trigger.Detector;
+import kelvo.trigger.OnceDetector;
+import kelvo.trigger.TimedDetector;
 import kelvo.trigger.Trigger;
 
 /**
@@ -15,21 +19,28 @@ import kelvo.trigger.Trigger;
  */
 final class TriggerWatch {
   private final ScanBoard board;
+  private final SymbolState[] states;
   private final Trigger[] plain;
   private final int[] plainEffects;
   private final Trigger[] watched;
   private final Detector[] detectors;
   private final long[] plainScans;
   private final long[] watchedScans;
+  private final Occasions occasions;
+  private final int[] timed;
+  private final ExpiryWheel wheel;
   private final int effects;
 
   /** Hears of a trigger that has fired, and of the scans that wait for it. */
   interface Fired {
-    void fired(SymbolState state, Trigger trigger, long scans, long now);
+    /** Tells which of the scans had a hit of it. */
+    long fired(SymbolState state, Trigger trigger, long scans, long now);
   }
 
-  TriggerWatch(List<Scan> scans, ScanBoard board, Session session) {
+  /** Detectors before the first event; {@code states} are those that the replay changes. */
+  TriggerWatch(List<Scan> scans, ScanBoard board, Session session, SymbolState[] states) {
     this.board = board;
+    this.states = states;
     List<Trigger> distinct = scans.stream().flatMap(s -> s.triggers().stream()).distinct().toList();
     plain = distinct.stream().filter(t -> t.effect() != 0).toArray(Trigger[]::new);
     watched = distinct.stream().filter(t -> t.detector() != null).toArray(Trigger[]::new);
@@ -49,6 +60,12 @@ final class TriggerWatch {
       all |= detectors[i].listensTo();
     }
     effects = watched.length == 0 ? all : all | Effect.CORRECTED;
+    timed =
+        IntStream.range(0, detectors.length)
+            .filter(i -> detectors[i] instanceof TimedDetector)
+            .toArray();
+    wheel = new ExpiryWheel(timed.length == 0 ? 0 : states.length);
+    occasions = new Occasions(detectors, states.length);
   }
 
   /** The effects that concern any trigger, as bits. */
@@ -56,10 +73,15 @@ final class TriggerWatch {
     return effects;
   }
 
-  /** Looks at a security after an event that concerns some trigger. */
+  /** Whether some scan still waits for its hit of an occasion, which any event may bring. */
+  boolean areOpen(int security) {
+    return occasions.areOpen() && occasions.areOpen(security);
+  }
+
+  /** Looks at a security after an event that concerns some trigger, or while any is open to it. */
   void after(SymbolState state, int effect, int event, long now, Fired fired) {
     if ((effect & Effect.CORRECTED) != 0) {
-      playAgain(state, event);
+      playAgain(state, event, now);
       return;
     }
     for (int i = 0; i < plain.length; i++) {
@@ -71,27 +93,85 @@ final class TriggerWatch {
       if ((detectors[i].listensTo() & effect) != 0
           && board.couldFit(state.id(), watchedScans[i])
           && detectors[i].fires(state, event, now)) {
-        fired.fired(state, watched[i], watchedScans[i], now);
+        if (detectors[i] instanceof OnceDetector) {
+          occasions.come(i, state.id(), watchedScans[i]);
+        } else {
+          fired.fired(state, watched[i], watchedScans[i], now);
+        }
+      }
+    }
+    if (occasions.areOpen(state.id())) {
+      tellOccasions(state, now, fired);
+    }
+    scheduleLook(state, now);
+  }
+
+  /** What time alone may make fire; before any event of the second. */
+  void second(long moment, Fired fired) {
+    int second = (int) (moment / DayTime.SECOND);
+    for (int id = wheel.poll(second); id >= 0; id = wheel.poll(second)) {
+      for (int i : timed) {
+        if (board.couldFit(id, watchedScans[i])
+            && ((TimedDetector) detectors[i]).firesByTime(states[id], moment)) {
+          fired.fired(states[id], watched[i], watchedScans[i], moment);
+        }
+      }
+      scheduleLook(states[id], moment);
+    }
+    if (moment % DayTime.MINUTE == 0 && occasions.areOpen()) {
+      for (SymbolState state : states) {
+        if (occasions.areOpen(state.id())) {
+          tellOccasions(state, moment, fired);
+        }
+      }
+    }
+  }
+
+  /** Tells the scans that have had no hit of an occasion yet, as far as it still holds. */
+  private void tellOccasions(SymbolState state, long now, Fired fired) {
+    for (int i = 0; i < watched.length; i++) {
+      long open = occasions.openTo(i, state.id());
+      if (open != 0 && ((OnceDetector) detectors[i]).holds(state, now)) {
+        occasions.had(i, state.id(), fired.fired(state, watched[i], open, now));
+      }
+    }
+  }
+
+  private void scheduleLook(SymbolState state, long now) {
+    for (int i : timed) {
+      long next =
+          board.couldFit(state.id(), watchedScans[i])
+              ? ((TimedDetector) detectors[i]).nextLook(state, now)
+              : Long.MAX_VALUE;
+      if (next != Long.MAX_VALUE) {
+        long second = (next + DayTime.SECOND - 1) / DayTime.SECOND;
+        wheel.schedule(state.id(), (int) Math.max(second, now / DayTime.SECOND + 1));
       }
     }
   }
 
   /** Lets the detectors see a security's events once more, as they stand corrected. */
-  private void playAgain(SymbolState state, int event) {
+  private void playAgain(SymbolState state, int event, long now) {
     for (Detector detector : detectors) {
       detector.forget(state.id());
     }
-    if (detectors.length > 0) {
-      state.replayed(
-          event,
-          (then, effect, place) -> {
-            long at = then.market().session().tape().time(place);
-            for (Detector detector : detectors) {
-              if ((detector.listensTo() & effect) != 0) {
-                detector.fires(then, place, at);
-              }
-            }
-          });
+    if (detectors.length == 0) {
+      return;
     }
+    boolean[] came = new boolean[detectors.length];
+    state.replayed(
+        event,
+        (then, effect, place) -> {
+          long at = then.market().session().tape().time(place);
+          for (int i = 0; i < detectors.length; i++) {
+            came[i] |=
+                (detectors[i].listensTo() & effect) != 0 && detectors[i].fires(then, place, at);
+          }
+        });
+    occasions.keepOnly(came, state.id());
+    for (int i : timed) {
+      ((TimedDetector) detectors[i]).firesByTime(state, now);
+    }
+    scheduleLook(state, now);
   }
 }

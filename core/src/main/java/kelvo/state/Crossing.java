@@ -4,9 +4,9 @@ import kelvo.time.DayTime;
 
 /**
  * How a price has stood to a line so far, as one number, so that it can lie beside whatever else is
- * kept about a security. After it has fired it is disarmed until the price was 0.1% away from the
- * line or a minute has passed, so that the bounce between bid and ask does not count as passing
- * again and again.
+ * kept about a security. What it keeps is the side that was told last. A price on the other side is
+ * told at once, but for a bounce between bid and ask: after it has fired it is disarmed until a
+ * price is 0.1% away from the line, on whichever side, or a minute has passed.
  */
 public final class Crossing {
   /** Nothing is known of the price yet. */
@@ -24,7 +24,8 @@ public final class Crossing {
   private static final long REARM_AFTER = DayTime.MINUTE;
   private static final long REARM_PART = 1000;
 
-  // Two bits each for the side and for what the last price did, 1 up and 2 down; one bit while
+  // Two bits each for the side told last and for what the last price did, 1 up and 2 down; one bit
+  // while
   // disarmed; then when it fired.
   private static final int WAY_BITS = 2;
   private static final long WAY = (1 << WAY_BITS) - 1;
@@ -44,14 +45,17 @@ public final class Crossing {
     if (newSide == 0) {
       return crossing & ~WAY;
     }
-    int side = direction(crossing >>> WAY_BITS);
+    int told = direction(crossing >>> WAY_BITS);
     long firedAt = crossing >> FIRED_AT_SHIFT;
-    boolean disarmed = (crossing & DISARMED) != 0 && now - firedAt < REARM_AFTER;
-    if (side != 0 && newSide != side && !disarmed) {
+    boolean disarmed =
+        (crossing & DISARMED) != 0
+            && now - firedAt < REARM_AFTER
+            && Math.abs(price - line) < line / REARM_PART;
+    if (told != 0 && newSide != told && !disarmed) {
       return now << FIRED_AT_SHIFT | DISARMED | code(newSide) << WAY_BITS | code(newSide);
     }
-    disarmed &= Math.abs(price - line) < line / REARM_PART;
-    return firedAt << FIRED_AT_SHIFT | (disarmed ? DISARMED : 0) | code(newSide) << WAY_BITS;
+    int side = told == 0 ? newSide : told;
+    return firedAt << FIRED_AT_SHIFT | (disarmed ? DISARMED : 0) | code(side) << WAY_BITS;
   }
 
   /** What the last price did: {@link #ROSE}, {@link #FELL} or {@link #NONE}. */

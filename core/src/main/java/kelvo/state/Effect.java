@@ -38,8 +38,11 @@ public final class Effect {
   /** How many people talk of it. */
   public static final int MENTION = 1 << 17;
 
-  /** The open is known for the first time. */
+  /** The open is known for the first time, or the official one is another than the first print. */
   public static final int OPENED = 1 << 18;
+
+  /** An eligible print: it sets the price, to another or to the same. */
+  public static final int ELIGIBLE = 1 << 19;
 
   private Effect() {}
 }

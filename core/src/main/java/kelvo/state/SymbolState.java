@@ -205,7 +205,7 @@ public final class SymbolState implements Subject {
       seldom.officialClose = tradePrice;
       return 0;
     }
-    int effect = opened ? 0 : Effect.OPENED;
+    int effect = opened && seldom.open == tradePrice ? 0 : Effect.OPENED;
     seldom.open = tradePrice;
     opened = true;
     return effect;
@@ -266,7 +266,7 @@ public final class SymbolState implements Subject {
   }
 
   private int last(long at, long tradePrice, boolean regular) {
-    int effect = tradePrice != lastPrice ? Effect.PRICE : 0;
+    int effect = tradePrice != lastPrice ? Effect.PRICE | Effect.ELIGIBLE : Effect.ELIGIBLE;
     int ofMinute = (int) (at / DayTime.MINUTE);
     if (ofMinute != minute) {
       beginMinute(ofMinute);

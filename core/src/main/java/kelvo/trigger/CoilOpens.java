@@ -2,13 +2,15 @@ package kelvo.trigger;
 
 import kelvo.field.Field;
 import kelvo.field.FieldCatalogue;
+import kelvo.history.DailyCoil;
 import kelvo.session.Session;
 import kelvo.state.Effect;
 import kelvo.state.SymbolState;
 
 /** The daily coil was on, yesterday or at the price before, and is off at this price. */
-final class CoilOpens extends RememberingDetector {
+final class CoilOpens extends RememberingDetector implements OnceDetector {
   private static final int STANDING = 0;
+  private static final int UNSEEN = 0;
   private static final int ON = 1;
   private static final int OFF = 2;
 
@@ -28,6 +30,16 @@ final class CoilOpens extends RememberingDetector {
     int id = state.id();
     long before = memory.get(id, STANDING);
     memory.set(id, STANDING, value == 1 ? ON : OFF);
-    return before == ON && value != 1;
+    boolean was = before == UNSEEN ? wasOnYesterday(id) : before == ON;
+    return was && value != 1;
+  }
+
+  private boolean wasOnYesterday(int security) {
+    return new DailyCoil(session.security(security).history()).yesterday() == 1;
+  }
+
+  @Override
+  public boolean holds(SymbolState state, long now) {
+    return coil.at(state, now) == 0;
   }
 }

@@ -6,7 +6,7 @@ import kelvo.state.SymbolState;
 import kelvo.tape.Price;
 
 /** After an opening gap up: the first fall from the high of which a part is regained. */
-final class FirstDip extends RememberingDetector {
+final class FirstDip extends RememberingDetector implements OnceDetector {
   private static final int HIGH = 0;
   private static final int LOW = 1;
   private static final int FIRED = 2;
@@ -31,16 +31,23 @@ final class FirstDip extends RememberingDetector {
     long price = state.lastPrice();
     long high = Math.max(memory.get(id, HIGH), state.dayHigh());
     memory.set(id, HIGH, high);
-    if (100.0 * (high - price) >= fall * high) {
-      long low = memory.get(id, LOW);
-      memory.set(id, LOW, low == Price.NONE ? price : Math.min(low, price));
+    long low = memory.get(id, LOW);
+    boolean fallen = low != Price.NONE || 100.0 * (high - price) >= fall * high;
+    if (!fallen) {
       return false;
     }
-    long low = memory.get(id, LOW);
-    if (low == Price.NONE || 100.0 * (price - low) < regained * (high - low)) {
+    memory.set(id, LOW, low == Price.NONE ? price : Math.min(low, price));
+    if (low == Price.NONE || !holds(state, now)) {
       return false;
     }
     memory.set(id, FIRED, 1);
     return true;
+  }
+
+  @Override
+  public boolean holds(SymbolState state, long now) {
+    long high = memory.get(state.id(), HIGH);
+    long low = memory.get(state.id(), LOW);
+    return 100.0 * (state.lastPrice() - low) >= regained * (high - low);
   }
 }

@@ -5,8 +5,11 @@ import kelvo.state.Effect;
 import kelvo.state.SymbolState;
 import kelvo.tape.Price;
 
-/** The open is known and lies so far from the previous close. */
-final class OpeningGap extends RememberingDetector {
+/**
+ * The open is known and lies so far from the previous close; once more when the official open is
+ * another than the first print.
+ */
+final class OpeningGap extends RememberingDetector implements OnceDetector {
   private final double percent;
   private final int direction;
 
@@ -18,6 +21,11 @@ final class OpeningGap extends RememberingDetector {
 
   @Override
   public boolean fires(SymbolState state, int event, long now) {
+    return holds(state, now);
+  }
+
+  @Override
+  public boolean holds(SymbolState state, long now) {
     return gapped(state, percent, direction);
   }
 

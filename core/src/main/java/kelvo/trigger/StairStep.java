@@ -6,21 +6,26 @@ import kelvo.state.SymbolState;
 import kelvo.tape.Price;
 import kelvo.time.DayTime;
 
-/** Steps of a quiet climb: a rise of 1%, a pullback of at most half of it, a higher high. */
+/**
+ * Steps of a quiet climb. From a base, at first the first price: a rise of at least 1%; a pullback
+ * from its high of at least 0.2% and two ticks and at most half of the rise; then a price over that
+ * high, which is a step. The pullback is the base of the next one.
+ */
 final class StairStep extends RememberingDetector {
   private static final int BASE = 0;
   private static final int HIGH = 1;
   private static final int PULL = 2;
-  private static final int LAST_LOW = 3;
-  private static final int STEPS = 4;
-  private static final int STEP_AT = 5;
+  private static final int STEPS = 3;
+  private static final int BEGAN = 4;
   private static final int MIN_RISE_PART = 100;
+  private static final int MIN_PULLBACK_PART = 500;
+  private static final long CENT = Price.DOLLAR / 100;
   private static final long MAX_STEP = 30 * DayTime.MINUTE;
 
   private final int fromStep;
 
   StairStep(Session session, int fromStep) {
-    super(session, Effect.PRICE, 6);
+    super(session, Effect.ELIGIBLE, 5);
     this.fromStep = fromStep;
   }
 
@@ -28,46 +33,62 @@ final class StairStep extends RememberingDetector {
   public boolean fires(SymbolState state, int event, long now) {
     int id = state.id();
     long price = state.lastPrice();
-    long steps = memory.get(id, STEPS);
-    boolean over =
-        steps > 0 && (price < memory.get(id, LAST_LOW) || now - memory.get(id, STEP_AT) > MAX_STEP);
+    boolean over = now - memory.get(id, BEGAN) > MAX_STEP;
     if (over || memory.get(id, BASE) == Price.NONE || price < memory.get(id, BASE)) {
-      begin(id, price);
+      begin(id, price, now);
       return false;
     }
+    if (price > memory.get(id, HIGH)) {
+      return climbs(id, price, now);
+    }
+    memory.set(id, PULL, Math.min(price, memory.get(id, PULL)));
+    if (rose(id) && 2 * pullback(id) > rise(id)) {
+      begin(id, price, now);
+    }
+    return false;
+  }
+
+  private long rise(int id) {
+    return memory.get(id, HIGH) - memory.get(id, BASE);
+  }
+
+  private boolean rose(int id) {
+    return rise(id) * MIN_RISE_PART >= memory.get(id, BASE);
+  }
+
+  /** How far the price has come back from the high; 0 while it has not. */
+  private long pullback(int id) {
+    return memory.get(id, HIGH) - Math.min(memory.get(id, HIGH), memory.get(id, PULL));
+  }
+
+  /** A bounce between bid and ask is no pullback. */
+  private boolean pulledBack(int id) {
     long high = memory.get(id, HIGH);
-    long rise = high - memory.get(id, BASE);
-    if (price < high) {
-      long pull = Math.min(price, memory.get(id, PULL));
-      memory.set(id, PULL, pull);
-      if (2 * (high - pull) > rise && rise * MIN_RISE_PART >= memory.get(id, BASE)) {
-        begin(id, price);
-      }
-      return false;
-    }
-    return price > high && climbs(id, price, rise, now);
+    long tick = high >= Price.DOLLAR ? CENT : 1;
+    long pullback = pullback(id);
+    return pullback * MIN_PULLBACK_PART >= high && pullback >= 2 * tick;
   }
 
   /** A higher high: a step when there was a rise and a pullback before it. */
-  private boolean climbs(int id, long price, long rise, long now) {
+  private boolean climbs(int id, long price, long now) {
+    boolean step = rose(id) && pulledBack(id);
     long pull = memory.get(id, PULL);
-    boolean step = pull < memory.get(id, HIGH) && rise * MIN_RISE_PART >= memory.get(id, BASE);
     memory.set(id, HIGH, price);
+    memory.set(id, PULL, Long.MAX_VALUE);
     if (!step) {
       return false;
     }
     memory.set(id, BASE, pull);
-    memory.set(id, LAST_LOW, pull);
-    memory.set(id, PULL, Long.MAX_VALUE);
-    memory.set(id, STEP_AT, now);
+    memory.set(id, BEGAN, now);
     memory.set(id, STEPS, memory.get(id, STEPS) + 1);
     return memory.get(id, STEPS) >= fromStep;
   }
 
-  private void begin(int id, long price) {
+  private void begin(int id, long price, long now) {
     memory.set(id, BASE, price);
     memory.set(id, HIGH, price);
     memory.set(id, PULL, Long.MAX_VALUE);
     memory.set(id, STEPS, 0);
+    memory.set(id, BEGAN, now);
   }
 }

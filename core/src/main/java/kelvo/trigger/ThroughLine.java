@@ -18,7 +18,7 @@ final class ThroughLine extends RememberingDetector {
   private final int way;
 
   ThroughLine(Session session, Field.Number field, int way) {
-    super(session, Effect.PRICE, 1);
+    super(session, Effect.ELIGIBLE, 1);
     this.way = way;
     line = field.bind(session);
   }

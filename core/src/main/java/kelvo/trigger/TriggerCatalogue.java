@@ -23,6 +23,10 @@ import kelvo.time.DayTime;
 public final class TriggerCatalogue {
   private static final int YEAR = 250;
 
+  /** What all occasions have in common. */
+  private static final String LATER =
+      " A scan whose rules or window are shut then has its hit later, if it still holds.";
+
   private static final List<Trigger> PLAIN =
       List.of(
           Trigger.ENTERS,
@@ -56,7 +60,8 @@ public final class TriggerCatalogue {
           Trigger.detected(
               "coil opens",
               0,
-              "The daily coil was on at the price before and is off at this one.",
+              "The daily coil was on at the price before, or yesterday, and is off at this one."
+                  + LATER,
               CoilOpens::new));
 
   private static final List<TriggerFamily> FAMILIES =
@@ -188,7 +193,7 @@ public final class TriggerCatalogue {
         way(m),
         "Price passes "
             + field.words()
-            + "; once more only after it was 0.1% away or a minute has passed.",
+            + ", so that the last side told is the one that it is on; a bounce of under 0.1% within a minute is not told.",
         session -> new ThroughLine(session, field, way(m)));
   }
 
@@ -197,7 +202,7 @@ public final class TriggerCatalogue {
     return Trigger.detected(
         m.group(),
         0,
-        "Volume reaches its mean of the last " + m.group(1) + " sessions, once a session.",
+        "Volume reaches its mean of the last " + m.group(1) + " sessions; once a session." + LATER,
         session ->
             new FieldReaches(
                 session, Effect.PRINT, FieldCatalogue.number("volume"), usual.bind(session)));
@@ -209,7 +214,7 @@ public final class TriggerCatalogue {
     return Trigger.detected(
         m.group(),
         0,
-        "Volume of five minutes passes a multiple of its mean at this time of day, and a floor.",
+        "Volume of five minutes is at least a multiple of its mean at this time of day, and a floor, by a print or by the clock; where nothing is usual the floor alone decides.",
         session -> new VolumeBurst(session, times, least));
   }
 
@@ -219,7 +224,7 @@ public final class TriggerCatalogue {
     return Trigger.detected(
         m.group(),
         way(m),
-        "Price has changed by so much against the price so many minutes ago.",
+        "At a print: price has changed by so much against the price so many minutes ago, or against the previous close when there was none, and had not at the print before.",
         session -> new Mover(session, percent, minutes, way(m)));
   }
 
@@ -243,7 +248,7 @@ public final class TriggerCatalogue {
     return Trigger.detected(
         m.group(),
         1,
-        "On prints: a rise of at least 1%, a pullback of at most half of it, a higher high; at every such step from the given one on, until a pullback passes the last step's low or 30 minutes pass.",
+        "On prints: a rise of at least 1%, a pullback of at least 0.2% and two ticks and at most half of the rise, then a price over the high; at every such step from the given one on, until a price passes the last pullback or 30 minutes pass without a step.",
         session -> new StairStep(session, Integer.parseInt(m.group(1))));
   }
 
@@ -251,7 +256,8 @@ public final class TriggerCatalogue {
     return Trigger.detected(
         m.group(),
         way(m),
-        "The open is known and lies at least so far from the previous close.",
+        "The open is known and lies at least so far from the previous close; once more when the official open is another."
+            + LATER,
         session -> new OpeningGap(session, Double.parseDouble(m.group(2)), way(m)));
   }
 
@@ -262,7 +268,8 @@ public final class TriggerCatalogue {
     return Trigger.detected(
         m.group(),
         1,
-        "After an opening gap up: price falls so far from the high, then regains a part of the fall; once a session.",
+        "After an opening gap up: price falls so far from the high, then regains a part of the fall from its lowest; once a session."
+            + LATER,
         session -> new FirstDip(session, gap, fall, regained));
   }
 
@@ -279,7 +286,7 @@ public final class TriggerCatalogue {
     return Trigger.detected(
         m.group(),
         0,
-        "Today's range reaches a multiple of its mean of 20 sessions, once a session.",
+        "Today's range reaches a multiple of its mean of 20 sessions; once a session." + LATER,
         session ->
             new FieldReaches(
                 session,

@@ -8,7 +8,6 @@ import kelvo.tape.EventTape;
 import kelvo.tape.SaleCondition;
 import kelvo.tape.TradingState;
 import kelvo.time.DayTime;
-import org.jspecify.annotations.Nullable;
 
 /** Sessions of random events of every kind, for properties. */
 public final class RandomSessions {

@@ -16,25 +16,28 @@ class CrossingProperties {
 
   /** The rule as its sentence says it. */
   private static final class Plain {
-    private int side;
-    private boolean disarmed;
+    private int told;
+    private boolean armed = true;
     private long firedAt;
 
     int next(long price, long now) {
-      int newSide = Long.compare(price, LINE);
-      if (newSide == 0) {
+      int side = Long.compare(price, LINE);
+      if (side == 0) {
         return Crossing.NONE;
       }
-      disarmed &= now - firedAt < DayTime.MINUTE;
-      boolean fires = side != 0 && newSide != side && !disarmed;
-      if (fires) {
-        disarmed = true;
-        firedAt = now;
-      } else if (Math.abs(price - LINE) >= LINE / 1_000) {
-        disarmed = false;
+      if (told == 0) {
+        told = side;
+        return Crossing.NONE;
       }
-      side = newSide;
-      return fires ? newSide : Crossing.NONE;
+      boolean beyond = Math.abs(price - LINE) >= LINE / 1_000;
+      armed |= beyond || now - firedAt >= DayTime.MINUTE;
+      if (side == told || !armed) {
+        return Crossing.NONE;
+      }
+      told = side;
+      armed = false;
+      firedAt = now;
+      return side;
     }
   }
 
@@ -54,6 +57,31 @@ class CrossingProperties {
       assertThat(Crossing.way(next)).isEqualTo(plain.next(price, now));
       assertThat(stays).as("what stays is not asked").matches(s -> !s || Crossing.way(next) == 0);
       crossing = next;
+    }
+  }
+
+  @Property
+  void theLastWordToldIsTheSideThatThePriceIsOn(
+      @ForAll @Size(min = 1, max = 60) List<@IntRange(min = -150, max = 150) Integer> away,
+      @ForAll @Size(min = 60, max = 60) List<@IntRange(min = 0, max = 40) Integer> seconds) {
+    long crossing = Crossing.UNKNOWN;
+    long now = DayTime.of(9, 30);
+    int told = 0;
+    long toldAt = 0;
+    for (int i = 0; i < away.size(); i++) {
+      now += seconds.get(i) * DayTime.SECOND;
+      crossing = Crossing.next(crossing, LINE + away.get(i), LINE, now);
+      int way = Crossing.way(crossing);
+      int side = Integer.signum(away.get(i));
+      if (told == 0 && side != 0) {
+        told = side;
+      } else if (way != Crossing.NONE) {
+        assertThat(way).isEqualTo(side).isEqualTo(-told);
+        told = way;
+        toldAt = now;
+      }
+      boolean bounce = Math.abs(away.get(i)) < LINE / 1_000 && now - toldAt < DayTime.MINUTE;
+      assertThat(side == 0 || side == told || bounce).isTrue();
     }
   }
 

@@ -4,9 +4,16 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.IntStream;
+import kelvo.history.DailyBar;
+import kelvo.history.DailyCoil;
+import kelvo.history.DailyHistory;
 import kelvo.history.UsualDay;
 import kelvo.hit.Hit;
 import kelvo.hit.TestSessions;
+import kelvo.scan.Scan;
+import kelvo.session.SecurityFacts;
+import kelvo.session.SecurityKind;
 import kelvo.session.Session;
 import kelvo.tape.EventTape;
 import kelvo.tape.SaleCondition;
@@ -46,6 +53,11 @@ class DetectorsTest {
   private static void print(EventTape tape, String print, int id) {
     String[] parts = print.split(" ");
     long at = DayTime.parse(parts[0]);
+    if (parts[1].equals("official_open")) {
+      long open = Math.round(Double.parseDouble(parts[2]) * 10_000);
+      tape.trade(at, 0, open, 100, SaleCondition.OFFICIAL_OPEN.bit(), id);
+      return;
+    }
     if (parts[1].equals("cancel")) {
       assertThat(tape.cancel(at, 0, Long.parseLong(parts[2]))).isTrue();
       return;
@@ -101,6 +113,21 @@ class DetectorsTest {
   }
 
   @Test
+  void theLastWordToldIsTheSideOnWhichThePriceIs() {
+    String[] prints = {
+      "10:00:00 9.99", "10:00:05 10.005", "10:00:20 9.985", "10:00:30 9.90", "10:00:40 9.70"
+    };
+
+    assertThat(fired("rises through sma 20d", prints)).containsExactly("10:00:05");
+    assertThat(fired("falls through sma 20d", prints)).containsExactly("10:00:20");
+    // Within a minute a bounce of under 0.1% says nothing; what stands after the minute is told.
+    String[] bounce = {
+      "10:00:00 9.99", "10:00:05 10.005", "10:00:20 9.995", "10:01:04 9.996", "10:01:05 9.997"
+    };
+    assertThat(fired("falls through previous close", bounce)).containsExactly("10:01:05");
+  }
+
+  @Test
   void volumePassesItsUsualDayOnce() {
     assertThat(
             fired(
@@ -130,6 +157,29 @@ class DetectorsTest {
   }
 
   @Test
+  void aBurstComesWhenWhatIsUsualFallsUnderTheVolume() {
+    double[] minutes = new double[960];
+    java.util.Arrays.fill(minutes, 0, 362, 20 * 1_000);
+    Session session =
+        session("10:01:00 10 15000").with(UsualDay.of(1, i -> 20, i -> minutes), UsualDay.NONE);
+
+    // 1,000 a minute until 10:02 and nothing after: five minutes at 10:02:00 are 5,000 and fall
+    // by 1,000 a minute, so that five times them are 15,000 at 10:04:00.
+    assertThat(fired(session, "volume burst 5x")).containsExactly("10:04:00");
+  }
+
+  @Test
+  void whereNothingIsUsualTheFloorAloneDecides() {
+    Session session =
+        session("07:12:00 10 79999", "07:12:01 10 1", "07:12:02 10 50")
+            .with(UsualDay.of(1, i -> 20, i -> null), UsualDay.NONE);
+
+    assertThat(fired(session, "volume burst 5x of at least 80K")).containsExactly("07:12:01");
+    Session unknown = session.with(UsualDay.of(1, i -> 9, i -> null), UsualDay.NONE);
+    assertThat(fired(unknown, "volume burst 5x of at least 80K")).isEmpty();
+  }
+
+  @Test
   void aMoverHasChangedSinceSomeMinutesAgo() {
     assertThat(
             fired(
@@ -143,7 +193,26 @@ class DetectorsTest {
         .containsExactly("10:06:00");
     assertThat(fired("down 3% in 5m", "10:00:00 10.00", "10:05:00 9.70"))
         .containsExactly("10:05:00");
-    assertThat(fired("up 3% in 5m", "10:00:00 10.00", "10:01:00 11.00")).isEmpty();
+  }
+
+  @Test
+  void aMoverWithoutAPriceThenIsHeldAgainstThePreviousClose() {
+    assertThat(fired("up 7% in 5m", "07:00:05 10.71", "07:00:06 10.72", "07:05:05 10.73"))
+        .containsExactly("07:00:05");
+    assertThat(fired("up 7% in 5m", "07:00:05 10.69")).isEmpty();
+  }
+
+  @Test
+  void aMoverIsAskedAtAPrintThatDoesNotChangeThePrice() {
+    assertThat(
+            fired(
+                "down 3% in 5m",
+                "10:00:00 10.00",
+                "10:01:00 10.40",
+                "10:02:00 10.05",
+                "10:06:30 10.05",
+                "10:06:40 10.05"))
+        .containsExactly("10:06:30");
   }
 
   @Test
@@ -172,6 +241,38 @@ class DetectorsTest {
 
     assertThat(fired("stair step 1", climb)).containsExactly("10:03:00", "10:08:00");
     assertThat(fired("stair step 2", climb)).isEmpty();
+  }
+
+  @Test
+  void aHigherHighWithoutAPullbackIsNoStep() {
+    assertThat(
+            fired(
+                "stair step 1",
+                "10:00:00 10.00",
+                "10:01:00 10.05",
+                "10:02:00 10.01",
+                "10:03:00 10.20",
+                "10:04:00 10.21"))
+        .isEmpty();
+  }
+
+  @Test
+  void aBounceBetweenBidAndAskIsNoPullback() {
+    assertThat(
+            fired(
+                "stair step 1",
+                "10:00:00 10.00",
+                "10:01:00 10.20",
+                "10:01:01 10.19",
+                "10:01:02 10.21",
+                "10:01:03 10.19",
+                "10:01:04 10.22"))
+        .isEmpty();
+    // 0.2% of 3.20 would be less than two ticks.
+    String[] cheap = {"10:00:00 3.00", "10:01:00 3.20", "10:01:01 3.19", "10:01:02 3.21"};
+    assertThat(fired("stair step 1", cheap)).isEmpty();
+    cheap[2] = "10:01:01 3.18";
+    assertThat(fired("stair step 1", cheap)).containsExactly("10:01:02");
   }
 
   @Test
@@ -208,6 +309,64 @@ class DetectorsTest {
   }
 
   @Test
+  void anOfficialOpenThatIsAnotherCountsOnceMore() {
+    String[] gaps = {"09:30:00 10.50", "09:30:01 10.52", "09:30:04 official_open 10.60"};
+
+    assertThat(fired("opening gap up 5%", gaps)).containsExactly("09:30:00", "09:30:04");
+    assertThat(fired("opening gap up 6%", gaps)).containsExactly("09:30:04");
+    gaps[2] = "09:30:04 official_open 10.50";
+    assertThat(fired("opening gap up 5%", gaps)).containsExactly("09:30:00");
+    gaps[2] = "09:30:04 official_open 10.10";
+    assertThat(fired("opening gap up 5%", gaps)).containsExactly("09:30:00");
+  }
+
+  /** A scan whose window opens at ten and whose rules ask for 1,000 shares. */
+  private static List<String> firedLater(String trigger, String... prints) {
+    Scan whole = TestSessions.scan("late", Trigger.parse(trigger), "volume at least 1K");
+    Scan late =
+        new Scan(
+            whole.name(),
+            "",
+            whole.universe(),
+            DayTime.of(10, 0),
+            DayTime.LAST,
+            whole.rules(),
+            List.of(),
+            whole.triggers(),
+            whole.fold(),
+            whole.side(),
+            whole.limit(),
+            List.of(),
+            List.of());
+    return TestSessions.hits(session(prints), late).stream()
+        .map(hit -> DayTime.seconds(hit.at()))
+        .toList();
+  }
+
+  @Test
+  void aScanThatWasShutHasItsHitWhenItOpens() {
+    assertThat(firedLater("opening gap up 5%", "09:30:00 10.60 5000"))
+        .as("the window opens")
+        .containsExactly("10:00:00");
+    assertThat(
+            firedLater("opening gap up 5%", "09:30:00 10.60 10", "10:05:00 9 10", "10:06:00 9 980"))
+        .as("the rules begin to hold")
+        .containsExactly("10:06:00");
+    assertThat(firedLater("volume past avg volume 20d", "09:40:00 10 1000000", "10:00:30 10 5"))
+        .containsExactly("10:00:00");
+    assertThat(
+            firedLater(
+                "first dip 3% after gap 5% regaining 50%",
+                "09:30:00 11 900",
+                "09:31:00 10 10",
+                "09:32:00 10.60 10",
+                "10:01:00 10.20 500",
+                "10:02:00 10.55 10"))
+        .as("what was regained is lost when the window opens, and comes back")
+        .containsExactly("10:02:00");
+  }
+
+  @Test
   void theFirstDipIsRegained() {
     assertThat(
             fired(
@@ -225,6 +384,55 @@ class DetectorsTest {
                 "first dip 3% after gap 5% regaining 50%",
                 "09:30:00 10.40", "09:31:00 10.00", "09:32:00 10.40"))
         .isEmpty();
+  }
+
+  @Test
+  void aDeepDipIsRegainedByTheSamePart() {
+    Session session =
+        TestSessions.of(
+            1,
+            tape -> {
+              String[] prints = {
+                "09:30:00 20.00", "09:31:00 18.00", "09:32:00 18.99", "09:33:00 19.00"
+              };
+              for (int i = 0; i < prints.length; i++) {
+                print(tape, prints[i], i + 1);
+              }
+            });
+
+    assertThat(fired(session, "first dip 3% after gap 5% regaining 50%"))
+        .containsExactly("09:33:00");
+  }
+
+  @Test
+  void aGapOutOfTheCoilOpensIt() {
+    List<DailyBar> bars =
+        IntStream.range(0, 60)
+            .mapToObj(
+                i ->
+                    new DailyBar(
+                        TestSessions.DATE.minusDays(60 - i),
+                        100_000,
+                        103_000,
+                        97_000,
+                        100_000 + (i % 2) * 500,
+                        1_000_000,
+                        900))
+            .toList();
+    SecurityFacts facts = TestSessions.facts("AAAAAA", SecurityKind.COMMON_STOCK, 10e6);
+    DailyHistory history = DailyHistory.before(TestSessions.DATE, bars, List.of());
+    assertThat(new DailyCoil(history).yesterday()).isEqualTo(1);
+    Session plain = session("04:10:00 13.00", "04:11:00 13.10");
+    Session coiled =
+        new Session(
+            plain.hours(),
+            plain.phases(),
+            List.of(new SecurityFacts(facts.security(), history, null, facts.floatShares(), 20e6)),
+            List.of(),
+            List.of(),
+            plain.tape());
+
+    assertThat(fired(coiled, "coil opens")).containsExactly("04:10:00");
   }
 
   @Test

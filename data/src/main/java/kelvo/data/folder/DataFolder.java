@@ -155,8 +155,7 @@ public final class DataFolder {
             calendar.hours(date), Phases.DEFAULT, facts, catalysts, knownEvents(date), tape)
         .with(volume, mentions)
         .withEarlierVwaps(
-            new EarlierVwapFiles(root, calendar, numbers, faults)
-                .before(date, sharesSince));
+            new EarlierVwapFiles(root, calendar, numbers, faults).before(date, sharesSince));
   }
 
   /** By number, the day of a security's first daily bar; null for one without any. */

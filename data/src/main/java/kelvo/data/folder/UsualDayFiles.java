@@ -91,8 +91,7 @@ final class UsualDayFiles {
         sums.length, i -> sessionsSince(adjustment.since.apply(i), files), i -> sums[i]);
   }
 
-  private static int sessionsSince(
-      @Nullable LocalDate first, SequencedMap<LocalDate, Path> files) {
+  private static int sessionsSince(@Nullable LocalDate first, SequencedMap<LocalDate, Path> files) {
     return first == null
         ? files.size()
         : (int) files.keySet().stream().filter(date -> !date.isBefore(first)).count();

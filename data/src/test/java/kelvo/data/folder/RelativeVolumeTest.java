@@ -87,8 +87,7 @@ class RelativeVolumeTest {
   @Test
   void historyIsInTodaysShares() throws IOException {
     assertThat(at(TEN, "relative volume", 0)).isEqualTo(0.5);
-    write(
-        "actions.csv", "symbol,date,kind,ratio", List.of("TIDARC," + SESSION + ",split,0.05"));
+    write("actions.csv", "symbol,date,kind,ratio", List.of("TIDARC," + SESSION + ",split,0.05"));
 
     assertThat(at(TEN, "relative volume", 0)).isCloseTo(10, within(1e-9));
   }
