@@ -62,7 +62,7 @@ final class ActivityFields {
             "largest print",
             Unit.SHARES,
             Field.Pace.EVENTS,
-            "Shares of the largest print since 04:00.",
+            "Shares of the largest print since 04:00, averaged, derived and contingent prices left out.",
             NEVER,
             session -> {
               LargestPrints largest = new LargestPrints(session);
@@ -73,7 +73,7 @@ final class ActivityFields {
             "largest print $",
             Unit.MONEY,
             Field.Pace.EVENTS,
-            "Money of the most expensive print since 04:00.",
+            "Money of the most expensive print since 04:00, averaged, derived and contingent prices left out.",
             NEVER,
             session -> {
               LargestPrints largest = new LargestPrints(session);
@@ -88,7 +88,7 @@ final class ActivityFields {
             "buying share 1m",
             Unit.PERCENT,
             Field.Pace.CLOCK,
-            "Share of the last minute's volume at or above the ask; what was below the middle of bid and ask counts as sold, what was between as half.",
+            "Share of the last minute's volume that traded above the middle of bid and ask; what traded at the middle counts as half. Averaged, derived and contingent prices are left out.",
             "the last minute has no print, or none with a two-sided quote",
             session -> (s, now) -> 100 * s.moment(now).buyingShare(),
             moment -> 100 * moment.buyingShare()),

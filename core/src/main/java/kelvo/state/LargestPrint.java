@@ -6,8 +6,8 @@ import kelvo.tape.Price;
 import kelvo.tape.TapeRules;
 
 /**
- * The print of the most shares and that of the most money since 04:00, of those that add to the
- * volume.
+ * The print of the most shares and that of the most money since 04:00, of those at a price of the
+ * moment.
  */
 final class LargestPrint extends TapeFollower.Made {
   private final EventTape tape;
@@ -28,7 +28,7 @@ final class LargestPrint extends TapeFollower.Made {
   @Override
   void take(int event, Corrections corrections) {
     if (tape.isTrade(event)
-        && TapeRules.addsVolume(tape.conditions(event))
+        && TapeRules.isOfTheMoment(tape.conditions(event))
         && !corrections.cancels(tape, event)) {
       long size = corrections.shares(tape, event);
       shares = Math.max(shares, size);

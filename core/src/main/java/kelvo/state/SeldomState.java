@@ -35,7 +35,12 @@ final class SeldomState {
   long sessionHigh;
   long sessionLow;
   long open;
+
+  /** When an official open was told; 0 before. */
+  long officialOpenAt;
+
   long officialClose;
+  long officialCloseAt;
   final StatusSoFar status = new StatusSoFar();
   final NewsSoFar news;
   int imbalance = EventTape.NONE;
@@ -120,7 +125,9 @@ final class SeldomState {
     sessionHigh = other.sessionHigh;
     sessionLow = other.sessionLow;
     open = other.open;
+    officialOpenAt = other.officialOpenAt;
     officialClose = other.officialClose;
+    officialCloseAt = other.officialCloseAt;
     status.copyFrom(other.status);
     news.copyFrom(other.news);
     imbalance = other.imbalance;

@@ -179,7 +179,7 @@ public final class SymbolState implements Subject {
     int flags = TapeRules.flags(conditions, hours.regular(at));
     int effect =
         (flags & (TapeRules.SETS_OPEN | TapeRules.SETS_CLOSE)) != 0
-            ? official(flags, tradePrice)
+            ? official(hours, flags, at, tradePrice)
             : 0;
     boolean regular = (flags & TapeRules.REGULAR) != 0;
     if ((flags & TapeRules.VOLUME) != 0) {
@@ -200,12 +200,25 @@ public final class SymbolState implements Subject {
     return minute != NO_MINUTE;
   }
 
-  private int official(int flags, long tradePrice) {
-    if ((flags & TapeRules.SETS_OPEN) == 0) {
-      seldom.officialClose = tradePrice;
+  /**
+   * Where the tape does not say of which market an official price is, the first open from 09:30 on
+   * and the close that is told nearest to the bell count.
+   */
+  private int official(SessionHours hours, int flags, long at, long tradePrice) {
+    if ((flags & TapeRules.SETS_CLOSE) != 0) {
+      boolean nearer =
+          seldom.officialClose == Price.NONE
+              || Math.abs(at - hours.close()) < Math.abs(seldom.officialCloseAt - hours.close());
+      seldom.officialClose = nearer ? tradePrice : seldom.officialClose;
+      seldom.officialCloseAt = nearer ? at : seldom.officialCloseAt;
+    }
+    if ((flags & TapeRules.SETS_OPEN) == 0
+        || at < SessionHours.OPEN
+        || seldom.officialOpenAt != 0) {
       return 0;
     }
     int effect = opened && seldom.open == tradePrice ? 0 : Effect.OPENED;
+    seldom.officialOpenAt = at;
     seldom.open = tradePrice;
     opened = true;
     return effect;

@@ -57,7 +57,7 @@ public final class TapeMoment {
     for (int print = lastEvent;
         reaches(print, DayTime.MINUTE);
         print = tape.earlierOfSymbol(print)) {
-      if (counts(print, DayTime.MINUTE)) {
+      if (counts(print, DayTime.MINUTE) && TapeRules.isOfTheMoment(tape.conditions(print))) {
         if (quote == EventTape.NONE || quote > print) {
           quote = quoteBefore(print);
         }
@@ -128,11 +128,8 @@ public final class TapeMoment {
     return tape.bid(quote) > 0 && tape.ask(quote) > tape.bid(quote);
   }
 
-  /** At or above the ask everything, below the middle nothing, between half. */
+  /** Above the middle of the quote everything, below it nothing, at it half. */
   private double boughtPart(int quote, long price) {
-    if (price >= tape.ask(quote)) {
-      return 1;
-    }
-    return 2 * price < tape.bid(quote) + tape.ask(quote) ? 0 : 0.5;
+    return (1 + Long.signum(2 * price - tape.bid(quote) - tape.ask(quote))) / 2.0;
   }
 }

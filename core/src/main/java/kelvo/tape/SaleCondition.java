@@ -6,19 +6,20 @@ import java.util.Map;
 import java.util.Optional;
 
 /**
- * A condition under which a print was made, with the tapes' one-letter codes for it and what such a
- * print updates: the last price, the high and low, the volume. Source of the table: the
+ * A condition under which a print was made, with the tapes' one-character codes for it and what
+ * such a print updates: the last price, the high and low, the volume. Source of the table: the
  * consolidated tape plans' published sale-condition tables, from memory.
  */
 public enum SaleCondition {
-  REGULAR("@BFSAX", true, true, true),
-  EXTENDED("TU", false, false, true),
+  REGULAR("@FSAXKED1Y", true, true, true),
+  EXTENDED("T", false, false, true),
   ODD_LOT("I", false, false, true),
   AVERAGE_PRICE("W", false, false, true),
   /**
-   * Sold last or out of sequence, prior reference price: last only if it is the first of the day.
+   * Sold last or out of sequence, prior reference price, bunched or stopped stock sold so: last
+   * only if it is the first of the day.
    */
-  OUT_OF_SEQUENCE("LZP", false, true, true),
+  OUT_OF_SEQUENCE("LZPG23", false, true, true),
   /** Derivatively priced: last only if it is the first of the day. */
   DERIVATIVE("4", false, true, true),
   OPENING("O", true, true, true),
@@ -29,7 +30,18 @@ public enum SaleCondition {
   OFFICIAL_CLOSE("M", false, false, false),
   CROSS("5", true, true, true),
   /** Contingent trades, and those for cash, next day or a seller's option: volume only. */
-  CONTINGENT("V7CNRH", false, false, true);
+  CONTINGENT("V7CNRH", false, false, true),
+  /** A close put right after the day: it adds no volume. */
+  CORRECTED_CLOSE("9", true, true, false),
+  /**
+   * Bunched on the plan of the stocks listed at Nasdaq, average price on the other; see {@link
+   * SaleConditions#of}. On no tape.
+   */
+  BUNCHED("B", true, true, true),
+  /** An official open or close of a market centre where the stock is not listed. */
+  FOREIGN_OFFICIAL("", false, false, false),
+  /** A code of which Kelvo knows nothing: its print keeps its volume. */
+  UNKNOWN("", false, false, true);
 
   private static final Map<String, SaleCondition> BY_NAME = names();
 

@@ -3,11 +3,13 @@ package kelvo.tape;
 import static kelvo.tape.SaleCondition.AVERAGE_PRICE;
 import static kelvo.tape.SaleCondition.CLOSING;
 import static kelvo.tape.SaleCondition.CONTINGENT;
+import static kelvo.tape.SaleCondition.CROSS;
 import static kelvo.tape.SaleCondition.DERIVATIVE;
 import static kelvo.tape.SaleCondition.EXTENDED;
 import static kelvo.tape.SaleCondition.OFFICIAL_CLOSE;
 import static kelvo.tape.SaleCondition.OFFICIAL_OPEN;
 import static kelvo.tape.SaleCondition.OPENING;
+import static kelvo.tape.SaleCondition.UNKNOWN;
 
 /**
  * What a print with a set of conditions updates, as a set of flags looked up in a table. A print
@@ -40,7 +42,9 @@ public final class TapeRules {
   public static final int LAST_WHEN_FIRST = 1 << 7;
 
   private static final int SETS = 1 << SaleCondition.values().length;
-  private static final int OUTSIDE_VWAP = AVERAGE_PRICE.bit() | DERIVATIVE.bit() | CONTINGENT.bit();
+  private static final int OUTSIDE_VWAP =
+      AVERAGE_PRICE.bit() | DERIVATIVE.bit() | CONTINGENT.bit() | UNKNOWN.bit();
+  private static final int CROSSES = OPENING.bit() | CLOSING.bit() | CROSS.bit();
   private static final int REGULAR_MARKS =
       OPENING.bit() | CLOSING.bit() | OFFICIAL_OPEN.bit() | OFFICIAL_CLOSE.bit();
   private static final int[] IN_HOURS = table(true);
@@ -61,6 +65,19 @@ public final class TapeRules {
   /** Whether a print with these conditions adds to the volume, at any time of the day. */
   public static boolean addsVolume(int conditions) {
     return (flags(conditions, true) & VOLUME) != 0;
+  }
+
+  /**
+   * Whether a print with these conditions says who trades now: its shares count, and its price was
+   * made at that moment, not averaged, derived or contingent.
+   */
+  public static boolean isOfTheMoment(int conditions) {
+    return (flags(conditions, true) & VWAP) != 0;
+  }
+
+  /** Whether a print is an auction's or another cross. */
+  public static boolean isCross(int conditions) {
+    return (conditions & CROSSES) != 0;
   }
 
   private static int[] table(boolean regularHours) {

@@ -89,8 +89,11 @@ public final class TriggerCatalogue {
               "up 3% in 5m",
               "(up|down) " + PERCENT + " in " + WHOLE + "m", TriggerCatalogue::mover),
           TriggerFamily.of(
-              "print of 50K shares", "print of " + AMOUNT + " shares", TriggerCatalogue::shares),
-          TriggerFamily.of("print of $1M", "print of \\$" + AMOUNT, TriggerCatalogue::money),
+              "print of 50K shares",
+              "print of " + AMOUNT + " shares( or cross)?",
+              TriggerCatalogue::shares),
+          TriggerFamily.of(
+              "print of $1M", "print of \\$" + AMOUNT + "( or cross)?", TriggerCatalogue::money),
           TriggerFamily.of("stair step 2", "stair step " + WHOLE, TriggerCatalogue::stairs),
           TriggerFamily.of(
               "opening gap up 5%", "opening gap (up|down) " + PERCENT, TriggerCatalogue::gap),
@@ -232,16 +235,16 @@ public final class TriggerCatalogue {
     return Trigger.detected(
         m.group(),
         0,
-        "One print of at least so many shares.",
-        session -> new LargePrint(session, amount(m.group(1)), 0));
+        "One print of at least so many shares, made at a price of the moment; an auction's only with \"or cross\".",
+        session -> new LargePrint(session, amount(m.group(1)), 0, m.group(2) != null));
   }
 
   private static Trigger money(Matcher m) {
     return Trigger.detected(
         m.group(),
         0,
-        "One print of at least so much money.",
-        session -> new LargePrint(session, 0, amount(m.group(1))));
+        "One print of at least so much money, made at a price of the moment; an auction's only with \"or cross\".",
+        session -> new LargePrint(session, 0, amount(m.group(1)), m.group(2) != null));
   }
 
   private static Trigger stairs(Matcher m) {

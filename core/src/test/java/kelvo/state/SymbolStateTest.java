@@ -53,6 +53,29 @@ class SymbolStateTest {
   }
 
   @Test
+  void theFirstOfficialOpenFromTheBellOnCounts() {
+    int official = SaleCondition.OFFICIAL_OPEN.bit();
+    taped.trade(at("09:29:59"), 99_000, 100, official);
+    assertThat(state.open()).isZero();
+    taped.trade(at("09:30:00"), 100_000, 100, REGULAR);
+    assertThat(state.open()).isEqualTo(100_000);
+
+    assertThat(taped.trade(at("09:30:02"), 100_400, 100, official) & Effect.OPENED).isNotZero();
+    assertThat(taped.trade(at("09:30:09"), 101_000, 100, official) & Effect.OPENED).isZero();
+    assertThat(state.open()).isEqualTo(100_400);
+  }
+
+  @Test
+  void theOfficialCloseNearestToTheBellCounts() {
+    int official = SaleCondition.OFFICIAL_CLOSE.bit();
+    taped.trade(at("15:59:58"), 100_000, 100, official);
+    taped.trade(at("16:00:01"), 100_100, 100, official);
+    taped.trade(at("16:05:00"), 99_000, 100, official);
+
+    assertThat(state.officialClose()).isEqualTo(100_100);
+  }
+
+  @Test
   void theFirstPrintOfASpanIsNoNewExtreme() {
     assertThat(
             taped.trade(at("08:00:00"), 100_000, 100, EXTENDED)
@@ -116,7 +139,7 @@ class SymbolStateTest {
     assertThat(taped.trade(at("10:00:02"), 100_010, 1, REGULAR) & Effect.ROSE_THROUGH_VWAP)
         .isNotZero();
     assertThat(taped.trade(at("10:00:03"), 99_990, 1, REGULAR) & Effect.FELL_THROUGH_VWAP).isZero();
-    assertThat(taped.trade(at("10:01:03"), 100_010, 1, REGULAR) & Effect.ROSE_THROUGH_VWAP)
+    assertThat(taped.trade(at("10:01:03"), 99_990, 1, REGULAR) & Effect.FELL_THROUGH_VWAP)
         .isNotZero();
   }
 

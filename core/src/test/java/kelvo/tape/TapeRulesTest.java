@@ -13,7 +13,11 @@ class TapeRulesTest {
   @ParameterizedTest(name = "code {0} updates last {1}, high and low {2}, volume {3}")
   @CsvSource({
     "@, yes, yes, yes",
-    "B, yes, yes, yes",
+    "K, yes, yes, yes",
+    "E, yes, yes, yes",
+    "D, yes, yes, yes",
+    "1, yes, yes, yes",
+    "Y, yes, yes, yes",
     "F, yes, yes, yes",
     "O, yes, yes, yes",
     "5, yes, yes, yes",
@@ -26,7 +30,6 @@ class TapeRulesTest {
     "R, no, no, yes",
     "I, no, no, yes",
     "T, no, no, yes",
-    "U, no, no, yes",
     "V, no, no, yes",
     "7, no, no, yes",
     "W, no, no, yes",
@@ -34,6 +37,10 @@ class TapeRulesTest {
     "L, first, yes, yes",
     "Z, first, yes, yes",
     "P, first, yes, yes",
+    "G, first, yes, yes",
+    "2, first, yes, yes",
+    "3, first, yes, yes",
+    "9, yes, yes, no",
     "4, first, yes, yes",
     "Q, no, no, no",
     "M, no, no, no"

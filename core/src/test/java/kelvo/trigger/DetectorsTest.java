@@ -224,6 +224,31 @@ class DetectorsTest {
   }
 
   @Test
+  void aLargePrintIsAtAPriceOfTheMomentAndNoCrossUnlessAsked() {
+    Session session =
+        TestSessions.of(
+            1,
+            tape -> {
+              long at = DayTime.of(10, 0);
+              SaleCondition[] conditions = {
+                SaleCondition.AVERAGE_PRICE,
+                SaleCondition.DERIVATIVE,
+                SaleCondition.CONTINGENT,
+                SaleCondition.CLOSING,
+                SaleCondition.REGULAR
+              };
+              for (int i = 0; i < conditions.length; i++) {
+                long when = at + i * DayTime.SECOND;
+                tape.trade(when, 0, 100_000, 60_000, conditions[i].bit(), i + 1);
+              }
+            });
+
+    assertThat(fired(session, "print of 50K shares")).containsExactly("10:00:04");
+    assertThat(fired(session, "print of 50K shares or cross"))
+        .containsExactly("10:00:03", "10:00:04");
+  }
+
+  @Test
   void stairsCountHigherHighsAfterSmallPullbacks() {
     String[] climb = {
       "10:00:00 10.00",

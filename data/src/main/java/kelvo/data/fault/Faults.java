@@ -19,12 +19,14 @@ public final class Faults {
   private final Map<Kind, Integer> beyond = new TreeMap<>();
   private int count;
 
-  private record Kind(String file, String column, String expected) implements Comparable<Kind> {
+  private record Kind(String file, String column, String expected, boolean leftOut)
+      implements Comparable<Kind> {
     @Override
     public int compareTo(Kind other) {
       return Comparator.comparing(Kind::file)
           .thenComparing(Kind::column)
           .thenComparing(Kind::expected)
+          .thenComparing(Kind::leftOut)
           .compare(this, other);
     }
   }
@@ -35,7 +37,10 @@ public final class Faults {
     if (kept.size() < MAX_KEPT) {
       kept.add(fault);
     } else {
-      beyond.merge(new Kind(fault.file(), fault.column(), fault.expected()), 1, Integer::sum);
+      beyond.merge(
+          new Kind(fault.file(), fault.column(), fault.expected(), fault.leftOut()),
+          1,
+          Integer::sum);
     }
   }
 
@@ -44,13 +49,15 @@ public final class Faults {
     return count;
   }
 
-  /** How many there have been in one file, named as in its faults. */
-  public synchronized int count(String file) {
-    int inFile = (int) kept.stream().filter(fault -> fault.file().equals(file)).count();
-    for (Map.Entry<Kind, Integer> kind : beyond.entrySet()) {
-      inFile += kind.getKey().file.equals(file) ? kind.getValue() : 0;
+  /** How many lines of one file, named as in its faults, were left out. */
+  public synchronized int leftOut(String file) {
+    int lines =
+        (int) kept.stream().filter(fault -> fault.file().equals(file) && fault.leftOut()).count();
+    for (Map.Entry<Kind, Integer> more : beyond.entrySet()) {
+      Kind kind = more.getKey();
+      lines += kind.file.equals(file) && kind.leftOut ? more.getValue() : 0;
     }
-    return inFile;
+    return lines;
   }
 
   /** Those that are kept, by file and line. */

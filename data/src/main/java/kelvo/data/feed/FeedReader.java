@@ -10,12 +10,14 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZonedDateTime;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.Map;
+import java.util.Set;
 import java.util.function.Consumer;
 import kelvo.data.folder.PrintIds;
 import kelvo.tape.EventTape;
 import kelvo.tape.Price;
-import kelvo.tape.SaleCondition;
+import kelvo.tape.SaleConditions;
 import kelvo.tape.TradingState;
 import kelvo.time.DayTime;
 
@@ -31,6 +33,7 @@ public final class FeedReader {
   private final FeedSink sink;
   private final Consumer<String> faults;
   private final Map<String, Integer> conditionSets = new HashMap<>();
+  private final Set<String> unknownCodes = new HashSet<>();
   private final long midnightMs;
   private final LocalDate date;
 
@@ -220,17 +223,16 @@ public final class FeedReader {
   private int conditions(String text) {
     Integer known = conditionSets.get(text);
     if (known == null) {
-      int bits = 0;
-      for (String word : text.isBlank() ? new String[0] : text.strip().split("\\s+")) {
-        bits |=
-            SaleCondition.of(word)
-                .orElseThrow(
-                    () -> new IllegalArgumentException("no sale condition is called " + word))
-                .bit();
-      }
-      known = bits;
+      known = SaleConditions.parse(text, this::unknownCode);
       conditionSets.put(text, known);
     }
     return known;
+  }
+
+  private void unknownCode(String code) {
+    if (unknownCodes.add(code)) {
+      faults.accept(
+          "no sale condition has the code " + code + "; its prints count in the volume only");
+    }
   }
 }

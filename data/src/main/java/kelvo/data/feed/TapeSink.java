@@ -4,6 +4,7 @@ import java.util.function.LongConsumer;
 import kelvo.news.Catalyst;
 import kelvo.session.Session;
 import kelvo.tape.EventTape;
+import kelvo.tape.SaleConditions;
 import kelvo.tape.TradingState;
 import kelvo.trade.Fill;
 
@@ -35,7 +36,9 @@ public final class TapeSink implements FeedSink {
 
   @Override
   public void trade(long at, String symbol, long price, long shares, int conditions, long id) {
-    tape.trade(at, number(symbol), price, shares, conditions, id);
+    int number = number(symbol);
+    String mic = session.security(number).security().mic();
+    tape.trade(at, number, price, shares, SaleConditions.of(conditions, mic), id);
   }
 
   @Override

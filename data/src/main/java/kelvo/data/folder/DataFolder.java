@@ -83,9 +83,9 @@ public final class DataFolder {
     return faults.count();
   }
 
-  /** How many faults there have been in one file, named from the folder on. */
-  public int faultCount(String file) {
-    return faults.count(file);
+  /** How many lines of one file, named from the folder on, were left out. */
+  public int linesLeftOut(String file) {
+    return faults.leftOut(file);
   }
 
   /** All faults in words, those beyond the first thousand by kind. */
@@ -135,7 +135,15 @@ public final class DataFolder {
     securities.forEach(security -> numbers.put(security.symbol(), numbers.size()));
     List<Catalyst> catalysts = NewsFiles.read(root, date, NEWS_DAYS, securities, faults);
     progress.done(0.1);
-    EventTape tape = new SessionFiles(root, date, numbers, faults, searching).read(catalysts);
+    EventTape tape =
+        new SessionFiles(
+                root,
+                date,
+                numbers,
+                securities.stream().map(Security::mic).toList(),
+                faults,
+                searching)
+            .read(catalysts);
     progress.done(0.6);
     Map<String, List<DailyBar>> bars = daily.join();
     progress.done(0.8);

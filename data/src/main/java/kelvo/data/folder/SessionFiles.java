@@ -4,15 +4,17 @@ import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.CompletableFuture;
 import kelvo.data.fault.Fault;
 import kelvo.data.fault.Faults;
 import kelvo.news.Catalyst;
 import kelvo.tape.EventTape;
-import kelvo.tape.SaleCondition;
+import kelvo.tape.SaleConditions;
 import kelvo.tape.TradingState;
 
 /** Reads the files of one session: trades, corrections, quotes, status, imbalances and mentions. */
@@ -23,16 +25,25 @@ final class SessionFiles {
   private final WordIndex symbols;
   private final Faults faults;
   private final boolean searching;
+  private final List<String> venues;
   private final List<String> reasons = new ArrayList<>();
+  private final Set<String> unknownCodes = new HashSet<>();
 
   /**
    * The files in {@code sessions/DATE}.
    *
    * @param numbers the number of each symbol of the securities file
+   * @param venues by number, where the security is listed, ISO 10383
    * @param searching whether to look for order that goes back and ids that come twice
    */
   SessionFiles(
-      Path root, LocalDate date, Map<String, Integer> numbers, Faults faults, boolean searching) {
+      Path root,
+      LocalDate date,
+      Map<String, Integer> numbers,
+      List<String> venues,
+      Faults faults,
+      boolean searching) {
+    this.venues = venues;
     this.searching = searching;
     this.folder = root;
     this.date = date;
@@ -77,15 +88,19 @@ final class SessionFiles {
           int size = header.column("size");
           int conditions = header.column("conditions");
           int id = header.column("id");
+          int venue = header.column("venue");
           int seq = header.column("seq");
           return row -> {
+            int number = number(row, symbol);
+            String mic = venues.get(number);
+            int told = SaleConditions.of(conditions(row, conditions, sets), mic);
             rows.add(
                 seq(row, seq),
                 row.time(time, date),
-                number(row, symbol),
+                number,
                 row.price(price),
                 row.count(size),
-                conditions(row, conditions, sets),
+                row.isEmpty(venue) ? told : SaleConditions.at(told, row.word(venue), mic),
                 0);
             if (!row.isEmpty(id)) {
               rows.nameNewest(row.printId(id));
@@ -301,23 +316,26 @@ final class SessionFiles {
     return number;
   }
 
-  private static int conditions(TableRow row, int column, Map<String, Integer> sets) {
+  private int conditions(TableRow row, int column, Map<String, Integer> sets) {
     String text = row.word(column);
     Integer known = sets.get(text);
     if (known == null) {
-      int bits = 0;
-      for (String word : text.isBlank() ? new String[0] : text.strip().split("\\s+")) {
-        bits |=
-            SaleCondition.of(word)
-                .orElseThrow(
-                    () ->
-                        row.bad(
-                            column, "sale conditions such as \"regular\" or \"extended odd_lot\""))
-                .bit();
-      }
-      known = bits;
+      known = SaleConditions.parse(text, code -> unknownCode(row, code));
       sets.put(text, known);
     }
     return known;
+  }
+
+  private void unknownCode(TableRow row, String code) {
+    if (unknownCodes.add(code)) {
+      faults.add(
+          new Fault(
+              file("trades").map(TableFile::name).orElse("trades"),
+              row.line(),
+              "conditions",
+              "a sale condition's word or code (prints with another count in the volume only)",
+              code,
+              false));
+    }
   }
 }

@@ -150,17 +150,17 @@ class MutatedFilesProperties {
     Session session = data.session(DATE, Progress.NONE);
 
     assertThat(count(session, EventKind.TRADE)).isGreaterThanOrEqualTo(trades);
-    assertThat(count(session, EventKind.TRADE) + data.faultCount(day + "trades.csv"))
+    assertThat(count(session, EventKind.TRADE) + data.linesLeftOut(day + "trades.csv"))
         .isEqualTo(LINES);
     assertThat(count(session, EventKind.QUOTE)).isGreaterThanOrEqualTo(quotes);
-    assertThat(count(session, EventKind.QUOTE) + data.faultCount(day + "quotes.csv"))
+    assertThat(count(session, EventKind.QUOTE) + data.linesLeftOut(day + "quotes.csv"))
         .isEqualTo(LINES);
     assertThat(count(session, EventKind.STATUS)).isGreaterThanOrEqualTo(statuses);
-    assertThat(count(session, EventKind.STATUS) + data.faultCount(day + "status.csv"))
+    assertThat(count(session, EventKind.STATUS) + data.linesLeftOut(day + "status.csv"))
         .isEqualTo(LINES);
     assertThat(count(session, EventKind.IMBALANCE)).isGreaterThanOrEqualTo(imbalances);
     assertThat(count(session, EventKind.MENTION)).isGreaterThanOrEqualTo(mentions);
-    assertThat(count(session, EventKind.CORRECTION) + data.faultCount(day + "corrections.csv"))
+    assertThat(count(session, EventKind.CORRECTION) + data.linesLeftOut(day + "corrections.csv"))
         .isEqualTo(CORRECTIONS);
     assertThat(data.fills(DATE)).hasSizeGreaterThanOrEqualTo(LINES / 2);
     TapeReplay engine = new TapeReplay(session);
