@@ -1,13 +1,14 @@
 package kelvo.field;
 
 import java.util.List;
+import kelvo.session.Session;
+import kelvo.state.StatusSoFar;
 import kelvo.state.SymbolState;
-import kelvo.tape.TradingState;
 import kelvo.time.DayTime;
 
 /** Whether a security trades. */
 final class HaltFields {
-  private static final double PAUSE_MINUTES = 5;
+  private static final long LAST_TEN_MINUTES = 10 * DayTime.MINUTE;
 
   private HaltFields() {}
 
@@ -17,9 +18,9 @@ final class HaltFields {
             "halted",
             Unit.FLAG,
             Field.Pace.EVENTS,
-            "Trading is halted or only quoting.",
+            "Trading has stopped and not begun again; a new listing that has not opened is not halted.",
             "never",
-            session -> (s, now) -> s.status().state() == TradingState.TRADING ? 0 : 1),
+            session -> (s, now) -> s.status().isHalted() ? 1 : 0),
         new Field.Number(
             "halts today",
             Unit.COUNT,
@@ -37,18 +38,31 @@ final class HaltFields {
             "minutes to resume",
             Unit.MINUTES,
             Field.Pace.CLOCK,
-            "Minutes until a volatility pause of five minutes ends, 0 once it is overdue.",
-            "it trades, or its halt has no usual length",
-            session -> HaltFields::minutesToResume));
+            "Minutes until a volatility pause ends: five from the halt, through quoting, and five more for each extension; 0 once it is overdue.",
+            "it trades, its halt has no usual length, or it was paused in the last ten minutes, when the closing auction reopens it",
+            session -> (s, now) -> minutesToResume(session, s, now)),
+        new Field.Number(
+            "minutes since resume",
+            Unit.MINUTES,
+            Field.Pace.CLOCK,
+            "Whole minutes since trading began again after the newest halt.",
+            "it was not halted today, or is halted",
+            session -> (s, now) -> minutesSinceResume(s.status(), now)));
   }
 
-  private static double minutesToResume(SymbolState state, long now) {
-    boolean pause =
-        state.status().haltReason().equals("LUDP") || state.status().haltReason().equals("T5");
-    if (state.status().state() == TradingState.TRADING || !pause) {
-      return Double.NaN;
-    }
-    double since = (now - state.status().since()) / (double) DayTime.MINUTE;
-    return Math.max(0, Math.ceil(PAUSE_MINUTES - since));
+  private static double minutesSinceResume(StatusSoFar status, long now) {
+    return status.halts() == 0 || status.isHalted()
+        ? Double.NaN
+        : Math.floor((now - status.since()) / (double) DayTime.MINUTE);
+  }
+
+  private static double minutesToResume(Session session, SymbolState state, long now) {
+    StatusSoFar status = state.status();
+    long close = session.hours().close();
+    boolean untilAuction =
+        status.haltedAt() >= close - LAST_TEN_MINUTES && status.haltedAt() < close;
+    return status.pauseEnds() == Long.MAX_VALUE || untilAuction
+        ? Double.NaN
+        : Math.max(0, Math.ceil((status.pauseEnds() - now) / (double) DayTime.MINUTE));
   }
 }

@@ -5,6 +5,7 @@ import java.util.List;
 import kelvo.session.Session;
 import kelvo.tape.EventKind;
 import kelvo.tape.EventTape;
+import kelvo.tape.HaltReason;
 import kelvo.tape.TradingState;
 
 /** The times at which one security did not trade. */
@@ -27,18 +28,22 @@ public record Halts(List<Halt> all) {
     EventTape tape = session.tape();
     List<Halt> halts = new ArrayList<>();
     boolean halted = false;
+    boolean offering = false;
     for (int event : tape.eventsOf(security, tape.size())) {
       if (tape.kind(event) != EventKind.STATUS || tape.time(event) > until) {
         continue;
       }
       boolean trades = tape.state(event) == TradingState.TRADING;
-      if (!trades && !halted) {
-        halts.add(new Halt(tape.time(event), Long.MAX_VALUE, tape.reason(event)));
+      String reason = tape.reason(event);
+      offering = !trades && (HaltReason.isOffering(reason) || offering && reason.isEmpty());
+      if (!trades && !halted && !offering) {
+        halts.add(new Halt(tape.time(event), Long.MAX_VALUE, reason));
+        halted = true;
       } else if (trades && halted) {
         Halt open = halts.removeLast();
         halts.add(new Halt(open.from(), tape.time(event), open.reason()));
+        halted = false;
       }
-      halted = !trades;
     }
     return new Halts(halts);
   }

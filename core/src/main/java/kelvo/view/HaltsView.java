@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import kelvo.session.Session;
-import kelvo.state.Halts;
 import kelvo.state.SymbolState;
 import kelvo.tape.EventTape;
 import kelvo.tape.TradingState;
@@ -33,14 +32,13 @@ public final class HaltsView implements View<HaltsView.HaltList> {
     List<Halted> halted = new ArrayList<>();
     for (int i = 0; i < session.securities().size(); i++) {
       SymbolState state = moment.state(i);
-      if (state.status().state() != TradingState.TRADING) {
-        Halts halts = Halts.of(session, i, moment.now());
+      if (state.status().isHalted()) {
         halted.add(
             new Halted(
                 session.security(i).symbol(),
                 state.status().state(),
-                state.status().since(),
-                halts.all().isEmpty() ? "" : halts.all().getLast().reason()));
+                state.status().haltedAt(),
+                state.status().haltReason()));
       }
     }
     return List.copyOf(halted);

@@ -264,6 +264,19 @@ class HistoryFieldsTest {
   }
 
   @Test
+  void aPauseInTheLastTenMinutesLastsUntilTheClosingAuction() {
+    TapedSymbol taped = after(flat(20));
+    long late = DayTime.of(15, 50);
+    taped.status(late, TradingState.HALTED, "LUDP");
+
+    assertThat(value(taped, "minutes to resume", late + DayTime.MINUTE)).isNaN();
+    assertThat(value(taped, "halted", late + DayTime.MINUTE)).isEqualTo(1);
+    assertThat(value(taped, "minutes since resume", late + DayTime.MINUTE)).isNaN();
+    taped.status(late + 10 * DayTime.MINUTE, TradingState.TRADING, "");
+    assertThat(value(taped, "minutes since resume", late + 13 * DayTime.MINUTE - 1)).isEqualTo(2);
+  }
+
+  @Test
   void mentionsCountFromTheirOwnMomentWhateverTheNewsSays() {
     TapedSymbol taped = after(flat(20));
     Catalyst old = new Catalyst(NOW - DayTime.HOUR * 5, "Harbour Wire", "Old", "", List.of());

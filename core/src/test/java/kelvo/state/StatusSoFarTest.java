@@ -29,6 +29,41 @@ class StatusSoFarTest {
     assertThat(status.haltReason()).isEqualTo("T1");
   }
 
+  @Test
+  void aPauseEndsFiveMinutesAfterItBeganThroughQuotingAndWithItsExtensions() {
+    taped.status(TEN, TradingState.HALTED, "LUDP");
+    taped.status(TEN + 3 * DayTime.MINUTE, TradingState.QUOTING, "");
+    assertThat(status.pauseEnds()).isEqualTo(TEN + 5 * DayTime.MINUTE);
+    assertThat(status.haltedAt()).isEqualTo(TEN);
+
+    taped.status(TEN + 5 * DayTime.MINUTE, TradingState.HALTED, "LUDP");
+    assertThat(status.pauseEnds()).isEqualTo(TEN + 10 * DayTime.MINUTE);
+    assertThat(status.halts()).isEqualTo(1);
+  }
+
+  @Test
+  void aNewReasonDuringAHaltIsTheReason() {
+    taped.status(TEN, TradingState.HALTED, "LUDP");
+    taped.status(TEN + DayTime.MINUTE, TradingState.HALTED, "T1");
+
+    assertThat(status.haltReason()).isEqualTo("T1");
+    assertThat(status.pauseEnds()).as("news pending has no usual length").isEqualTo(Long.MAX_VALUE);
+    assertThat(status.halts()).isEqualTo(1);
+  }
+
+  @Test
+  void anOfferingThatHasNotOpenedIsNoHalt() {
+    assertThat(taped.status(TEN, TradingState.HALTED, "IPO1")).isZero();
+    assertThat(taped.status(TEN + 1, TradingState.QUOTING, "")).isZero();
+    assertThat(status.isHalted()).isFalse();
+    assertThat(status.state()).isEqualTo(TradingState.QUOTING);
+    assertThat(taped.status(TEN + 2, TradingState.TRADING, "")).isZero();
+    assertThat(status.halts()).isZero();
+
+    assertThat(taped.status(TEN + 3, TradingState.HALTED, "LUDP")).isEqualTo(Effect.HALTED);
+    assertThat(status.halts()).isEqualTo(1);
+  }
+
   /** A halt that passes into a time of quotes only is the same halt. */
   @Test
   void aHaltEndsWhenTradingBegins() {
