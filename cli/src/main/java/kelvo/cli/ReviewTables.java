@@ -31,7 +31,8 @@ final class ReviewTables {
           "chase_money",
           "planned",
           "captured_share",
-          "r");
+          "r",
+          "scan");
   static final List<String> MOVE_COLUMNS =
       List.of(
           "symbol",
@@ -89,7 +90,8 @@ final class ReviewTables {
         number(reviewed.chaseMoney()),
         reviewed.planned() ? "yes" : "no",
         number(reviewed.capturedShare()),
-        number(reviewed.r()));
+        number(reviewed.r()),
+        reviewed.scan());
   }
 
   static List<List<String>> moves(DayReview review) {

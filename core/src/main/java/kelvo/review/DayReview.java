@@ -61,7 +61,7 @@ public record DayReview(
           new ReviewedMove(
               move,
               verdict(move, trades, book, settings, until),
-              Outcome.of(move, path, session, settings)));
+              Outcome.of(move, path, session, settings, until)));
     }
     return new DayReview(
         until,

@@ -7,6 +7,8 @@ import org.jspecify.annotations.Nullable;
  * A trade with its verdict and measures. Unknown numbers are NaN.
  *
  * @param move the move it was on; null when it was off plan
+ * @param scan the scan of the move's last hit before the entry, which alone is credited with the
+ *     trade; empty when it was off plan
  * @param lateness nanoseconds from the move's first hit to the entry; 0 off plan
  * @param chasePercent how far the entry was beyond the first hit's price
  * @param chaseMoney the same in dollars, times the shares opened
@@ -20,6 +22,7 @@ public record ReviewedTrade(
     Trade trade,
     TradeVerdict verdict,
     @Nullable Move move,
+    String scan,
     long lateness,
     double chasePercent,
     double chaseMoney,

@@ -8,7 +8,9 @@ import kelvo.tape.Price;
 import kelvo.time.DayTime;
 
 /**
- * What a scan brought on one day. Moves and trades count for every scan that hit in them.
+ * What a scan brought on one day. A move counts for every scan that hit in it, a trade only for the
+ * scan whose hit it followed, so that the results of all scans and of the trades off plan add up to
+ * the day's.
  *
  * @param hits all firings
  * @param moves moves with one of its hits
@@ -18,7 +20,7 @@ import kelvo.time.DayTime;
  * @param medianGone median share of the run that was over at the first hit; NaN when unknown
  * @param medianBest median best excursion in 30 minutes, per cent; NaN when unknown
  * @param hitsPerHour over the hours of its window so far
- * @param trades trades on its moves
+ * @param trades trades that followed its hits
  * @param net their result, dollars
  */
 public record ScanTotals(
@@ -40,10 +42,7 @@ public record ScanTotals(
         moves.stream().filter(m -> m.move().scans().contains(scan.name())).toList();
     int known = (int) own.stream().filter(m -> m.outcome().ran() != Outcome.Ran.UNKNOWN).count();
     int ran = (int) own.stream().filter(m -> m.outcome().ran() == Outcome.Ran.YES).count();
-    List<ReviewedTrade> traded =
-        trades.stream()
-            .filter(t -> t.move() != null && t.move().scans().contains(scan.name()))
-            .toList();
+    List<ReviewedTrade> traded = trades.stream().filter(t -> t.scan().equals(scan.name())).toList();
     double hours = (Math.min(until, scan.to()) - scan.from()) / (double) DayTime.HOUR;
     return new ScanTotals(
         scan.name(),

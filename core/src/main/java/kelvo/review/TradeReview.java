@@ -53,6 +53,7 @@ final class TradeReview {
         trade,
         verdict(move, chasePercent),
         move,
+        move == null ? "" : followed(move).scan(),
         move == null ? 0 : trade.entryAt() - move.start(),
         chasePercent,
         chase * trade.shares(),
@@ -67,16 +68,22 @@ final class TradeReview {
     if (move == null) {
       return TradeVerdict.OFF_PLAN;
     }
-    long latestHit =
-        move.hits().stream()
-            .mapToLong(Hit::at)
-            .filter(at -> at <= trade.entryAt())
-            .max()
-            .orElse(move.start());
-    boolean slow = trade.entryAt() - latestHit > settings.lateAfter() && !atPlannedLevel();
+    long after = trade.entryAt() - followed(move).at();
+    boolean slow = after > settings.lateAfter() && !atPlannedLevel();
     return chasePercent > settings.lateChasePercent() || slow
         ? TradeVerdict.LATE
         : TradeVerdict.ON_A_HIT;
+  }
+
+  /** The last hit that could have led to the trade; of several at once the first. */
+  private Hit followed(Move move) {
+    Hit followed = move.hits().getFirst();
+    for (Hit hit : move.hits()) {
+      if (hit.at() > followed.at() && hit.at() <= trade.entryAt()) {
+        followed = hit;
+      }
+    }
+    return followed;
   }
 
   private boolean atPlannedLevel() {

@@ -3,7 +3,9 @@ package kelvo.review;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.ArrayList;
 import java.util.List;
+import java.util.SplittableRandom;
 import kelvo.hit.Hit;
 import kelvo.hit.TestSessions;
 import kelvo.journal.Choice;
@@ -158,8 +160,153 @@ class DayReviewTest {
 
     assertThat(early.moves()).hasSize(1);
     assertThat(early.trades().getFirst().trade().closed()).isFalse();
-    assertThat(early.moves().getFirst().outcome().halfHour().best()).isZero();
     assertThat(early.all().trades()).isZero();
+  }
+
+  @Test
+  void anOutcomeIsUnknownUntilItsTimeHasPassed() {
+    Outcome early = review(DayBook.EMPTY, "10:29").moves().getFirst().outcome();
+    Outcome then = review(DayBook.EMPTY, "10:30").moves().getFirst().outcome();
+
+    assertThat(early.ran()).isEqualTo(Outcome.Ran.UNKNOWN);
+    assertThat(early.halfHour().best()).isNaN();
+    assertThat(early.goneShare()).isNaN();
+    assertThat(early.fiveMinutes().best()).as("over since 10:05").isZero();
+    assertThat(then.ran()).isEqualTo(Outcome.Ran.YES);
+    assertThat(then.halfHour().best()).isCloseTo(100 * 1.40 / 10.60, within(1e-9));
+    assertThat(then.toClose().best()).isNaN();
+    ScanTotals undecided = review(DayBook.EMPTY, "10:29").scans().getFirst();
+    assertThat(undecided.moves()).isEqualTo(1);
+    assertThat(undecided.known()).isZero();
+  }
+
+  @Test
+  void theCloseEndsAnOutcomeAndNothingAfterItCounts() {
+    Session evening =
+        TestSessions.of(
+            1,
+            tape -> {
+              print(tape, "15:40:00", 10.00);
+              print(tape, "15:50:00", 10.60);
+              print(tape, "15:50:10", 10.60);
+              print(tape, "15:59:00", 10.70);
+              print(tape, "16:05:00", 14.00);
+            });
+    DayReview review =
+        DayReview.of(
+            evening,
+            List.of(RISERS),
+            TestSessions.hits(evening, RISERS),
+            DayBook.EMPTY,
+            ReviewSettings.DEFAULT,
+            DayTime.of(16, 30));
+
+    assertThat(review.moves().getFirst().outcome().halfHour().best())
+        .isCloseTo(100 * 0.10 / 10.60, within(1e-9));
+  }
+
+  @Test
+  void aMoveThatNeverWentFurtherWasAllGone() {
+    Session over =
+        TestSessions.of(
+            1,
+            tape -> {
+              print(tape, "09:50:00", 10.00);
+              print(tape, "10:00:00", 10.60);
+              print(tape, "10:00:10", 10.30);
+              print(tape, "10:20:00", 9.90);
+            });
+    DayReview review =
+        DayReview.of(
+            over,
+            List.of(RISERS),
+            TestSessions.hits(over, RISERS),
+            DayBook.EMPTY,
+            ReviewSettings.DEFAULT,
+            DayTime.of(16, 0));
+
+    assertThat(review.moves().getFirst().outcome().goneShare()).isEqualTo(1);
+  }
+
+  /** A hit of a scan on the first security. */
+  private static Hit hit(int number, String scan, long at) {
+    Hit like = HITS.getFirst();
+    return new Hit(
+        number,
+        scan,
+        like.version(),
+        Side.UP,
+        0,
+        like.symbol(),
+        at,
+        Trigger.ENTERS,
+        like.price(),
+        like.fields());
+  }
+
+  @Test
+  void aTradeIsCreditedOnceToTheScanWhoseHitItFollowed() {
+    Scan second = TestSessions.scan("second", List.of());
+    Scan third = TestSessions.scan("third", List.of());
+    List<Hit> hits =
+        List.of(
+            hit(0, "risers", DayTime.of(10, 0)),
+            hit(1, "second", DayTime.of(10, 1)),
+            hit(2, "third", DayTime.of(10, 5)));
+    DayReview review =
+        DayReview.of(
+            SESSION,
+            List.of(RISERS, second, third),
+            hits,
+            trading("10:02:00", 10.60, "10:20:00", 12.00),
+            ReviewSettings.DEFAULT,
+            DayTime.of(16, 0));
+
+    assertThat(review.trades().getFirst().scan()).isEqualTo("second");
+    assertThat(review.scans()).extracting(ScanTotals::trades).containsExactly(0, 1, 0);
+    assertThat(review.scans()).extracting(ScanTotals::net).containsExactly(0.0, 140.0, 0.0);
+  }
+
+  @Test
+  void theResultsOfAllScansAndOfTradesOffPlanAddUpToTheDays() {
+    SplittableRandom random = new SplittableRandom(3);
+    for (int round = 0; round < 200; round++) {
+      List<Scan> scans =
+          List.of(
+              TestSessions.scan("risers", List.of()),
+              TestSessions.scan("second", List.of()),
+              TestSessions.scan("third", List.of()));
+      List<Hit> hits = new ArrayList<>();
+      long at = DayTime.of(9, 35);
+      for (int i = 0; i < 8; i++) {
+        at += random.nextLong(30 * DayTime.MINUTE);
+        hits.add(hit(i, scans.get(random.nextInt(3)).name(), at));
+      }
+      List<Fill> fills = new ArrayList<>();
+      for (int i = 0; i < 10; i++) {
+        long when = DayTime.of(9, 31) + random.nextLong(6 * DayTime.HOUR);
+        double price = 9 + random.nextInt(400) / 100.0;
+        fills.add(fill(DayTime.seconds(when), i % 2 == 0 ? FillSide.BUY : FillSide.SELL, price));
+      }
+      DayReview review =
+          DayReview.of(
+              SESSION,
+              scans,
+              hits,
+              DayBook.EMPTY.withFills(fills),
+              ReviewSettings.DEFAULT,
+              DayTime.of(16, 0));
+      double byScan = review.scans().stream().mapToDouble(ScanTotals::net).sum();
+      double none =
+          review.trades().stream()
+              .filter(trade -> trade.scan().isEmpty())
+              .mapToDouble(trade -> trade.trade().result() / 10_000.0)
+              .sum();
+      double all =
+          review.trades().stream().mapToDouble(trade -> trade.trade().result() / 10_000.0).sum();
+
+      assertThat(byScan + none).isCloseTo(all, within(1e-6));
+    }
   }
 
   @Test
