@@ -94,6 +94,13 @@ final class MatchesCommand implements Callable<Integer> {
       rows.add(cells);
     }
     arguments.output.print(columns, rows);
+    if (rows.size() < found.size()) {
+      arguments
+          .terminal()
+          .err()
+          .println(
+              rows.size() + " of " + found.size() + "; the scan's limit is " + scan.limit() + ".");
+    }
     if (found.isEmpty()) {
       WhyEmpty why = WhyEmpty.of(session, scan, engine::state, moment);
       arguments.terminal().err().println(why.sentence());

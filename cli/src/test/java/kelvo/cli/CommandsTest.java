@@ -145,6 +145,19 @@ class CommandsTest {
   }
 
   @Test
+  void aListThatTheLimitCutsSaysHowLongItIs(@TempDir Path other) throws IOException {
+    Path scan = other.resolve("all.json");
+    Files.writeString(
+        scan, "{\"kelvo\":1,\"name\":\"All\",\"rules\":[\"price above 0\"],\"limit\":7}");
+
+    assertThat(run("matches", folder.toString(), "--scan", scan.toString(), "--at", "10:00"))
+        .isZero();
+    assertThat(rows()).hasSize(7);
+    assertThat(told.toString(StandardCharsets.UTF_8))
+        .containsPattern("7 of \\d{2,}; the scan's limit is 7\\.");
+  }
+
+  @Test
   void explainAnswersRuleByRule() {
     assertThat(
             run(

@@ -14,6 +14,7 @@ import kelvo.scan.Side;
 /** Two halves of one scan: cheap and dear stocks, risers and fallers. */
 public final class ScanPairs {
   private static final Field.Number PRICE = FieldCatalogue.number("price");
+  private static final Field.Number CHANGE = FieldCatalogue.number("change %");
 
   private ScanPairs() {}
 
@@ -40,18 +41,38 @@ public final class ScanPairs {
   }
 
   /**
+   * What goes with a scan by the way that it looks: the scan that looks the other way, or the two
+   * halves of one that looks both ways.
+   */
+  public static List<Scan> byWay(Scan scan) {
+    return scan.side() == Side.BOTH ? halvesByWay(scan) : List.of(mirrored(scan));
+  }
+
+  /** Those that are up on the day, unchanged ones included, and those that are down. */
+  private static List<Scan> halvesByWay(Scan scan) {
+    return List.of(
+        with(scan, scan.name() + ", up", change(Relation.AT_LEAST)).looking(Side.UP),
+        with(scan, scan.name() + ", down", change(Relation.BELOW)).looking(Side.DOWN));
+  }
+
+  private static Rule change(Relation relation) {
+    Bound.Amount none = new Bound.Amount(0, Amounts.words(0, CHANGE.unit()));
+    return new Rule(CHANGE, relation, List.of(new Rule.Step(none, "")), false);
+  }
+
+  /**
    * The scan that looks the other way: every bound on a change from one side becomes its mirror
    * image, and the side turns round. Triggers stay, since most have no mirror image of their own.
    */
-  public static Scan mirrored(Scan scan) {
-    List<Rule> rules = scan.rules().stream().map(ScanPairs::mirrored).toList();
-    Side side =
-        switch (scan.side()) {
-          case UP -> Side.DOWN;
-          case DOWN -> Side.UP;
-          case BOTH -> Side.BOTH;
-        };
-    return scan.named(scan.name() + ", the other way").withRules(rules).looking(side);
+  private static Scan mirrored(Scan scan) {
+    List<List<Rule>> groups =
+        scan.anyOf().stream()
+            .map(group -> group.stream().map(ScanPairs::mirrored).toList())
+            .toList();
+    return scan.named(scan.name() + ", the other way")
+        .withRules(scan.rules().stream().map(ScanPairs::mirrored).toList())
+        .withAnyOf(groups)
+        .looking(scan.side() == Side.UP ? Side.DOWN : Side.UP);
   }
 
   private static Rule mirrored(Rule rule) {

@@ -50,7 +50,7 @@ class ContradictionsTest {
         TestSessions.scan("Risers", List.of(), "gap at least 4%", "volume at least 50K")
             .looking(Side.UP);
 
-    Scan fallers = ScanPairs.mirrored(risers);
+    Scan fallers = ScanPairs.byWay(risers).getFirst();
 
     assertThat(fallers.side()).isEqualTo(Side.DOWN);
     assertThat(fallers.rules())

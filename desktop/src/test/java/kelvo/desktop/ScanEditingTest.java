@@ -145,6 +145,23 @@ class ScanEditingTest {
   }
 
   @Test
+  void whatAnyOfLeavesIsSaidAndIsWhatFits(FxRobot robot) {
+    Scan grouped =
+        scan().withAnyOf(List.of(List.of(rule("gap at least 9%"), rule("gap at most -9%"))));
+    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.desk().change(scan(), grouped));
+
+    until(() -> workings().scan().equals(grouped));
+    int left = workings().counts().getLast().left();
+    int leftOfRules = workings().counts().get(grouped.rules().size() - 1).left();
+    assertThat(left).isBetween(1, leftOfRules - 1);
+    until(() -> opened.morning().fitting() == left);
+    until(
+        () ->
+            robot.lookup(".label").queryAllAs(Label.class).stream()
+                .anyMatch(label -> label.getText().equals(left + " left")));
+  }
+
+  @Test
   void aPhaseIsGivenABoundOfItsOwnAndLosesItAgain(FxRobot robot) {
     int volume = 2;
     WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.workedRule().set(volume));

@@ -38,6 +38,7 @@ import kelvo.rule.SentenceList;
 import kelvo.rule.SessionWords;
 import kelvo.rule.Vocabulary;
 import kelvo.scan.Scan;
+import kelvo.scan.Side;
 import kelvo.scan.SortOrder;
 import kelvo.trigger.Trigger;
 import kelvo.universe.Universe;
@@ -62,6 +63,7 @@ final class ScanEditor extends BorderPane {
   private final TextField purpose = new TextField();
   private final ComboBox<String> universes = new ComboBox<>();
   private final TextField anyOf = new TextField();
+  private final Label anyOfLeft = new Label();
   private final TextField triggers = new TextField();
   private final TextField columns = new TextField();
   private final TextField sort = new TextField();
@@ -124,7 +126,7 @@ final class ScanEditor extends BorderPane {
             3,
             wrong,
             contradictions,
-            line("Any of", anyOf),
+            line("Any of", anyOf, anyOfLeft),
             line("Triggers", triggers),
             line("Columns", columns),
             line("Order", sort)));
@@ -167,15 +169,20 @@ final class ScanEditor extends BorderPane {
     universes.setTooltip(
         new Tooltip("Which securities this scan looks at; the Universe stage makes them"));
     universes.setOnAction(e -> within(universes.getValue()));
+    MenuItem otherWay = item("", () -> desk.add(ScanPairs.byWay(scan())));
     MenuButton pair = new MenuButton("Pair");
+    pair.setOnShowing(
+        e ->
+            otherWay.setText(
+                scan().side() == Side.BOTH
+                    ? "Two halves: up and down"
+                    : "The other way: risers and fallers"));
     pair.getStyleClass().setAll("menu-button", "small-button");
     pair.setFocusTraversable(false);
     pair.setMinWidth(USE_PREF_SIZE);
     pair.getItems()
         .addAll(
-            item(
-                "The other way: risers and fallers",
-                () -> desk.add(List.of(ScanPairs.mirrored(scan())))),
+            otherWay,
             item(
                 "Two halves by price, at $10",
                 () -> desk.add(ScanPairs.byPrice(scan(), DEFAULT_SPLIT))));
@@ -201,6 +208,14 @@ final class ScanEditor extends BorderPane {
     MenuItem item = new MenuItem(words);
     item.setOnAction(e -> action.run());
     return item;
+  }
+
+  private static HBox line(String words, TextField field, Label more) {
+    HBox line = line(words, field);
+    more.getStyleClass().addAll("small", "faded");
+    more.setMinWidth(USE_PREF_SIZE);
+    line.getChildren().add(more);
+    return line;
   }
 
   private static HBox line(String words, TextField field) {
@@ -381,6 +396,7 @@ final class ScanEditor extends BorderPane {
     for (int i = 0; i < scan.rules().size() && i < counts.size(); i++) {
       rules.counts(i, counts.get(i).alone(), counts.get(i).left());
     }
+    anyOfLeft.setText(scan.anyOf().isEmpty() ? "" : counts.getLast().left() + " left");
   }
 
   private static void set(TextField field, String text) {
