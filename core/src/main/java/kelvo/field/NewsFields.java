@@ -51,8 +51,8 @@ final class NewsFields {
             "change since news",
             Unit.PERCENT,
             Field.Pace.EVENTS,
-            "Price less the price at the newest item, over it.",
-            NO_ITEM,
+            "Price less the price at the newest item, over it; of an item of last evening, the previous close.",
+            "no item names it, or it came in an earlier session, whose prices of that time are not kept",
             session -> NewsFields::changeSinceNews),
         new Field.Number(
             "is subject",

@@ -48,6 +48,6 @@ public record Catalyst(
   /** Whether a security is its subject: named in the headline, or the only one named at all. */
   public boolean isAbout(String symbol, String companyName) {
     return symbols.contains(symbol)
-        && (symbols.size() == 1 || headline.contains(symbol) || headline.contains(companyName));
+        && (symbols.size() == 1 || Naming.names(headline, symbol, companyName));
   }
 }

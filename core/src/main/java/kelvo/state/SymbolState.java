@@ -339,7 +339,11 @@ public final class SymbolState implements Subject {
   private int news(int event) {
     long published = seldom.news.publishedAt(event);
     boolean late = published < market.tape().time(event);
-    seldom.news.add(event, late ? priceAt(published) : price());
+    seldom.news.add(
+        event,
+        published < market.hours().previousClose()
+            ? Price.NONE
+            : late ? priceAt(published) : price());
     return Effect.NEWS;
   }
 

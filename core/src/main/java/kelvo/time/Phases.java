@@ -33,6 +33,23 @@ public record Phases(List<Phase> all) {
   }
 
   /**
+   * The phases of a session: those of regular hours end with it, and what comes after the usual
+   * close comes after the early one. A phase may then be empty.
+   */
+  public Phases in(SessionHours hours) {
+    return new Phases(
+        all.stream()
+            .map(
+                phase ->
+                    new Phase(phase.name(), moved(phase.start(), hours), moved(phase.end(), hours)))
+            .toList());
+  }
+
+  private static long moved(long moment, SessionHours hours) {
+    return moment <= SessionHours.USUAL_CLOSE ? Math.min(moment, hours.close()) : moment;
+  }
+
+  /**
    * The index of the phase at a moment; the first before the day's start, the last after its end.
    */
   public int indexAt(long moment) {

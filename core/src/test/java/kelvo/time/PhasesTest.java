@@ -3,6 +3,7 @@ package kelvo.time;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.time.LocalDate;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -10,6 +11,24 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 class PhasesTest {
+  @Test
+  void onAnEarlyCloseTheAfternoonEndsAndAfterHoursBeginAtTheClose() {
+    SessionHours early =
+        new SessionHours(
+            LocalDate.of(2031, 11, 28),
+            SessionHours.Kind.EARLY_CLOSE,
+            DayTime.of(13, 0),
+            -8 * DayTime.HOUR);
+    Phases phases = Phases.DEFAULT.in(early);
+
+    assertThat(phases.at(DayTime.of(12, 59)).name()).isEqualTo("midday");
+    assertThat(phases.at(DayTime.of(13, 0)).name()).isEqualTo("after hours");
+    assertThat(phases.at(DayTime.of(15, 30)).name()).isEqualTo("after hours");
+    assertThat(phases.indexOf("close")).as("rules may still name it").isPresent();
+    assertThat(Phases.DEFAULT.in(SessionHours.full(LocalDate.of(2031, 3, 12))))
+        .isEqualTo(Phases.DEFAULT);
+  }
+
   @ParameterizedTest
   @CsvSource({
     "04:00, early",

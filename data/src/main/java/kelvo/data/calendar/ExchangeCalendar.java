@@ -5,6 +5,7 @@ import de.focus_shift.jollyday.core.ManagerParameters;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.Month;
+import java.time.temporal.ChronoUnit;
 import java.time.temporal.TemporalAdjusters;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
@@ -30,13 +31,26 @@ public final class ExchangeCalendar implements TradingCalendar {
   }
 
   private SessionHours find(LocalDate date) {
+    LocalDate before = date.minusDays(1);
+    while (kind(before) == SessionHours.Kind.CLOSED) {
+      before = before.minusDays(1);
+    }
+    long daysBetween = ChronoUnit.DAYS.between(before, date);
+    SessionHours.Kind kind = kind(date);
+    return new SessionHours(
+        date, kind, close(kind), close(kind(before)) - daysBetween * 24 * DayTime.HOUR);
+  }
+
+  private SessionHours.Kind kind(LocalDate date) {
     DayOfWeek weekday = date.getDayOfWeek();
     if (weekday == DayOfWeek.SATURDAY || weekday == DayOfWeek.SUNDAY || closures.isHoliday(date)) {
-      return new SessionHours(date, SessionHours.Kind.CLOSED, DayTime.of(16, 0));
+      return SessionHours.Kind.CLOSED;
     }
-    return closesEarly(date)
-        ? new SessionHours(date, SessionHours.Kind.EARLY_CLOSE, EARLY)
-        : SessionHours.full(date);
+    return closesEarly(date) ? SessionHours.Kind.EARLY_CLOSE : SessionHours.Kind.FULL;
+  }
+
+  private static long close(SessionHours.Kind kind) {
+    return kind == SessionHours.Kind.EARLY_CLOSE ? EARLY : SessionHours.USUAL_CLOSE;
   }
 
   private static boolean closesEarly(LocalDate date) {

@@ -6,6 +6,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.time.ZonedDateTime;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -36,7 +37,9 @@ import kelvo.session.Security;
 import kelvo.session.SecurityFacts;
 import kelvo.session.Session;
 import kelvo.tape.EventTape;
+import kelvo.time.DayTime;
 import kelvo.time.Phases;
+import kelvo.time.SessionHours;
 import kelvo.time.TradingCalendar;
 import kelvo.trade.Fill;
 import kelvo.trade.FillSide;
@@ -129,11 +132,12 @@ public final class DataFolder {
   public Session session(LocalDate date, Progress progress) {
     CompletableFuture<Map<String, List<DailyBar>>> daily =
         CompletableFuture.supplyAsync(this::daily);
+    SessionHours hours = calendar.hours(date);
     List<Security> securities = putRight(securities(), figures(), date);
     Map<String, List<CorporateAction>> actions = actions();
     Map<String, Integer> numbers = new HashMap<>();
     securities.forEach(security -> numbers.put(security.symbol(), numbers.size()));
-    List<Catalyst> catalysts = NewsFiles.read(root, date, NEWS_DAYS, securities, faults);
+    List<Catalyst> catalysts = NewsFiles.read(root, date, newsFrom(hours), securities, faults);
     progress.done(0.1);
     EventTape tape =
         new SessionFiles(
@@ -159,8 +163,7 @@ public final class DataFolder {
     List<SecurityFacts> facts =
         securities.parallelStream().map(security -> facts(security, actions, bars, date)).toList();
     progress.done(1);
-    return new Session(
-            calendar.hours(date), Phases.DEFAULT, facts, catalysts, knownEvents(date), tape)
+    return new Session(hours, Phases.DEFAULT.in(hours), facts, catalysts, knownEvents(date), tape)
         .with(volume, mentions)
         .withEarlierVwaps(
             new EarlierVwapFiles(root, calendar, numbers, faults).before(date, sharesSince));
@@ -178,6 +181,15 @@ public final class DataFolder {
                         .min(Comparator.naturalOrder()))
             .toList();
     return i -> first.get(i).orElse(null);
+  }
+
+  /** News is kept from the close of the session before the last on, and for three days at least. */
+  private long newsFrom(SessionHours hours) {
+    LocalDate last = calendar.before(hours.date());
+    long beforeLast =
+        calendar.hours(last).previousClose()
+            - ChronoUnit.DAYS.between(last, hours.date()) * 24 * DayTime.HOUR;
+    return Math.min(beforeLast, -NEWS_DAYS * 24 * DayTime.HOUR);
   }
 
   /** The recorded sessions before a date. */

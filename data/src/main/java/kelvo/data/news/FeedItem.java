@@ -6,6 +6,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
 import kelvo.news.Catalyst;
+import kelvo.news.Naming;
 import kelvo.time.DayTime;
 import org.jsoup.Jsoup;
 
@@ -36,13 +37,18 @@ record FeedItem(
     return new FeedItem(published, name, title, body, terms, known);
   }
 
-  /** The item as a catalyst of a session; bodies and titles become plain text. */
+  /**
+   * The item as a catalyst of a session, of the symbols in its terms; when there are none, of those
+   * that its headline names. Bodies and titles become plain text.
+   */
   Catalyst catalyst(LocalDate session, Set<String> listed) {
     Set<String> symbols = new LinkedHashSet<>();
     terms.stream().filter(listed::contains).forEach(symbols::add);
-    for (String word : title.split("[^A-Z0-9.]+")) {
-      if (word.length() > 1 && listed.contains(word)) {
-        symbols.add(word);
+    if (symbols.isEmpty()) {
+      for (String word : title.split("[^A-Za-z0-9.]+")) {
+        if (listed.contains(word) && Naming.namesSymbol(title, word)) {
+          symbols.add(word);
+        }
       }
     }
     return new Catalyst(

@@ -28,18 +28,20 @@ import kelvo.time.DayTime;
 
 /**
  * Reads news from RSS 2.0, Atom and JSON Feed files, each item once even if several files have it.
- * An item belongs to the symbols in its category terms and to those whose symbol stands in its
- * headline. Bodies become plain text.
+ * An item belongs to the symbols in its category terms, or else to those that its headline names.
+ * Bodies become plain text.
  */
 public final class NewsFiles {
   private NewsFiles() {}
 
   /**
-   * The items of a session and of the days before it in a data folder, oldest first. The kind of
+   * The items of a session and of the time before it in a data folder, oldest first. The kind of
    * their source is that of sources.json.
+   *
+   * @param from the moment from which on they are kept, negative on an earlier day
    */
   public static List<Catalyst> read(
-      Path root, LocalDate session, int daysBefore, List<Security> securities, Faults faults) {
+      Path root, LocalDate session, long from, List<Security> securities, Faults faults) {
     Path folder = root.resolve("news");
     Map<String, SourceKind> kinds =
         NewsSource.in(root, faults).stream()
@@ -59,7 +61,7 @@ public final class NewsFiles {
     } catch (IOException e) {
       faults.add(new Fault("news", 0, "", "a readable folder", String.valueOf(e.getMessage())));
     }
-    items.removeIf(i -> i.at() < -daysBefore * 24 * DayTime.HOUR || i.at() > DayTime.LAST);
+    items.removeIf(i -> i.at() < from || i.at() > DayTime.LAST);
     Map<Catalyst, Catalyst> once = new LinkedHashMap<>();
     for (Catalyst item : items) {
       once.merge(item.knownAt(item.at()), item, (a, b) -> a.known() <= b.known() ? a : b);

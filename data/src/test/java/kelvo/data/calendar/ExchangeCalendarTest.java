@@ -64,6 +64,19 @@ class ExchangeCalendarTest {
         .isEqualTo(SessionHours.full(LocalDate.parse(date)));
   }
 
+  /** Thanksgiving, an early Friday, a weekend: the Monday's session before closed at 13:00. */
+  @ParameterizedTest
+  @CsvSource({
+    "2026-11-30, 13:00, 3",
+    "2026-11-27, 16:00, 2",
+    "2027-01-19, 16:00, 4",
+    "2027-01-20, 16:00, 1"
+  })
+  void theCloseBeforeIsThatOfTheSessionBefore(LocalDate date, String close, int daysBack) {
+    assertThat(calendar.hours(date).previousClose())
+        .isEqualTo(DayTime.parse(close) - daysBack * 24 * DayTime.HOUR);
+  }
+
   @Test
   void theSessionBeforeAMondayHolidayIsTheFriday() {
     assertThat(calendar.before(LocalDate.of(2027, 1, 19))).isEqualTo(LocalDate.of(2027, 1, 15));

@@ -20,6 +20,8 @@ import org.junit.jupiter.api.io.TempDir;
 class NewsFilesTest {
   private static final Security TIDARC = InventedSecurities.named("TIDARC", "Tidal Arc");
 
+  private static final Security GLASBX = InventedSecurities.named("GLASBX", "Glass Box");
+
   @TempDir Path root;
   private Path folder;
 
@@ -29,7 +31,8 @@ class NewsFilesTest {
   }
 
   private List<Catalyst> read(Faults faults) {
-    return NewsFiles.read(root, LocalDate.of(2031, 3, 12), 3, List.of(TIDARC), faults);
+    return NewsFiles.read(
+        root, LocalDate.of(2031, 3, 12), -72 * DayTime.HOUR, List.of(TIDARC, GLASBX), faults);
   }
 
   @Test
@@ -47,6 +50,21 @@ class NewsFilesTest {
     assertThat(items.get(1).at()).isEqualTo(DayTime.of(7, 2));
     assertThat(items.get(1).body()).isEqualTo("Eleven years");
     assertThat(items).allSatisfy(i -> assertThat(i.symbols()).containsExactly("TIDARC"));
+  }
+
+  @Test
+  void anItemWithTagsBelongsToThoseAlone() throws IOException {
+    Files.writeString(
+        folder.resolve("a.json"),
+        "{\"version\":\"https://jsonfeed.org/version/1.1\",\"title\":\"Wire\",\"items\":["
+            + "{\"id\":\"1\",\"title\":\"GLASBX sinks, says TIDARC\",\"tags\":[\"TIDARC\"],"
+            + "\"date_published\":\"2031-03-12T07:00:00-04:00\"},"
+            + "{\"id\":\"2\",\"title\":\"GLASBX rises\",\"tags\":[\"shipping\"],"
+            + "\"date_published\":\"2031-03-12T07:01:00-04:00\"}]}");
+
+    assertThat(read(new Faults()))
+        .extracting(Catalyst::symbols)
+        .containsExactly(List.of("TIDARC"), List.of("GLASBX"));
   }
 
   @Test
