@@ -34,6 +34,9 @@ final class CheckCommand implements Callable<Integer> {
       int fills = one.fills(date).size();
       one.faultSentences().forEach(terminal.out()::println);
       problems += one.faultCount();
+      List<String> doubts = one.doubtsAbout(session);
+      doubts.forEach(terminal.out()::println);
+      problems += doubts.size();
       terminal
           .err()
           .println(

@@ -114,7 +114,7 @@ final class ActivityFields {
         live(
             "imbalance",
             Unit.SHARES,
-            "Shares that an auction has not paired, below 0 when sellers wait; 0 before a message.",
+            "Shares that the next auction has not paired by its newest message, below 0 when sellers wait; 0 before a message and once the auction has happened.",
             (s, now) -> s.imbalance()),
         clocked(
             "mentions 1h",

@@ -76,7 +76,7 @@ final class CharacterFields {
             .mapToDouble(
                 f -> {
                   var asOf = f.security().floatAsOf();
-                  return asOf == null
+                  return asOf == null || asOf.isAfter(session.hours().date())
                       ? Double.NaN
                       : ChronoUnit.DAYS.between(asOf, session.hours().date());
                 })

@@ -65,9 +65,9 @@ final class PriceFields {
         number(
             "after-hours change %",
             Unit.PERCENT,
-            "Price less today's official close, over it, from the close on.",
-            "there is no official close yet",
-            (s, now) -> percentOf(s.price(), s.officialClose())),
+            "Price less today's official close, over it, from the close on; until it is told, less the last regular print.",
+            "nothing has been told after the close, or regular hours had no print",
+            (s, now) -> percentOf(s.price(), s.closeSoFar())),
         quoted(
             "spread",
             Unit.PRICE,

@@ -70,10 +70,16 @@ final class RangeFields {
             "extension from ema 9",
             "Price less ema 9, over atr 14d.",
             (s, now) -> Price.dollars(s.price()) - s.ema9()),
-        yearly("52w high", "Highest high of the last 250 sessions.", f -> f.highest(YEAR)),
-        yearly("52w low", "Lowest low of the last 250 sessions.", f -> f.lowest(YEAR)),
-        distance("52w high", YEAR, f -> f.highest(YEAR)),
-        distance("52w low", YEAR, f -> f.lowest(YEAR)),
+        yearly(
+            "52w high",
+            "Highest high of the sessions of the last 364 days, or since it was listed.",
+            RangeFields::yearHigh),
+        yearly(
+            "52w low",
+            "Lowest low of the sessions of the last 364 days, or since it was listed.",
+            RangeFields::yearLow),
+        distance("52w high", MONTH, RangeFields::yearHigh),
+        distance("52w low", MONTH, RangeFields::yearLow),
         swing(
             "overhead %",
             "How far the nearest earlier daily swing high above price is; clear when none of the last 250 sessions has one.",
@@ -163,7 +169,7 @@ final class RangeFields {
   }
 
   private static Field yearly(String words, String meaning, ToLongFunction<DailyHistory> level) {
-    return days(words, meaning, YEAR, level);
+    return days(words, meaning, MONTH, level);
   }
 
   private static Field days(
@@ -201,6 +207,14 @@ final class RangeFields {
   private static double atr(SecurityFacts facts) {
     List<DailyBar> bars = facts.history().bars();
     return bars.isEmpty() ? Double.NaN : Averages.atr(bars, ATR_SESSIONS)[bars.size() - 1];
+  }
+
+  private static long yearHigh(DailyHistory history) {
+    return history.highest(history.sessionsOf52Weeks());
+  }
+
+  private static long yearLow(DailyHistory history) {
+    return history.lowest(history.sessionsOf52Weeks());
   }
 
   private static double meanRange(DailyHistory history) {

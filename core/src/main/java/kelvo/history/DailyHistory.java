@@ -12,13 +12,19 @@ import kelvo.tape.Price;
  */
 public final class DailyHistory {
   /** No history at all. */
-  public static final DailyHistory NONE = new DailyHistory(List.of());
+  public static final DailyHistory NONE = new DailyHistory(List.of(), LocalDate.EPOCH);
+
+  private static final int DAYS_OF_52_WEEKS = 364;
+  private static final int MIN_OF_52_WEEKS = 20;
 
   private final List<DailyBar> bars;
+  private final int withinYear;
   private final double[] closes;
 
-  private DailyHistory(List<DailyBar> bars) {
+  private DailyHistory(List<DailyBar> bars, LocalDate session) {
     this.bars = new DailyBarList(bars);
+    LocalDate from = session.minusDays(DAYS_OF_52_WEEKS);
+    withinYear = (int) bars.stream().filter(bar -> !bar.date().isBefore(from)).count();
     closes = new double[bars.size()];
     for (int i = 0; i < closes.length; i++) {
       closes[i] = Price.dollars(bars.get(i).close());
@@ -36,7 +42,7 @@ public final class DailyHistory {
       }
     }
     kept.sort(Comparator.comparing(DailyBar::date));
-    return new DailyHistory(kept);
+    return new DailyHistory(kept, session);
   }
 
   /** The product of the splits effective after {@code earlier} and up to {@code session}. */
@@ -95,6 +101,14 @@ public final class DailyHistory {
     return n <= 0 || bars.size() < n
         ? Price.NONE
         : lastOnes(n).stream().mapToLong(DailyBar::low).min().orElse(Price.NONE);
+  }
+
+  /**
+   * How many of the bars are of the 52 weeks before the session, by date: all of them when it was
+   * listed since; 0 with fewer than 20, which are too few to speak of a year's high.
+   */
+  public int sessionsOf52Weeks() {
+    return withinYear < MIN_OF_52_WEEKS ? 0 : withinYear;
   }
 
   /** The last n bars, or all when there are fewer. */

@@ -7,7 +7,8 @@ import kelvo.tape.Price;
 
 /**
  * The daily swing highs and lows of one security: bars with two lower highs, or two higher lows, on
- * each side. Immutable.
+ * each side; of the last two bars as many later ones as there are. Equal highs in a row are one.
+ * Immutable.
  */
 public final class Swings {
   private static final int EACH_SIDE = 2;
@@ -31,7 +32,7 @@ public final class Swings {
     long[] lows = new long[bars.size()];
     int high = 0;
     int low = 0;
-    for (int i = EACH_SIDE; i + EACH_SIDE < bars.size(); i++) {
+    for (int i = EACH_SIDE; i < bars.size(); i++) {
       if (stands(bars, i, 1)) {
         highs[high++] = bars.get(i).high();
       }
@@ -46,16 +47,25 @@ public final class Swings {
     return new Swings(bars.size() > 2 * EACH_SIDE, sortedHighs, sortedLows);
   }
 
+  /** Whether a bar begins a top, or for the other direction a bottom, of one bar or several. */
   private static boolean stands(List<DailyBar> bars, int i, int direction) {
+    int last = i;
+    while (last + 1 < bars.size() && inside(bars.get(last + 1), bars.get(i), direction) == 0) {
+      last++;
+    }
     boolean stands = true;
-    for (int k = i - EACH_SIDE; k <= i + EACH_SIDE; k++) {
-      stands &=
-          k == i
-              || (direction > 0
-                  ? bars.get(k).high() < bars.get(i).high()
-                  : bars.get(k).low() > bars.get(i).low());
+    for (int k = 1; k <= EACH_SIDE; k++) {
+      stands &= inside(bars.get(i - k), bars.get(i), direction) > 0;
+      stands &= last + k >= bars.size() || inside(bars.get(last + k), bars.get(i), direction) > 0;
     }
     return stands;
+  }
+
+  /** Above 0 when a bar stays inside the extreme of another, 0 when it reaches it. */
+  private static int inside(DailyBar bar, DailyBar extreme, int direction) {
+    return direction > 0
+        ? Long.compare(extreme.high(), bar.high())
+        : Long.compare(bar.low(), extreme.low());
   }
 
   /** The nearest swing high above a price; {@link Price#NONE} when there is none. */

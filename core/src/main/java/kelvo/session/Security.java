@@ -16,7 +16,8 @@ import org.jspecify.annotations.Nullable;
  * @param country ISO 3166 code; empty when unknown
  * @param sharesOutstanding shares; NaN when unknown
  * @param floatShares freely tradable shares; NaN when unknown
- * @param floatAsOf date of the float figure
+ * @param floatAsOf date of the float figure; null when it is not said
+ * @param sharesAsOf date of the shares outstanding; null when it is not said
  * @param shortable whether it can be sold short; null when unknown
  * @param benchmark whether its change is shown with the market breadth
  * @param extra what further columns of the file say, by the column's name
@@ -32,10 +33,11 @@ public record Security(
     double sharesOutstanding,
     double floatShares,
     @Nullable LocalDate floatAsOf,
+    @Nullable LocalDate sharesAsOf,
     @Nullable Boolean shortable,
     boolean benchmark,
     Map<String, String> extra) {
-  /** A security without further columns. */
+  /** A security without further columns, both of whose share figures are of one date. */
   public Security(
       String symbol,
       String name,
@@ -59,6 +61,7 @@ public record Security(
         country,
         sharesOutstanding,
         floatShares,
+        floatAsOf,
         floatAsOf,
         shortable,
         benchmark,

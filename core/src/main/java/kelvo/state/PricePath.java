@@ -1,6 +1,7 @@
 package kelvo.state;
 
 import java.util.Arrays;
+import java.util.Comparator;
 import kelvo.session.Session;
 import kelvo.tape.Corrections;
 import kelvo.tape.EventKind;
@@ -29,7 +30,7 @@ public final class PricePath {
   public static PricePath of(Session session, int security, long until) {
     EventTape tape = session.tape();
     SessionHours hours = session.hours();
-    int[] events = tape.eventsOf(security, tape.size());
+    int[] events = byTime(tape, tape.eventsOf(security, tape.size()));
     long[] times = new long[events.length];
     long[] prices = new long[events.length];
     int count = 0;
@@ -45,6 +46,17 @@ public final class PricePath {
       }
     }
     return new PricePath(Arrays.copyOf(times, count), Arrays.copyOf(prices, count));
+  }
+
+  /** Late prints at their own time, since moments are searched for. */
+  private static int[] byTime(EventTape tape, int[] events) {
+    return tape.mostLateness() == 0
+        ? events
+        : Arrays.stream(events)
+            .boxed()
+            .sorted(Comparator.comparingLong(tape::time))
+            .mapToInt(Integer::intValue)
+            .toArray();
   }
 
   private static int[] upTo(EventTape tape, int[] events, long until) {

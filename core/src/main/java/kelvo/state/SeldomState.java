@@ -41,6 +41,10 @@ final class SeldomState {
 
   long officialClose;
   long officialCloseAt;
+
+  /** The last eligible regular print, once a print after the close has come. */
+  long lastRegular;
+
   final StatusSoFar status = new StatusSoFar();
   final NewsSoFar news;
   int imbalance = EventTape.NONE;
@@ -128,6 +132,7 @@ final class SeldomState {
     officialOpenAt = other.officialOpenAt;
     officialClose = other.officialClose;
     officialCloseAt = other.officialCloseAt;
+    lastRegular = other.lastRegular;
     status.copyFrom(other.status);
     news.copyFrom(other.news);
     imbalance = other.imbalance;

@@ -192,7 +192,14 @@ public final class SymbolState implements Subject {
     boolean last =
         (flags & TapeRules.LAST) != 0
             || ((flags & TapeRules.LAST_WHEN_FIRST) != 0 && lastPrice == Price.NONE);
-    return last && at >= lastPriceAt ? effect | last(at, tradePrice, regular) : effect;
+    if (!last || at < lastPriceAt) {
+      return effect;
+    }
+    if (at >= hours.close()) {
+      boolean first = seldom.lastRegular == Price.NONE && dayHigh != Price.NONE;
+      seldom.lastRegular = regular ? tradePrice : first ? lastPrice : seldom.lastRegular;
+    }
+    return effect | last(at, tradePrice, regular);
   }
 
   /** Whether a print has set the price; asked of what an event touches anyway. */
@@ -452,6 +459,15 @@ public final class SymbolState implements Subject {
     return seldom.open;
   }
 
+  /**
+   * What the evening is held against: the official close; until there is one, the last eligible
+   * print of regular hours. {@link Price#NONE} before the first print after the close, or without
+   * any in regular hours.
+   */
+  public long closeSoFar() {
+    return seldom.officialClose != Price.NONE ? seldom.officialClose : seldom.lastRegular;
+  }
+
   /** The official close; {@link Price#NONE} before it. */
   public long officialClose() {
     return seldom.officialClose;
@@ -643,12 +659,21 @@ public final class SymbolState implements Subject {
     return seldom.news;
   }
 
-  /** The shares of the newest auction imbalance, above 0 for buyers; 0 without one. */
+  /**
+   * The shares of the newest imbalance of an auction that has not happened yet, above 0 for buyers;
+   * 0 without one.
+   */
   public long imbalance() {
     int event = seldom.imbalance;
-    return event == EventTape.NONE
-        ? 0
-        : market.tape().shares(event) * (market.tape().buyersWait(event) ? 1 : -1);
+    if (event == EventTape.NONE || isOver(market.tape().time(event))) {
+      return 0;
+    }
+    return market.tape().shares(event) * (market.tape().buyersWait(event) ? 1 : -1);
+  }
+
+  /** Whether the auction that was next at a moment has happened. */
+  private boolean isOver(long told) {
+    return told < SessionHours.OPEN ? opened : closeSoFar() != Price.NONE;
   }
 
   /** How many people talked of it in (now - span, now]. */

@@ -72,6 +72,10 @@ public final class EventTape {
   private int statusCount;
   private int size;
   private long[][] blocks = new long[1][];
+
+  /** By block, the greatest time of the events before it. */
+  private long[] greatestBefore = new long[1];
+
   private long mostLateness;
   private long greatestTime = Long.MIN_VALUE;
 
@@ -206,9 +210,11 @@ public final class EventTape {
     int block = size >>> BLOCK_BITS;
     if (block == blocks.length) {
       blocks = Arrays.copyOf(blocks, block * 2);
+      greatestBefore = Arrays.copyOf(greatestBefore, block * 2);
     }
     if (blocks[block] == null) {
       blocks[block] = new long[ROW << BLOCK_BITS];
+      greatestBefore[block] = greatestTime;
     }
     int before = newestOfSymbol[symbol];
     long[] rows = blocks[block];
@@ -386,8 +392,29 @@ public final class EventTape {
     return mostLateness;
   }
 
-  /** The number of events at or before a moment, when events stand in order of time. */
+  /**
+   * The number of events that have come by a moment of the tape's clock, which is the greatest time
+   * seen: all before the first of a later time.
+   */
   public int countUntil(long moment) {
+    return mostLateness == 0 ? searched(moment) : counted(moment);
+  }
+
+  /** Late events stand among newer ones, so that only whole blocks can be passed over. */
+  private int counted(long moment) {
+    int end = size();
+    int block = 0;
+    while ((block + 1) << BLOCK_BITS < end && greatestBefore[block + 1] <= moment) {
+      block++;
+    }
+    int event = block << BLOCK_BITS;
+    while (event < end && time(event) <= moment) {
+      event++;
+    }
+    return event;
+  }
+
+  private int searched(long moment) {
     int low = 0;
     int high = size;
     while (low < high) {

@@ -1,5 +1,7 @@
 package kelvo.trigger;
 
+import java.util.function.ToIntFunction;
+import kelvo.history.DailyHistory;
 import kelvo.session.Session;
 import kelvo.state.Effect;
 import kelvo.state.SymbolState;
@@ -7,10 +9,15 @@ import kelvo.tape.Price;
 
 /** A print beyond the extreme of the last N sessions and of today so far. */
 final class NewExtreme extends RememberingDetector {
-  private final int sessions;
+  private final ToIntFunction<DailyHistory> sessions;
   private final int direction;
 
-  NewExtreme(Session session, int sessions, int direction) {
+  /**
+   * Extremes to be passed.
+   *
+   * @param sessions how many of a security's last sessions they are of
+   */
+  NewExtreme(Session session, ToIntFunction<DailyHistory> sessions, int direction) {
     super(session, Effect.EXTREME, 1);
     this.sessions = sessions;
     this.direction = direction;
@@ -19,10 +26,9 @@ final class NewExtreme extends RememberingDetector {
   @Override
   public boolean fires(SymbolState state, int event, long now) {
     int id = state.id();
-    long before =
-        direction > 0
-            ? session.security(id).history().highest(sessions)
-            : session.security(id).history().lowest(sessions);
+    DailyHistory history = session.security(id).history();
+    int counted = sessions.applyAsInt(history);
+    long before = direction > 0 ? history.highest(counted) : history.lowest(counted);
     if (before == Price.NONE) {
       return false;
     }

@@ -9,11 +9,13 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.function.ToIntFunction;
 import java.util.regex.Matcher;
 import java.util.stream.Stream;
 import kelvo.field.Field;
 import kelvo.field.FieldCatalogue;
 import kelvo.field.Unit;
+import kelvo.history.DailyHistory;
 import kelvo.news.CatalystRule;
 import kelvo.rule.Amounts;
 import kelvo.state.Effect;
@@ -21,7 +23,7 @@ import kelvo.time.DayTime;
 
 /** Every trigger there is, found by its words. */
 public final class TriggerCatalogue {
-  private static final int YEAR = 250;
+  private static final String SIDE = "(?: to (buy|sell))?";
 
   /** What all occasions have in common. */
   private static final String LATER =
@@ -103,11 +105,11 @@ public final class TriggerCatalogue {
               TriggerCatalogue::dip),
           TriggerFamily.of(
               "imbalance of 50K shares",
-              "imbalance of " + AMOUNT + " shares",
+              "imbalance of " + AMOUNT + " shares" + SIDE,
               m -> imbalance(m, amount(m.group(1)), 0)),
           TriggerFamily.of(
               "imbalance of 0.05x avg volume",
-              "imbalance of " + TIMES + " avg volume",
+              "imbalance of " + TIMES + " avg volume" + SIDE,
               m -> imbalance(m, 0, Double.parseDouble(m.group(1)))),
           TriggerFamily.of(
               "range ratio past 2x", "range ratio past " + TIMES, TriggerCatalogue::range),
@@ -170,14 +172,17 @@ public final class TriggerCatalogue {
 
   private static Trigger days(Matcher m) {
     int n = Integer.parseInt(m.group(2));
-    return extreme(m, n, n + " sessions");
+    return extreme(m, history -> n, n + " sessions");
   }
 
   private static Trigger weeks(Matcher m) {
-    return extreme(m, YEAR, "52 weeks (250 sessions)");
+    return extreme(
+        m,
+        DailyHistory::sessionsOf52Weeks,
+        "364 days, or since the listing of 20 sessions or more,");
   }
 
-  private static Trigger extreme(Matcher m, int sessions, String span) {
+  private static Trigger extreme(Matcher m, ToIntFunction<DailyHistory> sessions, String span) {
     return Trigger.detected(
         m.group(),
         way(m),
@@ -277,11 +282,12 @@ public final class TriggerCatalogue {
   }
 
   private static Trigger imbalance(Matcher m, double shares, double part) {
+    int side = m.group(2) == null ? 0 : m.group(2).equals("buy") ? 1 : -1;
     return Trigger.detected(
         m.group(),
-        0,
-        "A message says that an auction cannot pair so many shares.",
-        session -> new AuctionImbalance(session, shares, part));
+        side,
+        "A message says that an auction cannot pair so many shares; with \"to buy\" or \"to sell\" those of that side alone.",
+        session -> new AuctionImbalance(session, shares, part, side));
   }
 
   private static Trigger range(Matcher m) {

@@ -65,6 +65,7 @@ public record Figure(String symbol, Kind kind, double shares, LocalDate asOf, St
         isFloat ? listed.sharesOutstanding() : shares,
         isFloat ? shares : listed.floatShares(),
         isFloat ? asOf : listed.floatAsOf(),
+        isFloat ? listed.sharesAsOf() : asOf,
         listed.shortable(),
         listed.benchmark(),
         listed.extra());

@@ -77,12 +77,12 @@ class SymbolViewsTest {
 
   /**
    * Worked by hand: 100 without a quote (half), 200 at the ask, 300 at the bid, 100 above the
-   * middle (half).
+   * middle.
    */
   @Test
-  void theBuyingShareCountsWhatWasBoughtAtTheAsk() {
+  void theBuyingShareCountsWhatTradedAboveTheMiddle() {
     assertThat(RecentPrints.of(session, 0, at("10:00:45"), 10).buyingShare())
-        .isCloseTo((50 + 200 + 0 + 50) / 700.0, within(1e-12));
+        .isCloseTo((50 + 200 + 0 + 100) / 700.0, within(1e-12));
     assertThat(RecentPrints.of(session, 1, at("10:00:45"), 10).buyingShare()).isNaN();
   }
 

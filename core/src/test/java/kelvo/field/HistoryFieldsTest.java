@@ -91,7 +91,8 @@ class HistoryFieldsTest {
     assertThat(value(taped, "distance to 20d high")).isCloseTo(-100.0 / 12, within(1e-9));
     assertThat(value(taped, "20d range position")).isCloseTo(2.0 / 3, within(1e-9));
     assertThat(value(taped, "31d high")).isNaN();
-    assertThat(value(taped, "52w high")).isNaN();
+    assertThat(value(taped, "52w high")).as("since it was listed").isEqualTo(12);
+    assertThat(value(after(flat(19)), "52w high")).isNaN();
   }
 
   @Test
@@ -274,6 +275,35 @@ class HistoryFieldsTest {
     assertThat(value(taped, "minutes since resume", late + DayTime.MINUTE)).isNaN();
     taped.status(late + 10 * DayTime.MINUTE, TradingState.TRADING, "");
     assertThat(value(taped, "minutes since resume", late + 13 * DayTime.MINUTE - 1)).isEqualTo(2);
+  }
+
+  @Test
+  void anImbalanceIsOfAnAuctionThatHasNotHappened() {
+    TapedSymbol taped = after(flat(20));
+    assertThat(value(taped, "imbalance", NOW)).isZero();
+    taped.imbalance(DayTime.of(9, 28), true, 5_000);
+    taped.imbalance(DayTime.of(9, 29), false, 3_000);
+    assertThat(value(taped, "imbalance", DayTime.of(9, 29))).isEqualTo(-3_000);
+    taped.trade(DayTime.of(9, 30), 100_000, 100, REGULAR);
+    assertThat(value(taped, "imbalance", DayTime.of(9, 31))).isZero();
+
+    taped.imbalance(DayTime.of(15, 50), true, 7_000);
+    assertThat(value(taped, "imbalance", DayTime.of(15, 51))).isEqualTo(7_000);
+    taped.trade(DayTime.of(16, 0), 101_000, 100, SaleCondition.OFFICIAL_CLOSE.bit());
+    assertThat(value(taped, "imbalance", DayTime.of(16, 1))).isZero();
+  }
+
+  @Test
+  void theEveningIsHeldAgainstTheLastRegularPrintUntilTheOfficialCloseIsTold() {
+    TapedSymbol taped = after(flat(20));
+    taped.trade(DayTime.of(15, 59), 100_000, 100, REGULAR);
+    assertThat(value(taped, "after-hours change %", DayTime.of(16, 0))).isNaN();
+    taped.trade(DayTime.of(16, 1), 110_000, 100, SaleCondition.EXTENDED.bit());
+    assertThat(value(taped, "after-hours change %", DayTime.of(16, 1))).isEqualTo(10);
+    taped.trade(DayTime.of(16, 2), 120_000, 100, SaleCondition.EXTENDED.bit());
+    assertThat(value(taped, "after-hours change %", DayTime.of(16, 2))).isEqualTo(20);
+    taped.trade(DayTime.of(16, 3), 125_000, 100, SaleCondition.OFFICIAL_CLOSE.bit());
+    assertThat(value(taped, "after-hours change %", DayTime.of(16, 3))).isEqualTo(-4);
   }
 
   @Test

@@ -142,6 +142,7 @@ class RuleSentenceTest {
         1e6,
         null,
         null,
+        null,
         false,
         Map.of("earnings_per_share", earnings, "region", region));
   }

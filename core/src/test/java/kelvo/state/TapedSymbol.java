@@ -95,6 +95,12 @@ public final class TapedSymbol {
     return applied();
   }
 
+  /** Returns the effect of an imbalance of the next auction. */
+  public int imbalance(long at, boolean buyers, long shares) {
+    tape.imbalance(at, 0, buyers, 100, shares, 100_000);
+    return applied();
+  }
+
   /** Returns the effect of a change of the trading state. */
   public int status(long at, TradingState to, String reason) {
     tape.status(at, 0, to, reason);

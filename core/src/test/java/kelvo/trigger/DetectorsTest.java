@@ -80,7 +80,9 @@ class DetectorsTest {
     assertThat(fired("new low of 20d", "10:00:00 9.80", "10:00:01 9.79"))
         .containsExactly("10:00:01");
     assertThat(fired("new high of 21d", "10:00:00 11.00")).isEmpty();
-    assertThat(fired("new high of 52 weeks", "10:00:00 11.00")).isEmpty();
+    assertThat(fired("new high of 52 weeks", "10:00:00 10.20", "10:00:01 10.21"))
+        .as("listed for twenty sessions, at its high")
+        .containsExactly("10:00:01");
   }
 
   @Test
@@ -500,6 +502,8 @@ class DetectorsTest {
 
     assertThat(fired(session, "imbalance of 50K shares")).containsExactly("15:51:00");
     assertThat(fired(session, "imbalance of 0.05x avg volume")).containsExactly("15:51:00");
+    assertThat(fired(session, "imbalance of 40K shares to buy")).containsExactly("15:50:00");
+    assertThat(fired(session, "imbalance of 40K shares to sell")).containsExactly("15:51:00");
   }
 
   @Test

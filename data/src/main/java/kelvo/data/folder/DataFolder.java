@@ -192,6 +192,11 @@ public final class DataFolder {
     return Math.min(beforeLast, -NEWS_DAYS * 24 * DayTime.HOUR);
   }
 
+  /** What is doubtful about a session's daily bars and share figures, a sentence each. */
+  public List<String> doubtsAbout(Session session) {
+    return StaleFigures.of(session, calendar.before(session.hours().date()));
+  }
+
   /** The recorded sessions before a date. */
   public EarlierSessions sessionsBefore(LocalDate date) {
     List<LocalDate> dates =
@@ -216,14 +221,23 @@ public final class DataFolder {
       LocalDate date) {
     List<DailyBar> bars = daily.getOrDefault(security.symbol(), List.of());
     List<CorporateAction> own = actions.getOrDefault(security.symbol(), List.of());
-    LocalDate asOf = security.floatAsOf();
-    double ratio = asOf == null ? 1 : DailyHistory.ratioBetween(asOf, date, own);
     return new SecurityFacts(
         security,
         DailyHistory.before(date, bars, own),
         recentSplit(own, date),
-        security.floatShares() * ratio,
-        security.sharesOutstanding() * ratio);
+        todays(security.floatShares(), security.floatAsOf(), date, own),
+        todays(security.sharesOutstanding(), security.sharesAsOf(), date, own));
+  }
+
+  /** A share figure in the shares of a session; unknown when it is of a later date. */
+  private static double todays(
+      double shares, @Nullable LocalDate asOf, LocalDate session, List<CorporateAction> splits) {
+    if (asOf == null) {
+      return shares;
+    }
+    return asOf.isAfter(session)
+        ? Double.NaN
+        : shares * DailyHistory.ratioBetween(asOf, session, splits);
   }
 
   private @Nullable CorporateAction recentSplit(List<CorporateAction> own, LocalDate date) {

@@ -1,5 +1,6 @@
 package kelvo.data.folder;
 
+import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -25,6 +26,7 @@ final class SecurityRow {
           "shares_outstanding",
           "float",
           "float_as_of",
+          "shares_as_of",
           "shortable",
           "benchmark");
 
@@ -39,6 +41,7 @@ final class SecurityRow {
     int shares = header.column("shares_outstanding");
     int floatShares = header.column("float");
     int asOf = header.column("float_as_of");
+    int sharesAsOf = header.column("shares_as_of");
     int shortable = header.column("shortable");
     int benchmark = header.column("benchmark");
     List<String> further = header.columnNames().stream().filter(c -> !KNOWN.contains(c)).toList();
@@ -54,10 +57,15 @@ final class SecurityRow {
                 row.word(country),
                 row.number(shares),
                 row.number(floatShares),
-                row.isEmpty(asOf) ? null : row.date(asOf),
+                date(row, asOf),
+                date(row, sharesAsOf < 0 ? asOf : sharesAsOf),
                 yesOrNo(row, shortable),
                 Boolean.TRUE.equals(yesOrNo(row, benchmark)),
                 extra(row, further)));
+  }
+
+  private static @Nullable LocalDate date(TableRow row, int column) {
+    return row.isEmpty(column) ? null : row.date(column);
   }
 
   private static Map<String, String> extra(TableRow row, List<String> further) {

@@ -150,6 +150,33 @@ class DataFolderTest {
   }
 
   @Test
+  void aFigureDatedAfterTheSessionIsNotKnownInItAndEachIsScaledByItsOwnDate() throws IOException {
+    file(
+        "securities.csv",
+        "symbol,name,mic,cfi,shares_outstanding,shares_as_of,float,float_as_of",
+        "TIDARC,Tidal Arc,XNAS,ESVUFR,1000000,2031-01-02,500000,2031-03-03",
+        "GLASBX,Glass Box,XNAS,ESVUFR,1000000,2031-03-01,500000,2031-03-13");
+    file("actions.csv", "symbol,date,kind,ratio", "TIDARC,2031-02-03,split,2");
+    file(
+        "daily.csv",
+        "symbol,date,open,high,low,close,volume",
+        "TIDARC,2031-03-10,8,8,8,8,1000",
+        "GLASBX,2031-03-11,8,8,8,8,1000");
+    Session session = session();
+    SecurityFacts split = session.security(session.numberOf("TIDARC").orElseThrow());
+    SecurityFacts later = session.security(session.numberOf("GLASBX").orElseThrow());
+
+    assertThat(split.sharesOutstanding()).isEqualTo(2_000_000);
+    assertThat(split.floatShares()).isEqualTo(500_000);
+    assertThat(later.sharesOutstanding()).isEqualTo(1_000_000);
+    assertThat(later.floatShares()).isNaN();
+    assertThat(data.doubtsAbout(session))
+        .containsExactly(
+            "daily.csv: stale daily bars, without that of 2031-03-11: TIDARC",
+            "securities.csv: a float dated later than the session of 2031-03-12: GLASBX");
+  }
+
+  @Test
   void aWrongHeaderStopsThatFileAlone() throws IOException {
     file("daily.csv", "symbol,day,open", "TIDARC,2031-03-11,6");
     Session session = session();
