@@ -73,6 +73,19 @@ public record Security(
     return "1".equals(extra.get("tier")) ? 1 : 2;
   }
 
+  /**
+   * By what a fund multiplies the moves of what it follows, whichever way: the file's {@code
+   * leverage}; 1 without one.
+   */
+  public double leverage() {
+    try {
+      double leverage = Math.abs(Double.parseDouble(extra.getOrDefault("leverage", "1")));
+      return leverage > 1 ? leverage : 1;
+    } catch (NumberFormatException e) {
+      return 1;
+    }
+  }
+
   public Security {
     extra = Map.copyOf(extra);
     if (symbol.isBlank()) {

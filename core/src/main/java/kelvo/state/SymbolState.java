@@ -468,6 +468,11 @@ public final class SymbolState implements Subject {
     return seldom.officialClose != Price.NONE ? seldom.officialClose : seldom.lastRegular;
   }
 
+  /** The official open; {@link Price#NONE} before it. */
+  public long officialOpen() {
+    return seldom.officialOpenAt == 0 ? Price.NONE : seldom.open;
+  }
+
   /** The official close; {@link Price#NONE} before it. */
   public long officialClose() {
     return seldom.officialClose;

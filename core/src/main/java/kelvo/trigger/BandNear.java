@@ -14,6 +14,10 @@ import org.jspecify.annotations.Nullable;
 final class BandNear extends RememberingDetector {
   private static final int NEAR = 0;
   private static final int REFERENCE = 1;
+  private static final int SINCE = 2;
+  private static final int OPENED = 3;
+  private static final long OPENING = 5 * DayTime.MINUTE;
+  private static final long STANDS = 30 * DayTime.SECOND;
   private static final int MOVED_PART = 100;
   private static final double NEAR_PERCENT = 1;
   private static final double AWAY_PERCENT = 2;
@@ -21,7 +25,7 @@ final class BandNear extends RememberingDetector {
   private final ReferencePrices references;
 
   BandNear(Session session) {
-    super(session, Effect.PRICE, 2);
+    super(session, Effect.ELIGIBLE, 4);
     references = new ReferencePrices(session);
   }
 
@@ -38,31 +42,42 @@ final class BandNear extends RememberingDetector {
     return near && !was;
   }
 
-  /**
-   * The reference is at first the opening price, and the mean of the last five minutes' prints
-   * whenever that has moved 1% or more from it.
-   */
   private @Nullable VolatilityBand band(SymbolState state, long now) {
-    if (state.open() == Price.NONE) {
+    long mean = references.mean(state, now);
+    if (mean == Price.NONE) {
       return null;
     }
-    int id = state.id();
-    long mean = references.mean(state, now);
-    long reference = memory.get(id, REFERENCE);
-    if (reference == Price.NONE) {
-      reference = state.open();
-    } else if (mean != Price.NONE
-        && now >= SessionHours.OPEN + 5 * DayTime.MINUTE
-        && Math.abs(mean - reference) * MOVED_PART >= reference) {
-      reference = mean;
-    }
-    memory.set(id, REFERENCE, reference);
+    long close = state.previousClose() == Price.NONE ? state.open() : state.previousClose();
     return VolatilityBand.around(
-        reference,
-        state.previousClose(),
-        session.security(id).security().tier(),
+        reference(state, mean, now),
+        close,
+        session.security(state.id()).security(),
         session.hours(),
         now);
+  }
+
+  /**
+   * The reference is the official open if that comes by 09:35, and before it the mean of the prints
+   * so far; a mean that has moved 1% or more from it takes its place once it has stood for 30
+   * seconds.
+   */
+  private long reference(SymbolState state, long mean, long now) {
+    int id = state.id();
+    long reference = memory.get(id, REFERENCE);
+    boolean opens =
+        memory.get(id, OPENED) == 0
+            && state.officialOpen() != Price.NONE
+            && now <= SessionHours.OPEN + OPENING;
+    boolean moved =
+        Math.abs(mean - reference) * MOVED_PART >= reference
+            && now - memory.get(id, SINCE) >= STANDS;
+    if (opens || reference == Price.NONE || moved) {
+      reference = opens ? state.officialOpen() : mean;
+      memory.set(id, REFERENCE, reference);
+      memory.set(id, SINCE, now);
+      memory.set(id, OPENED, opens ? 1 : memory.get(id, OPENED));
+    }
+    return reference;
   }
 
   @Override

@@ -484,10 +484,28 @@ class DetectorsTest {
             fired(
                 "band near",
                 "09:30:00 10.00",
-                "09:31:00 10.80",
-                "09:32:00 10.92",
-                "09:33:00 10.95"))
-        .containsExactly("09:32:00");
+                "09:30:10 10.80",
+                "09:30:20 10.92",
+                "09:30:25 10.95"))
+        .containsExactly("09:30:20");
+  }
+
+  @Test
+  void theReferenceOfABandIsTheOfficialOpenAndMovesOnceItHasStoodForThirtySeconds() {
+    // The band of 10.00 ends at 11.00, that of the official 10.20 at 11.22.
+    assertThat(fired("band near", "09:30:00 10.00", "09:30:01 10.90")).containsExactly("09:30:01");
+    assertThat(
+            fired(
+                "band near",
+                "09:30:00 10.00",
+                "09:30:01 official_open 10.20",
+                "09:30:02 10.90",
+                "09:30:03 11.11"))
+        .containsExactly("09:30:03");
+    // The mean of 10.00 and 10.80 is 10.40: its band ends at 11.44.
+    assertThat(fired("band near", "09:31:00 10.00", "09:31:10 10.80", "09:31:29 10.91"))
+        .containsExactly("09:31:29");
+    assertThat(fired("band near", "09:31:00 10.00", "09:31:10 10.80", "09:31:30 10.91")).isEmpty();
   }
 
   @Test

@@ -2,27 +2,29 @@ package kelvo.sim;
 
 import java.util.ArrayDeque;
 import java.util.Deque;
-import kelvo.state.VolatilityBand;
 import kelvo.tape.Price;
 import kelvo.tape.TradingState;
 import kelvo.time.DayTime;
 import kelvo.time.SessionHours;
-import org.jspecify.annotations.Nullable;
 
 /**
  * Keeps one stock's prices inside its volatility band and pauses its trading when they have stood
  * at the band for 15 seconds: for five minutes, and for five more when the price wants to go on as
- * far again. Source: the national plan on extraordinary volatility, as amended 2020, from memory.
+ * far again. A pause of the last ten minutes lasts until the close. Source: the national plan on
+ * extraordinary volatility, as amended 2020, from memory.
  */
 final class VolatilityPauses {
   /** The reason that the exchange gives. */
   static final String REASON = "LUDP";
 
-  private static final int TIER = 2;
   private static final long TIME_AT_BAND = 15 * DayTime.SECOND;
   private static final long PAUSE = 5 * DayTime.MINUTE;
   private static final long REFERENCE_SPAN = 5 * DayTime.MINUTE;
+  private static final long REFERENCE_STANDS = 30 * DayTime.SECOND;
   private static final int MOVED_PART = 100;
+  private static final long DOUBLED_FOR = 25 * DayTime.MINUTE;
+  private static final long NOT_REOPENED = 10 * DayTime.MINUTE;
+  private static final long CENT = Price.DOLLAR / 100;
 
   private final SessionHours hours;
   private final long previousClose;
@@ -30,6 +32,7 @@ final class VolatilityPauses {
   private final Deque<Print> prints = new ArrayDeque<>();
   private long sum;
   private long reference;
+  private long referenceSince;
   private long atBandSince = -1;
   private long pausedAt;
   private long pausedUntil;
@@ -59,11 +62,12 @@ final class VolatilityPauses {
     if (at < pausedUntil) {
       return Price.NONE;
     }
-    VolatilityBand band = band(at, price);
-    if (band == null) {
+    if (!hours.regular(at)) {
       return price;
     }
-    long inside = Math.clamp(price, band.low(), band.high());
+    refer(at, price);
+    long width = widthAt(at);
+    long inside = Math.clamp(price, toCent(reference - width), toCent(reference + width));
     if (inside == price) {
       atBandSince = -1;
     } else if (atBandSince < 0) {
@@ -77,26 +81,45 @@ final class VolatilityPauses {
     return inside;
   }
 
-  private @Nullable VolatilityBand band(long at, long price) {
-    if (!hours.regular(at)) {
-      return null;
-    }
+  /** Moves the reference to the mean of the last five minutes once it has stood for long enough. */
+  private void refer(long at, long price) {
     while (!prints.isEmpty() && prints.getFirst().at() <= at - REFERENCE_SPAN) {
       sum -= prints.removeFirst().price();
     }
+    long mean = prints.isEmpty() ? reference : sum / prints.size();
+    boolean moved = Math.abs(mean - reference) * MOVED_PART >= reference;
     if (reference == 0) {
       reference = price;
-    } else if (at >= SessionHours.OPEN + REFERENCE_SPAN && !prints.isEmpty()) {
-      long mean = sum / prints.size();
-      reference = Math.abs(mean - reference) * MOVED_PART >= reference ? mean : reference;
+      referenceSince = at;
+    } else if (moved && at - referenceSince >= REFERENCE_STANDS) {
+      reference = mean;
+      referenceSince = at;
     }
-    return VolatilityBand.around(reference, previousClose, TIER, hours, at);
+  }
+
+  /**
+   * How far the band of a stock outside the large indexes lies from the reference. Written apart
+   * from the product's, so that the one checks the other.
+   */
+  private long widthAt(long at) {
+    if (previousClose > 3 * Price.DOLLAR) {
+      return reference / 10;
+    }
+    long width =
+        previousClose * 4 >= 3 * Price.DOLLAR
+            ? reference / 5
+            : Math.min(15 * CENT, reference * 3 / 4);
+    return at >= hours.close() - DOUBLED_FOR ? 2 * width : width;
+  }
+
+  private static long toCent(long price) {
+    return Math.max(CENT, (price + CENT / 2) / CENT * CENT);
   }
 
   private void pause(long at) {
     pausedAt = at;
-    pausedUntil = at + PAUSE;
-    extended = false;
+    pausedUntil = at >= hours.close() - NOT_REOPENED ? hours.close() : at + PAUSE;
+    extended = pausedUntil == hours.close();
     atBandSince = -1;
     statuses.changed(at, TradingState.HALTED);
   }
@@ -104,8 +127,7 @@ final class VolatilityPauses {
   /** Whether trading resumes, now that somebody wants to trade at a price. */
   private boolean resumes(long at, long price) {
     long width = Math.abs(price - reference);
-    VolatilityBand band = VolatilityBand.around(reference, previousClose, TIER, hours, pausedAt);
-    boolean goesOn = band != null && width > 2 * (band.high() - reference);
+    boolean goesOn = width > 2 * widthAt(pausedAt);
     if (goesOn && !extended && at < pausedUntil + PAUSE) {
       extended = true;
       pausedUntil += PAUSE;

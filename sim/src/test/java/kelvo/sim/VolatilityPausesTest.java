@@ -5,11 +5,17 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
+import kelvo.session.Security;
+import kelvo.session.SecurityKind;
+import kelvo.state.VolatilityBand;
 import kelvo.tape.Price;
 import kelvo.tape.TradingState;
 import kelvo.time.DayTime;
 import kelvo.time.SessionHours;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 /** Against the national plan on extraordinary volatility, from memory. */
 class VolatilityPausesTest {
@@ -32,6 +38,50 @@ class VolatilityPausesTest {
 
   private long allowed(String time, long price) {
     return pauses.allowed(DayTime.parse(time), price);
+  }
+
+  /** Two derivations of the same rule, both from memory, agree to the cent. */
+  @ParameterizedTest
+  @CsvSource({
+    "0.40, 10:00:00",
+    "0.70, 12:00:00",
+    "0.75, 12:00:00",
+    "1.99, 10:00:00",
+    "3.00, 15:40:00",
+    "3.01, 15:40:00",
+    "2.50, 15:34:59",
+    "17.33, 10:00:00",
+    "250.07, 15:50:00"
+  })
+  void theMarketsBandIsThatOfTheProduct(double close, String time) {
+    SessionHours hours = SessionHours.full(LocalDate.of(2031, 3, 12));
+    Security stock =
+        new Security(
+            "TIDARC", "", "XNAS", SecurityKind.COMMON_STOCK, "", "", "", 1, 1, null, true, false);
+    long previous = Price.of(close);
+    long at = DayTime.parse(time);
+    for (long reference : new long[] {previous, previous * 11 / 10, previous * 9 / 10}) {
+      VolatilityPauses up = new VolatilityPauses(hours, previous, (when, state) -> {});
+      VolatilityPauses down = new VolatilityPauses(hours, previous, (when, state) -> {});
+      up.allowed(at, reference);
+      down.allowed(at, reference);
+      VolatilityBand band =
+          Objects.requireNonNull(
+              VolatilityBand.around(reference, previous, stock, hours, at + DayTime.SECOND));
+
+      assertThat(up.allowed(at + DayTime.SECOND, reference * 9)).isEqualTo(band.high());
+      assertThat(down.allowed(at + DayTime.SECOND, 1)).isEqualTo(band.low());
+    }
+  }
+
+  @Test
+  void aPauseOfTheLastTenMinutesLastsUntilTheClose() {
+    calmUntil("15:51:00");
+    allowed("15:51:10", 112_000);
+    allowed("15:51:30", 112_000);
+    assertThat(allowed("15:57:00", TEN)).isEqualTo(Price.NONE);
+    pauses.finish();
+    assertThat(told).last().isEqualTo("16:00:00 " + TradingState.TRADING.word());
   }
 
   @Test
