@@ -54,6 +54,11 @@ final class ActivityFields {
             "Sum of price times shares since 04:00.",
             (s, now) -> s.dollarVolume() / (double) Price.DOLLAR),
         live(
+            "premarket dollar volume",
+            Unit.MONEY,
+            "Sum of price times shares from 04:00 to 09:30.",
+            (s, now) -> s.premarketDollarVolume() / (double) Price.DOLLAR),
+        live(
             "after-hours volume",
             Unit.SHARES,
             "Shares traded after the close.",
@@ -110,7 +115,25 @@ final class ActivityFields {
             Unit.TIMES,
             "Shares of the last five minutes over their mean in the same five minutes of the day in the last 20 full sessions.",
             "fewer than 10 sessions have minute bars, or nothing was traded then",
-            session -> (s, now) -> burst(session, s, now)),
+            session -> (s, now) -> burst(session, s, SlidingSpan.FIVE_MINUTES, FIVE_MINUTES, now)),
+        clocked(
+            "volume burst 1m",
+            Unit.TIMES,
+            "Shares of the last minute over their mean in the same minute of the day in the last 20 full sessions.",
+            "fewer than 10 sessions have minute bars, or nothing was traded then",
+            session -> (s, now) -> burst(session, s, SlidingSpan.ONE_MINUTE, DayTime.MINUTE, now)),
+        clocked(
+            "projected volume",
+            Unit.SHARES,
+            "Volume over the part of a day that is usually traded by this time, in the last 20 full sessions.",
+            "fewer than 10 sessions have minute bars, or nothing was traded by then",
+            ProjectedVolume::bind),
+        clocked(
+            "projected relative volume",
+            Unit.TIMES,
+            "Projected volume over avg volume 20d.",
+            "the projected volume is unknown, or there are fewer than 20 sessions",
+            ProjectedVolume::bindRelative),
         live(
             "imbalance",
             Unit.SHARES,
@@ -192,9 +215,10 @@ final class ActivityFields {
     return new Field.Number(words, unit, Field.Pace.CLOCK, meaning, unknown, binder);
   }
 
-  private static double burst(Session session, SymbolState state, long now) {
-    double usual = session.usualVolume().meanOf(FIVE_MINUTES, state.id(), now);
-    return usual > 0 ? ratio(state.shares(SlidingSpan.FIVE_MINUTES, now), usual) : Double.NaN;
+  private static double burst(
+      Session session, SymbolState state, SlidingSpan span, long length, long now) {
+    double usual = session.usualVolume().meanOf(length, state.id(), now);
+    return usual > 0 ? ratio(state.shares(span, now), usual) : Double.NaN;
   }
 
   private static Field.Reading floatTurnover(Session session) {

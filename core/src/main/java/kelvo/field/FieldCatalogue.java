@@ -20,6 +20,7 @@ public final class FieldCatalogue {
             RangeFields.all(),
             ActivityFields.all(),
             AverageFields.all(),
+            PriorDayFields.all(),
             HistoryFields.all(),
             CoilFields.all(),
             CharacterFields.all(),
@@ -30,6 +31,7 @@ public final class FieldCatalogue {
     FAMILIES.addAll(ActivityFields.families());
     FAMILIES.addAll(RangeFields.families());
     FAMILIES.addAll(AverageFields.families());
+    FAMILIES.addAll(PriorDayFields.families());
     FAMILIES.addAll(HistoryFields.families());
     FAMILIES.addAll(NewsFields.families());
     FAMILIES.addAll(BreadthFields.families());

@@ -2,10 +2,7 @@ package kelvo.field;
 
 import java.util.List;
 import java.util.function.ToDoubleFunction;
-import kelvo.history.DailyBar;
-import kelvo.history.DailyHistory;
 import kelvo.history.PastSessions;
-import kelvo.tape.Price;
 
 /** How a security has behaved in earlier sessions. */
 final class HistoryFields {
@@ -41,29 +38,7 @@ final class HistoryFields {
             "never",
             PastSessions::flatDays),
         dayTwo(DEFAULT_RISE, "day-two record"),
-        dayTwoSessions(DEFAULT_RISE, "day-two sessions"),
-        ActivityFields.fixed(
-            "prior-day change %",
-            Unit.PERCENT,
-            "Change of the session before.",
-            "there are fewer than two sessions",
-            f -> priorDayChange(f.history())),
-        ActivityFields.fixed(
-            "prior-day range",
-            Unit.PRICE,
-            "High less low of the session before.",
-            "there is no daily bar before the session",
-            f ->
-                f.history().size() == 0
-                    ? Double.NaN
-                    : Price.dollars(f.history().last().high())
-                        - Price.dollars(f.history().last().low())),
-        ActivityFields.fixed(
-            "prior-day trades",
-            Unit.COUNT,
-            "Prints of the session before.",
-            "there is no daily bar before the session",
-            f -> f.history().size() == 0 ? Double.NaN : f.history().last().trades()));
+        dayTwoSessions(DEFAULT_RISE, "day-two sessions"));
   }
 
   static List<FieldFamily> families() {
@@ -91,14 +66,6 @@ final class HistoryFields {
         "How many sessions went up " + Math.round(rise) + "% or more and were followed by another.",
         "never",
         f -> PastSessions.DayTwo.of(f.history(), rise).sessions());
-  }
-
-  private static double priorDayChange(DailyHistory history) {
-    List<DailyBar> bars = history.bars();
-    int n = bars.size();
-    return n < 2
-        ? Double.NaN
-        : Formulas.percentOf(bars.get(n - 1).close(), bars.get(n - 2).close());
   }
 
   private static Field past(

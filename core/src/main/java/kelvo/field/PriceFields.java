@@ -69,6 +69,18 @@ final class PriceFields {
             "nothing has been told after the close, or regular hours had no print",
             (s, now) -> percentOf(s.price(), s.closeSoFar())),
         quoted(
+            "bid size",
+            Unit.SHARES,
+            "Shares bid for by the quote in force.",
+            "there is no bid",
+            (s, now) -> s.bid() == Price.NONE ? Double.NaN : s.bidShares()),
+        quoted(
+            "ask size",
+            Unit.SHARES,
+            "Shares offered by the quote in force.",
+            "there is no ask",
+            (s, now) -> s.ask() == Price.NONE ? Double.NaN : s.askShares()),
+        quoted(
             "spread",
             Unit.PRICE,
             "Ask less bid.",

@@ -29,6 +29,7 @@ final class SeldomState {
   long outsideVolume;
 
   long premarketVolume;
+  long premarketMoney;
   long premarketTrades;
   long premarketHigh;
   long premarketLow;
@@ -76,10 +77,11 @@ final class SeldomState {
     }
   }
 
-  void countOutside(long size, boolean beforeOpen) {
+  void countOutside(long money, long size, boolean beforeOpen) {
     outsideVolume += size;
     if (beforeOpen) {
       premarketVolume += size;
+      premarketMoney += money;
       premarketTrades++;
     }
   }
@@ -123,6 +125,7 @@ final class SeldomState {
     excludedShares = other.excludedShares;
     outsideVolume = other.outsideVolume;
     premarketVolume = other.premarketVolume;
+    premarketMoney = other.premarketMoney;
     premarketTrades = other.premarketTrades;
     premarketHigh = other.premarketHigh;
     premarketLow = other.premarketLow;

@@ -239,7 +239,7 @@ public final class SymbolState implements Subject {
       printMinute = (short) Math.max(printMinute, ofMinute);
     }
     if (!regular) {
-      seldom.countOutside(size, at < SessionHours.OPEN);
+      seldom.countOutside(money, size, at < SessionHours.OPEN);
     } else if (!regularBegan) {
       anchorAtOpen();
     }
@@ -536,6 +536,11 @@ public final class SymbolState implements Subject {
   /** Shares before 09:30. */
   public long premarketVolume() {
     return seldom.premarketVolume;
+  }
+
+  /** Money before 09:30 in {@link Price} units. */
+  public long premarketDollarVolume() {
+    return seldom.premarketMoney;
   }
 
   /** Shares in regular hours. */
