@@ -1,0 +1,299 @@
+package kelvo.data.folder;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.io.InputStreamReader;
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.SplittableRandom;
+import kelvo.data.calendar.ExchangeCalendar;
+import kelvo.field.Field;
+import kelvo.field.FieldCatalogue;
+import kelvo.hit.Program;
+import kelvo.hit.ScanEngine;
+import kelvo.job.Progress;
+import kelvo.replay.TapeReplay;
+import kelvo.scan.Scan;
+import kelvo.scan.Side;
+import kelvo.session.Session;
+import kelvo.time.DayTime;
+import kelvo.trigger.Trigger;
+import kelvo.universe.Universe;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/**
+ * Fields and triggers on a real tape against SQL over the same prints, written from the definitions
+ * alone. Source of the prints: bitstamp_trades_from_20131125_usd.csv of the library ta4j-examples
+ * 0.18, 100,000 trades of six days; they are spread over one session in their order and shared out
+ * among five symbols.
+ */
+class RealTapeTest {
+  private static final LocalDate DATE = LocalDate.of(2031, 3, 12);
+  private static final String PRINTS = "bitstamp_trades_from_20131125_usd.csv";
+  private static final int SYMBOLS = 5;
+  private static final int MOMENTS = 40;
+
+  /** An amount of one becomes a thousand shares. */
+  private static final int SHARES = 1_000;
+
+  /** By field, what SQL says of the prints p of one symbol until the moment :t. */
+  private static final Map<String, String> FIELDS = new LinkedHashMap<>();
+
+  static {
+    FIELDS.put("volume", "sum(size)");
+    FIELDS.put("trades", "count(*)");
+    FIELDS.put("dollar volume", "sum(price * size)");
+    FIELDS.put("premarket volume", "sum(size) filter (t < :open)");
+    FIELDS.put("premarket trades", "count(*) filter (t < :open)");
+    FIELDS.put("premarket dollar volume", "sum(price * size) filter (t < :open)");
+    FIELDS.put("regular volume", "sum(size) filter (t >= :open and t < :close)");
+    FIELDS.put("after-hours volume", "sum(size) filter (t >= :close)");
+    FIELDS.put("price", "last(price order by seq)");
+    FIELDS.put("open", "first(price order by seq) filter (t >= :open and t < :close)");
+    FIELDS.put("day high", "max(price) filter (t >= :open and t < :close)");
+    FIELDS.put("day low", "min(price) filter (t >= :open and t < :close)");
+    FIELDS.put("premarket high", "max(price) filter (t < :open)");
+    FIELDS.put("premarket low", "min(price) filter (t < :open)");
+    FIELDS.put("session high", "max(price)");
+    FIELDS.put("session low", "min(price)");
+    FIELDS.put("vwap 04:00", "sum(price * size) / sum(size)");
+    FIELDS.put(
+        "vwap 09:30",
+        "sum(price * size) filter (t >= :open and t < :close)"
+            + " / sum(size) filter (t >= :open and t < :close)");
+    FIELDS.put("volume 1m", "sum(size) filter (t > :t - 60000000000)");
+    FIELDS.put("volume 5m", "sum(size) filter (t > :t - 300000000000)");
+    FIELDS.put("trades 1m", "count(*) filter (t > :t - 60000000000)");
+    FIELDS.put("trades 5m", "count(*) filter (t > :t - 300000000000)");
+    FIELDS.put("largest print", "max(size)");
+    FIELDS.put("largest print $", "max(price * size)");
+    FIELDS.put("change %", "100 * (last(price order by seq) - 800) / 800");
+    FIELDS.put(
+        "day range",
+        "max(price) filter (t >= :open and t < :close)"
+            + " - min(price) filter (t >= :open and t < :close)");
+    FIELDS.put(
+        "opening range high 15m", "max(price) filter (t >= :open and t < :open + 900000000000)");
+    FIELDS.put(
+        "idle minutes 30",
+        "30 - count(distinct t // 60000000000)"
+            + " filter (t // 60000000000 > :t // 60000000000 - 30)");
+  }
+
+  /** By trigger, the prints of one symbol at which SQL says that it fires. */
+  private static final Map<String, String> TRIGGERS = new LinkedHashMap<>();
+
+  static {
+    TRIGGERS.put(
+        "new high of session",
+        "select t from (select t, price, max(price) over (order by seq rows between unbounded"
+            + " preceding and 1 preceding) as before from p) where price > before");
+    TRIGGERS.put(
+        "new low of premarket",
+        "select t from (select t, price, min(price) over (order by seq rows between unbounded"
+            + " preceding and 1 preceding) as before from p where t < :open) where price < before");
+    TRIGGERS.put(
+        "new high of day",
+        "select t from (select t, price, max(price) over (order by seq rows between unbounded"
+            + " preceding and 1 preceding) as before from p where t >= :open and t < :close)"
+            + " where price > before");
+    TRIGGERS.put("print of 5K shares", "select t from p where size >= 5000");
+    TRIGGERS.put(
+        "up 2% in 5m",
+        "select t from (select t, seq, beyond, lag(beyond, 1, false) over (order by seq) as before"
+            + " from (select a.t, a.seq, 100 * (a.price - coalesce(b.price, 800))"
+            + " >= 2 * coalesce(b.price, 800) as beyond from p a asof left join"
+            + " (select t, last(price order by seq) as price from p group by t) b"
+            + " on b.t <= a.t - 300000000000)) where beyond and not before");
+  }
+
+  @TempDir static Path folder;
+  private static Session session;
+  private static Connection duck;
+
+  @BeforeAll
+  static void write() throws IOException, SQLException {
+    List<String[]> trades = read();
+    long first = Long.parseLong(trades.getFirst()[0]);
+    long last = Long.parseLong(trades.getLast()[0]);
+    StringBuilder securities = new StringBuilder("symbol,name,mic,cfi\n");
+    StringBuilder daily = new StringBuilder("symbol,date,open,high,low,close,volume\n");
+    for (int i = 0; i < SYMBOLS; i++) {
+      securities.append(symbol(i)).append(",Real Tape,XNAS,ESVUFR\n");
+      daily.append(symbol(i)).append(",2031-03-11,800,800,800,800,1000\n");
+    }
+    StringBuilder prints = new StringBuilder("time,symbol,price,size,conditions,id\n");
+    StringBuilder table = new StringBuilder("seq,symbol,t,price,size\n");
+    for (int i = 0; i < trades.size(); i++) {
+      String[] trade = trades.get(i);
+      long millis = (Long.parseLong(trade[0]) - first) * 57_500_000L / (last - first);
+      long at = DayTime.FIRST + millis * DayTime.MILLISECOND;
+      String price = new BigDecimal(trade[1]).setScale(4, RoundingMode.HALF_EVEN).toPlainString();
+      long size = Math.max(1, Math.round(Double.parseDouble(trade[2]) * SHARES));
+      String of = symbol(i * 7 % SYMBOLS);
+      prints.append(DayTime.millis(at)).append(',').append(of).append(',').append(price);
+      prints.append(',').append(size).append(",@,").append(i + 1).append('\n');
+      table.append(i).append(',').append(of).append(',').append(at).append(',').append(price);
+      table.append(',').append(size).append('\n');
+    }
+    Files.createDirectories(folder.resolve("sessions/" + DATE));
+    Files.writeString(folder.resolve("securities.csv"), securities);
+    Files.writeString(folder.resolve("daily.csv"), daily);
+    Files.writeString(folder.resolve("sessions/" + DATE + "/trades.csv"), prints);
+    Path plain = folder.resolve("plain.csv");
+    Files.writeString(plain, table);
+    session = new DataFolder(folder, new ExchangeCalendar()).session(DATE, Progress.NONE);
+    duck = DuckDb.open();
+    try (Statement statement = duck.createStatement()) {
+      statement.execute(
+          "create table prints as select seq, symbol, t::bigint as t, price::double as price,"
+              + " size::bigint as size from read_csv('"
+              + plain
+              + "', header = true)");
+    }
+  }
+
+  @AfterAll
+  static void close() throws SQLException {
+    duck.close();
+  }
+
+  private static String symbol(int i) {
+    return "REALT" + (char) ('A' + i);
+  }
+
+  private static List<String[]> read() throws IOException {
+    try (BufferedReader lines =
+        new BufferedReader(
+            new InputStreamReader(
+                Objects.requireNonNull(
+                    RealTapeTest.class.getClassLoader().getResourceAsStream(PRINTS)),
+                StandardCharsets.UTF_8))) {
+      return lines.lines().skip(1).map(line -> line.split(",")).toList();
+    }
+  }
+
+  private static String sql(String text, long moment) {
+    return text.replace(":open", Long.toString(DayTime.of(9, 30)))
+        .replace(":close", Long.toString(DayTime.of(16, 0)))
+        .replace(":t", Long.toString(moment));
+  }
+
+  private static double[] asked(String symbol, long moment) throws SQLException {
+    String columns = String.join(", ", FIELDS.values());
+    try (Statement statement = duck.createStatement();
+        ResultSet row =
+            statement.executeQuery(
+                sql(
+                    "select "
+                        + columns
+                        + " from prints where symbol = '"
+                        + symbol
+                        + "' and t <= :t",
+                    moment))) {
+      row.next();
+      double[] values = new double[FIELDS.size()];
+      for (int i = 0; i < values.length; i++) {
+        double value = row.getDouble(i + 1);
+        values[i] = row.wasNull() ? Double.NaN : value;
+      }
+      return values;
+    }
+  }
+
+  @Test
+  void theWholeTapeIsRead() {
+    assertThat(session.tape().size()).isEqualTo(100_000);
+  }
+
+  @Test
+  void everyFieldEqualsSqlAtManyMoments() throws SQLException {
+    SplittableRandom random = new SplittableRandom(20310312);
+    List<Field.Reading> readings =
+        FIELDS.keySet().stream().map(words -> FieldCatalogue.number(words).bind(session)).toList();
+    List<String> names = List.copyOf(FIELDS.keySet());
+    long moment = DayTime.of(4, 30);
+    TapeReplay replay = new TapeReplay(session);
+    for (int i = 0; i < MOMENTS; i++) {
+      moment += random.nextLong(40 * DayTime.MINUTE);
+      if (moment > DayTime.of(19, 58)) {
+        break;
+      }
+      replay.runTo(moment);
+      for (int security = 0; security < SYMBOLS; security++) {
+        double[] expected = asked(session.security(security).symbol(), moment);
+        for (int f = 0; f < expected.length; f++) {
+          double found = readings.get(f).at(replay.state(security), moment);
+          String what = names.get(f) + " of " + symbol(security) + " at " + DayTime.millis(moment);
+          if (Double.isNaN(expected[f])) {
+            assertThat(Double.isNaN(found) || found == 0).as(what + ": " + found).isTrue();
+          } else {
+            assertThat(found)
+                .as(what)
+                .isCloseTo(expected[f], within(1e-9 * Math.max(1, Math.abs(expected[f]))));
+          }
+        }
+      }
+    }
+  }
+
+  @Test
+  void everyTriggerFiresAtThePrintsThatSqlNames() throws SQLException {
+    for (Map.Entry<String, String> trigger : TRIGGERS.entrySet()) {
+      List<String> expected = new ArrayList<>();
+      for (int i = 0; i < SYMBOLS; i++) {
+        String from = "with p as (select * from prints where symbol = '" + symbol(i) + "') ";
+        try (Statement statement = duck.createStatement();
+            ResultSet rows =
+                statement.executeQuery(sql(from + trigger.getValue() + " order by t", 0))) {
+          while (rows.next()) {
+            expected.add(symbol(i) + " " + rows.getLong(1));
+          }
+        }
+      }
+      List<String> found = new ArrayList<>();
+      Scan scan =
+          new Scan(
+              "all",
+              "",
+              Universe.EVERYONE,
+              DayTime.FIRST,
+              DayTime.LAST,
+              List.of(),
+              List.of(),
+              Trigger.parse(trigger.getKey()),
+              Scan.DEFAULT_FOLD,
+              Side.BOTH,
+              50,
+              List.of(),
+              List.of());
+      ScanEngine.replay(
+              session,
+              new Program(List.of(scan), List.of()),
+              hit -> found.add(hit.symbol() + " " + hit.at()))
+          .runTo(DayTime.LAST);
+
+      assertThat(expected).as(trigger.getKey()).hasSizeGreaterThan(10);
+      assertThat(found).as(trigger.getKey()).containsExactlyInAnyOrderElementsOf(expected);
+    }
+  }
+}
