@@ -3,6 +3,14 @@ package kelvo.field;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
+import java.util.stream.Stream;
+import java.util.stream.Collectors;
+import java.util.regex.Pattern;
+import java.util.TreeMap;
+import java.util.Map;
+import java.util.List;
+import java.util.Arrays;
+import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Locale;
@@ -16,6 +24,8 @@ import org.junit.jupiter.api.Test;
  */
 class FieldsDocumentTest {
   private static final Path DOCUMENT = Path.of("..", "docs", "fields.md");
+
+  private static final Map<String, String> TESTS = tests();
 
   @Test
   void theDocumentSaysWhatTheCataloguesSay() throws IOException {
@@ -35,12 +45,14 @@ class FieldsDocumentTest {
 
             Written from the catalogues in `core`; the rule language, columns, tooltips and hits read the same definitions.
             N stands for any whole number from 1 to 1000, SYM for a symbol. Times are New York. Unknown is neither true nor false.
-            "Changes with" says what can change a value: prints, quotes, time alone, or nothing during a session.
+            "Changes with" says what can change a value: prints, quotes, time alone, or nothing during a session. "Checked by"
+            names the test classes that ask for it by these words: RealTapeTest holds it to SQL over a real tape, those named Properties to a plain walk
+            over random sessions, AveragesAgainstLibrariesTest to two libraries; the others work examples by hand; a dash: none by these words.
 
             ## Fields
 
-            | field | unit | meaning | unknown when | changes with |
-            |---|---|---|---|---|
+            | field | unit | meaning | unknown when | changes with | checked by |
+            |---|---|---|---|---|---|
             """);
     FieldCatalogue.usual().stream()
         .filter(f -> FieldCatalogue.singleWords().contains(f.words()))
@@ -53,12 +65,13 @@ class FieldsDocumentTest {
 
         Those with a number are examples; any other number does as well.
 
-        | trigger | side | fires when |
-        |---|---|---|
+        | trigger | side | fires when | checked by |
+        |---|---|---|---|
         """);
     for (Trigger t : TriggerCatalogue.all()) {
       String side = t.direction() > 0 ? "up" : t.direction() < 0 ? "down" : "both";
-      text.append("| `%s` | %s | %s |\n".formatted(t.words(), side, t.meaning()));
+      text.append(
+          "| `%s` | %s | %s | %s |\n".formatted(t.words(), side, t.meaning(), checks(t.words())));
     }
     return text.toString();
   }
@@ -66,8 +79,51 @@ class FieldsDocumentTest {
   private static void row(StringBuilder text, String words, Field f) {
     String unit = f.unit().name().toLowerCase(Locale.ROOT);
     text.append(
-        "| `%s` | %s | %s | %s | %s |\n"
-            .formatted(words, unit, f.meaning(), f.unknownWhen(), changes(f.pace())));
+        "| `%s` | %s | %s | %s | %s | %s |\n"
+            .formatted(
+                words,
+                unit,
+                f.meaning(),
+                f.unknownWhen(),
+                changes(f.pace()),
+                checks(f.words())));
+  }
+
+  /** The test classes that ask for these words; a number in them may be any other. */
+  private static String checks(String words) {
+    String anyNumber = "[0-9][0-9.,:]*[A-Za-z%]*";
+    String quoted =
+        Arrays.stream(words.split("(?=\\b[0-9])|(?<=[0-9A-Za-z%])(?= )"))
+            .map(
+                part ->
+                    part.matches(anyNumber)
+                        ? anyNumber
+                        : Pattern.quote(part))
+            .collect(Collectors.joining());
+    Pattern asked = Pattern.compile("\"" + quoted + "\"");
+    List<String> classes =
+        TESTS.entrySet().stream()
+            .filter(test -> asked.matcher(test.getValue()).find())
+            .map(Map.Entry::getKey)
+            .toList();
+    return classes.isEmpty() ? "-" : String.join(", ", classes);
+  }
+
+  /** The sources of the tests of core and data by class. */
+  private static Map<String, String> tests() {
+    Map<String, String> sources = new TreeMap<>();
+    for (String module : List.of("core", "data")) {
+      Path root = Path.of("..", module, "src", "test", "java");
+      try (Stream<Path> files = Files.walk(root)) {
+        for (Path file : files.filter(f -> f.toString().endsWith(".java")).toList()) {
+          String name = file.getFileName().toString().replace(".java", "");
+          sources.put(name, Files.readString(file));
+        }
+      } catch (IOException e) {
+        throw new UncheckedIOException(e);
+      }
+    }
+    return sources;
   }
 
   private static String changes(Field.Pace pace) {

@@ -92,6 +92,11 @@ class RealTapeTest {
         "max(price) filter (t >= :open and t < :close)"
             + " - min(price) filter (t >= :open and t < :close)");
     FIELDS.put(
+        "range position",
+        "(last(price order by seq) - min(price) filter (t >= :open and t < :close))"
+            + " / nullif(max(price) filter (t >= :open and t < :close)"
+            + " - min(price) filter (t >= :open and t < :close), 0)");
+    FIELDS.put(
         "opening range high 15m", "max(price) filter (t >= :open and t < :open + 900000000000)");
     FIELDS.put(
         "idle minutes 30",
