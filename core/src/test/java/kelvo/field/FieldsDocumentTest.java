@@ -3,17 +3,17 @@ package kelvo.field;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
-import java.util.stream.Stream;
-import java.util.stream.Collectors;
-import java.util.regex.Pattern;
-import java.util.TreeMap;
-import java.util.Map;
-import java.util.List;
-import java.util.Arrays;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Arrays;
+import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import kelvo.trigger.Trigger;
 import kelvo.trigger.TriggerCatalogue;
 import org.junit.jupiter.api.Test;
@@ -81,12 +81,7 @@ class FieldsDocumentTest {
     text.append(
         "| `%s` | %s | %s | %s | %s | %s |\n"
             .formatted(
-                words,
-                unit,
-                f.meaning(),
-                f.unknownWhen(),
-                changes(f.pace()),
-                checks(f.words())));
+                words, unit, f.meaning(), f.unknownWhen(), changes(f.pace()), checks(f.words())));
   }
 
   /** The test classes that ask for these words; a number in them may be any other. */
@@ -94,11 +89,7 @@ class FieldsDocumentTest {
     String anyNumber = "[0-9][0-9.,:]*[A-Za-z%]*";
     String quoted =
         Arrays.stream(words.split("(?=\\b[0-9])|(?<=[0-9A-Za-z%])(?= )"))
-            .map(
-                part ->
-                    part.matches(anyNumber)
-                        ? anyNumber
-                        : Pattern.quote(part))
+            .map(part -> part.matches(anyNumber) ? anyNumber : Pattern.quote(part))
             .collect(Collectors.joining());
     Pattern asked = Pattern.compile("\"" + quoted + "\"");
     List<String> classes =

@@ -449,6 +449,7 @@ public final class DataFolder {
       Function<TableRow, TimeOfDay> times,
       Faults faults) {
     List<Fill> fills = new ArrayList<>();
+    int[] steps = new int[1];
     TableFile.find(folder, stem, faults)
         .ifPresent(
             file ->
@@ -468,6 +469,7 @@ public final class DataFolder {
                         if (at < 0) {
                           return;
                         }
+                        steps[0] += fills.isEmpty() ? 0 : Long.signum(at - fills.getLast().at());
                         fills.add(
                             new Fill(
                                 at,
@@ -480,6 +482,7 @@ public final class DataFolder {
                                 row.text(order)));
                       };
                     }));
-    return fills;
+    // A file that runs newest first has those of the same time newest first, too.
+    return steps[0] < 0 ? fills.reversed() : fills;
   }
 }

@@ -205,9 +205,16 @@ final class TableRow extends AbstractBaseCsvCallbackHandler<TableRow> {
     return units;
   }
 
-  /** Money of either sign in {@link Price} units; 0 when empty. */
+  /** Money of either sign in {@link Price} units; 0 when empty. A rebate is below 0. */
   long money(int column) {
-    return isEmpty(column) ? 0 : decimal(column, 4, "money with at most four decimals");
+    if (isEmpty(column)) {
+      return 0;
+    }
+    String expected = "money with at most four decimals";
+    int start = start(column);
+    return chars[start] == '-'
+        ? -decimal(column, start + 1, 4, expected)
+        : decimal(column, start, 4, expected);
   }
 
   /** A whole number, 0 or above. */
@@ -235,11 +242,15 @@ final class TableRow extends AbstractBaseCsvCallbackHandler<TableRow> {
     if (column < 0 || column >= fields) {
       throw bad(column, expected);
     }
+    return decimal(column, start(column), scale, expected);
+  }
+
+  private long decimal(int column, int from, int scale, String expected) {
     int end = ends[column];
     long value = 0;
     int decimals = -1;
     int digits = 0;
-    for (int i = start(column); i < end; i++) {
+    for (int i = from; i < end; i++) {
       char c = chars[i];
       if (c >= '0' && c <= '9' && digits < MAX_DIGITS && (decimals < scale || c == '0')) {
         value = decimals < scale ? value * 10 + (c - '0') : value;

@@ -20,7 +20,10 @@ import kelvo.session.SecurityFacts;
 import kelvo.session.Session;
 import kelvo.tape.EventKind;
 import kelvo.time.DayTime;
+import kelvo.trade.CostMethod;
 import kelvo.trade.Fill;
+import kelvo.trade.RoundTrips;
+import kelvo.trade.Trade;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -174,6 +177,38 @@ class DataFolderTest {
         .containsExactly(
             "daily.csv: stale daily bars, without that of 2031-03-11: TIDARC",
             "securities.csv: a float dated later than the session of 2031-03-12: GLASBX");
+  }
+
+  private static final String FILLS = "time,symbol,side,quantity,price,fee,account,order_id";
+
+  @Test
+  void aRebateIsAFeeBelowZero() throws IOException {
+    file("fills.csv", FILLS, "2031-03-12T10:00:00-04:00,TIDARC,buy,100,8.2,-0.35,A,1");
+
+    assertThat(data.fills(DATE)).extracting(Fill::fee).containsExactly(-3_500L);
+    assertThat(data.faults()).isEmpty();
+  }
+
+  private void fills(List<String> rows) throws IOException {
+    file("fills.csv", FILLS, String.join("\r\n", rows));
+  }
+
+  /** Bought and sold within a second, then bought again: one trade from flat to flat, one open. */
+  @Test
+  void aFileThatRunsNewestFirstIsTurnedRound() throws IOException {
+    String[] oldestFirst = {
+      "2031-03-12T10:00:00-04:00,TIDARC,buy,100,8.2,0,A,1",
+      "2031-03-12T10:05:00-04:00,TIDARC,sell,100,8.4,0,A,2",
+      "2031-03-12T10:05:00-04:00,TIDARC,buy,50,8.4,0,A,3",
+      "2031-03-12T10:09:00-04:00,TIDARC,sell,50,8.5,0,A,4"
+    };
+    fills(List.of(oldestFirst));
+    List<Trade> trades = RoundTrips.of(data.fills(DATE), CostMethod.FIRST_IN_FIRST_OUT);
+    assertThat(trades).hasSize(2);
+    fills(List.of(oldestFirst).reversed());
+
+    assertThat(data.fills(DATE)).extracting(Fill::orderId).containsExactly("1", "2", "3", "4");
+    assertThat(RoundTrips.of(data.fills(DATE), CostMethod.FIRST_IN_FIRST_OUT)).isEqualTo(trades);
   }
 
   @Test
