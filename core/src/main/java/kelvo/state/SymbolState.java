@@ -345,12 +345,8 @@ public final class SymbolState implements Subject {
 
   private int news(int event) {
     long published = seldom.news.publishedAt(event);
-    boolean late = published < market.tape().time(event);
-    seldom.news.add(
-        event,
-        published < market.hours().previousClose()
-            ? Price.NONE
-            : late ? priceAt(published) : price());
+    boolean earlier = published < 0 || published < market.tape().time(event);
+    seldom.news.add(event, earlier ? priceAt(published) : price());
     return Effect.NEWS;
   }
 
@@ -405,10 +401,13 @@ public final class SymbolState implements Subject {
   }
 
   /**
-   * The newest eligible print at or before a moment, else the previous close; looks back print by
-   * print.
+   * The newest eligible print at or before a moment, else the previous close; {@link Price#NONE} for
+   * a moment before that close, whose prices are not kept. Looks back print by print.
    */
   public long priceAt(long moment) {
+    if (moment < market.hours().previousClose()) {
+      return Price.NONE;
+    }
     EventTape from = market.tape();
     for (int i = lastEvent; i != EventTape.NONE; i = from.earlierOfSymbol(i)) {
       if (from.time(i) <= moment && from.isTrade(i) && !cancels(i)) {

@@ -214,6 +214,7 @@ final class ScanEditor extends BorderPane {
     HBox line = line(words, field);
     more.getStyleClass().addAll("small", "faded");
     more.setMinWidth(USE_PREF_SIZE);
+    more.managedProperty().bind(more.textProperty().isNotEmpty());
     line.getChildren().add(more);
     return line;
   }

@@ -69,12 +69,7 @@ final class ReviewColumns {
             "R",
             "Result over the money at risk to the stop known at entry",
             40,
-            t -> Numbers.fixed(t.r(), 1)),
-        GridColumn.words(
-            "Scan",
-            "The scan of the last hit before the entry, which is credited with the trade",
-            110,
-            ReviewedTrade::scan));
+            t -> Numbers.fixed(t.r(), 1)));
   }
 
   static List<GridColumn<ReviewedMove>> moves() {
