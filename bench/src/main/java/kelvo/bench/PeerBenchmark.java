@@ -94,7 +94,7 @@ public class PeerBenchmark {
     /** All 50 scans over all securities at one moment, ms. */
     public double sweepMs;
 
-    /** The same from a database: the table is filled anew, then 50 queries, ms. */
+    /** The same from a database: the table is filled again, then 50 queries, ms. */
     public double duckMs;
 
     /** How many sweeps fit into the database's time. */
@@ -123,7 +123,7 @@ public class PeerBenchmark {
     duck = connection.unwrap(DuckDBConnection.class);
   }
 
-  /** Opens that engine anew, so that its sums begin at zero. */
+  /** Opens that engine again, so that its sums begin at zero. */
   @Setup(Level.Invocation)
   public void open() {
     fifty = ScanEngine.replay(session, new Program(scans, List.of()), hit -> hits++);
@@ -138,7 +138,7 @@ public class PeerBenchmark {
     contexts.close();
   }
 
-  /** One of each, so that all meet the machine in the same mood. */
+  /** One of each, so that all run under the same conditions. */
   @Benchmark
   public long round(Round round) throws SQLException {
     double own = Timed.ms(() -> fifty.runTo(DayTime.LAST)) / ScanBenchmark.PRINTS;
@@ -174,7 +174,7 @@ public class PeerBenchmark {
     return fitting;
   }
 
-  /** The same from a database: the table is filled anew, then 50 queries. */
+  /** The same from a database: the table is filled again, then 50 queries. */
   private int duckSnapshot() throws SQLException {
     try (Statement statement = duck.createStatement()) {
       StringBuilder columns = new StringBuilder();

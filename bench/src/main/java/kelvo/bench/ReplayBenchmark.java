@@ -27,7 +27,7 @@ import org.openjdk.jmh.annotations.Warmup;
 
 /**
  * The demo session through the engine with its ten scans, between two bare passes over the same
- * events, so that all three meet the machine in the same mood.
+ * events, so that all three run under the same conditions.
  */
 @State(Scope.Benchmark)
 @BenchmarkMode(Mode.SingleShotTime)

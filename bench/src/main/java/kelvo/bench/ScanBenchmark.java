@@ -92,7 +92,7 @@ public class ScanBenchmark {
     naive = new NaiveLoop(session, scans);
   }
 
-  /** One of each, so that all meet the machine in the same mood. */
+  /** One of each, so that all run under the same conditions. */
   @Benchmark
   public long round(Round round) {
     round.bareMs = Timed.ms(() -> sum += bare.run(session));

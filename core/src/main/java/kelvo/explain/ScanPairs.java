@@ -11,7 +11,7 @@ import kelvo.rule.Rule;
 import kelvo.scan.Scan;
 import kelvo.scan.Side;
 
-/** Two halves of one scan: cheap and dear stocks, risers and fallers. */
+/** Two halves of one scan: cheap and expensive stocks, risers and fallers. */
 public final class ScanPairs {
   private static final Field.Number PRICE = FieldCatalogue.number("price");
   private static final Field.Number CHANGE = FieldCatalogue.number("change %");

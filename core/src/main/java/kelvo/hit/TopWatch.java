@@ -42,7 +42,7 @@ final class TopWatch {
     return scans != 0;
   }
 
-  /** Takes a security's place anew after an event of it, or after it entered or left. */
+  /** Works a security's place out again after an event of it, or after it entered or left. */
   void changed(SymbolState state, long now) {
     for (Ranking ranking : rankings) {
       ranking.place(state, now);

@@ -78,7 +78,7 @@ public final class EarlierPrices {
     return (flags & TapeRules.LAST) != 0;
   }
 
-  /** Looks for a security's price anew the next time. */
+  /** Forgets a security, so that the next question looks back on the tape. */
   public void forget(int security) {
     reached[security] = EventTape.NONE;
   }

@@ -69,7 +69,7 @@ public final class MarketGauge {
     }
   }
 
-  /** Begins anew with the states of a moment. */
+  /** Starts again from the states of a moment. */
   public void restore(SymbolState[] states) {
     known = 0;
     up = 0;

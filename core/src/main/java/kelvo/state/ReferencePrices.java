@@ -85,7 +85,7 @@ public final class ReferencePrices {
     }
   }
 
-  /** Looks at a security anew the next time. */
+  /** Forgets a security, so that the next question looks back on the tape. */
   public void forget(int security) {
     oldest[security] = EventTape.NONE;
     newest[security] = EventTape.NONE;

@@ -401,8 +401,8 @@ public final class SymbolState implements Subject {
   }
 
   /**
-   * The newest eligible print at or before a moment, else the previous close; {@link Price#NONE} for
-   * a moment before that close, whose prices are not kept. Looks back print by print.
+   * The newest eligible print at or before a moment, else the previous close; {@link Price#NONE}
+   * for a moment before that close, whose prices are not kept. Looks back print by print.
    */
   public long priceAt(long moment) {
     if (moment < market.hours().previousClose()) {

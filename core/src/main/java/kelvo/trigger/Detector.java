@@ -20,7 +20,7 @@ public interface Detector {
    */
   boolean fires(SymbolState state, int event, long now);
 
-  /** Begins anew for one security, before its events are played again. */
+  /** Forgets one security, before its events are played again. */
   void forget(int security);
 
   /** Makes the detector of a session. */

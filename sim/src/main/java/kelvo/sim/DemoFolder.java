@@ -33,7 +33,7 @@ public final class DemoFolder {
   /** The seed of the demo. */
   public static final long SEED = 20_310_312;
 
-  /** Raised when what is written changes, so that an older folder is written anew. */
+  /** Raised when what is written changes, so that an older folder is written again. */
   public static final int VERSION = 4;
 
   private final Path root;

@@ -244,7 +244,7 @@ public final class LiveFeed implements LiveSource, AutoCloseable {
     public FeedReader session(LocalDate served) {
       if (!served.equals(date)) {
         throw new IllegalStateException(
-            "the feed serves " + served + " now, not " + date + "; open the window anew");
+            "the feed serves " + served + " now, not " + date + "; open the window again");
       }
       return new FeedReader(date, new Frames(), this::fault);
     }

@@ -5,8 +5,8 @@ import quickfix.SessionID;
 import quickfix.SessionSettings;
 
 /**
- * The settings of a FIX 4.4 session that begins anew with each logon, so that the broker tells the
- * whole day again and nothing needs to be kept on disk.
+ * The settings of a FIX 4.4 session that starts from the beginning at each logon, so that the
+ * broker tells the whole day again and nothing needs to be kept on disk.
  */
 public final class FixSession {
   private static final String VERSION = "FIX.4.4";

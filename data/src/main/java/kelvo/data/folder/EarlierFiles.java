@@ -19,7 +19,7 @@ final class EarlierFiles {
    * The newest of them by date, the newest first.
    *
    * @param stem the file of a date without its ending
-   * @param most how many at the most
+   * @param most how many at most
    */
   static SequencedMap<LocalDate, Path> before(
       LocalDate session, TradingCalendar calendar, Function<LocalDate, Path> stem, int most) {

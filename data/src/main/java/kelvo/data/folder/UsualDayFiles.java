@@ -119,7 +119,8 @@ final class UsualDayFiles {
   }
 
   /**
-   * Adds a file's minutes to the counts; the database sums them up, since rows out of it are dear.
+   * Adds a file's minutes to the counts; the database sums them up, since taking rows out of it is
+   * expensive.
    */
   private void add(Connection duck, Path file, String column) {
     String name = root.relativize(file).toString();

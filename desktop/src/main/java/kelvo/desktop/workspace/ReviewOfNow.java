@@ -47,7 +47,7 @@ public final class ReviewOfNow {
     return review.getReadOnlyProperty();
   }
 
-  /** Makes it anew of what there is now. */
+  /** Makes it again from what there is now. */
   void refresh(List<Scan> scans, List<Hit> hits, DayBook book) {
     long moment = clock.getAsLong();
     DayReview before = review.get();
