@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Objects;
 import java.util.Set;
 import java.util.stream.IntStream;
+import kelvo.field.Field;
 import kelvo.field.FieldCatalogue;
 import kelvo.scan.Scan;
 import kelvo.scan.ScanCheck;
@@ -72,17 +73,19 @@ class TopProperties {
     Market market = Market.of(session);
     List<SymbolState> states = market.states();
     ScanCheck check = new ScanCheck(scan, session);
+    List<Field.Reading> readings =
+        scan.sort().stream().map(order -> order.field().bind(session)).toList();
     List<Arrival> arrivals = new ArrayList<>();
     Set<Integer> top = new HashSet<>();
     EventTape tape = session.tape();
     int event = 0;
     for (long second = DayTime.FIRST; second < DayTime.LAST; second += DayTime.SECOND) {
-      arrive(session, scan, check, states, second, top, arrivals);
+      arrive(session, scan, check, readings, states, second, top, arrivals);
       for (; event < tape.size() && tape.time(event) < second + DayTime.SECOND; event++) {
         SymbolState state = states.get(tape.symbol(event));
         state.apply(event);
         Objects.requireNonNull(market.gauge()).priced(state);
-        arrive(session, scan, check, states, tape.time(event), top, arrivals);
+        arrive(session, scan, check, readings, states, tape.time(event), top, arrivals);
       }
     }
     return arrivals;
@@ -92,14 +95,15 @@ class TopProperties {
       Session session,
       Scan scan,
       ScanCheck check,
+      List<Field.Reading> readings,
       List<SymbolState> states,
       long now,
       Set<Integer> top,
       List<Arrival> arrivals) {
     int phase = session.phases().indexAt(now);
-    SortOrder order = scan.sort().get(now >= scan.sort().getLast().from() ? 1 : 0);
-    double sign = order.descending() ? -1 : 1;
-    var reading = order.field().bind(session);
+    int inForce = now >= scan.sort().getLast().from() ? 1 : 0;
+    double sign = scan.sort().get(inForce).descending() ? -1 : 1;
+    Field.Reading reading = readings.get(inForce);
     List<Integer> first =
         IntStream.range(0, SECURITIES)
             .filter(i -> scan.open(now) && check.holds(states.get(i), now, phase))

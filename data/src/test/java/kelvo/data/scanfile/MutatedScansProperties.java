@@ -46,7 +46,7 @@ class MutatedScansProperties {
     }
   }
 
-  @Property(tries = 300_000, seed = SEED)
+  @Property(tries = 150_000, seed = SEED)
   void aSentenceIsARuleThatReadsBackOrSaysWhere(@ForAll("sentences") String sentence) {
     try {
       Rule rule = RuleSentence.parse(sentence, Vocabulary.DEFAULT);
