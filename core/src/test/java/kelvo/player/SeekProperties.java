@@ -50,7 +50,7 @@ class SeekProperties {
               List.of(Trigger.RISES_THROUGH_VWAP, Trigger.HALT),
               "spread % at most 3% or unknown"));
 
-  @Property(tries = 4)
+  @Property(tries = 3)
   void dragAndPlayMeet(
       @ForAll long seed,
       @ForAll @LongRange(min = DayTime.FIRST, max = DayTime.LAST) long first,

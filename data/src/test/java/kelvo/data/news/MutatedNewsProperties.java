@@ -23,10 +23,10 @@ import net.jqwik.api.Provide;
 import net.jqwik.api.lifecycle.AfterProperty;
 import net.jqwik.api.lifecycle.BeforeProperty;
 
-/** 2,000 mutated feeds of each kind: what is whole is read, the rest is a fault, nothing else. */
+/** 1,000 mutated feeds of each kind: what is whole is read, the rest is a fault, nothing else. */
 class MutatedNewsProperties {
   private static final LocalDate DATE = LocalDate.of(2031, 3, 12);
-  private static final int FEEDS = 2_000;
+  private static final int FEEDS = 1_000;
   private static final String SEED = "20310312";
   private static final int MAX = 4;
   private static final String NOISE = "<>/&;\"'{}[]:,=x0\u0000\u00e9 ";
