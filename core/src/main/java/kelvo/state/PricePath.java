@@ -26,19 +26,19 @@ public final class PricePath {
     this.prices = prices;
   }
 
-  /** The path of a security up to and including a moment. */
+  /** The path of a security up to and including a moment, as far as it had been told by then. */
   public static PricePath of(Session session, int security, long until) {
     EventTape tape = session.tape();
     SessionHours hours = session.hours();
-    int[] events = byTime(tape, tape.eventsOf(security, tape.size()));
+    int[] told = tape.eventsOf(security, tape.countUntil(until));
+    Corrections corrections = Corrections.among(tape, told);
+    int[] events = byTime(tape, told);
     long[] times = new long[events.length];
     long[] prices = new long[events.length];
     int count = 0;
-    Corrections corrections = Corrections.among(tape, upTo(tape, events, until));
     for (int event : events) {
       long at = tape.time(event);
       if (tape.kind(event) == EventKind.TRADE
-          && at <= until
           && !corrections.cancels(tape, event)
           && (TapeRules.flags(tape.conditions(event), hours.regular(at)) & TapeRules.LAST) != 0) {
         times[count] = at;
@@ -57,10 +57,6 @@ public final class PricePath {
             .sorted(Comparator.comparingLong(tape::time))
             .mapToInt(Integer::intValue)
             .toArray();
-  }
-
-  private static int[] upTo(EventTape tape, int[] events, long until) {
-    return Arrays.stream(events).filter(event -> tape.time(event) <= until).toArray();
   }
 
   /** The number of prints. */

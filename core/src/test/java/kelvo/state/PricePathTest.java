@@ -71,6 +71,21 @@ class PricePathTest {
   }
 
   @Test
+  void aPrintThatIsToldLaterIsNotKnownYet() {
+    Session session =
+        session(
+            List.of(
+                new Print(BEGIN, 100_000),
+                new Print(BEGIN + 60 * DayTime.SECOND, 101_000),
+                new Print(BEGIN + 20 * DayTime.SECOND, 120_000)));
+
+    long half = BEGIN + 30 * DayTime.SECOND;
+    assertThat(PricePath.of(session, 0, half).best(BEGIN - 1, half, 1)).isEqualTo(100_000);
+    long after = BEGIN + 60 * DayTime.SECOND;
+    assertThat(PricePath.of(session, 0, after).best(BEGIN - 1, half, 1)).isEqualTo(120_000);
+  }
+
+  @Test
   void theTapesClockIsTheGreatestTimeSeen() {
     SplittableRandom random = new SplittableRandom(12);
     List<Print> prints = prints(random);
