@@ -25,8 +25,7 @@ public final class Crossing {
   private static final long REARM_PART = 1000;
 
   // Two bits each for the side told last and for what the last price did, 1 up and 2 down; one bit
-  // while
-  // disarmed; then when it fired.
+  // while disarmed; then when it fired.
   private static final int WAY_BITS = 2;
   private static final long WAY = (1 << WAY_BITS) - 1;
   private static final long DISARMED = 1L << 2 * WAY_BITS;

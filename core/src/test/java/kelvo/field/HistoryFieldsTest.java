@@ -5,20 +5,12 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
 import java.util.List;
-import kelvo.history.DailyBar;
-import kelvo.history.DailyHistory;
 import kelvo.hit.TestSessions;
 import kelvo.news.Catalyst;
-import kelvo.session.SecurityFacts;
-import kelvo.session.SecurityKind;
-import kelvo.session.Session;
 import kelvo.state.TapedSymbol;
-import kelvo.tape.EventTape;
 import kelvo.tape.SaleCondition;
 import kelvo.tape.TradingState;
 import kelvo.time.DayTime;
-import kelvo.time.Phases;
-import kelvo.time.SessionHours;
 import org.junit.jupiter.api.Test;
 
 /** Fields of history, ranges, halts and news by hand-worked bars and prints. */
@@ -27,45 +19,12 @@ class HistoryFieldsTest {
   private static final int EXTENDED = SaleCondition.EXTENDED.bit();
   private static final long NOW = DayTime.of(10, 0);
 
-  /** Bars such as "open high low close volume", the last one yesterday. */
   private static TapedSymbol after(List<String> bars) {
-    List<DailyBar> daily = new ArrayList<>();
-    for (int i = 0; i < bars.size(); i++) {
-      String[] b = bars.get(i).split(" ");
-      daily.add(
-          new DailyBar(
-              TestSessions.DATE.minusDays(bars.size() - i),
-              price(b[0]),
-              price(b[1]),
-              price(b[2]),
-              price(b[3]),
-              Long.parseLong(b[4]),
-              100));
-    }
-    SecurityFacts plain = TestSessions.facts("AAAAAA", SecurityKind.COMMON_STOCK, 2e6);
-    SecurityFacts facts =
-        new SecurityFacts(
-            plain.security(),
-            DailyHistory.before(TestSessions.DATE, daily, List.of()),
-            null,
-            2e6,
-            5e6);
-    return new TapedSymbol(
-        new Session(
-            SessionHours.full(TestSessions.DATE),
-            Phases.DEFAULT,
-            List.of(facts),
-            List.of(),
-            List.of(),
-            new EventTape(1)));
+    return new TapedSymbol(TestSessions.after(bars));
   }
 
   private static List<String> flat(int bars) {
     return new ArrayList<>(java.util.Collections.nCopies(bars, "10 10.2 9.8 10 1000"));
-  }
-
-  private static long price(String dollars) {
-    return Math.round(Double.parseDouble(dollars) * 10_000);
   }
 
   private static double value(TapedSymbol taped, String words) {

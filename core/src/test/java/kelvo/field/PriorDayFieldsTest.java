@@ -5,20 +5,13 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
 import java.util.List;
-import kelvo.history.DailyBar;
-import kelvo.history.DailyHistory;
 import kelvo.history.UsualDay;
 import kelvo.hit.TestSessions;
-import kelvo.session.SecurityFacts;
-import kelvo.session.SecurityKind;
 import kelvo.session.Session;
 import kelvo.state.TapedSymbol;
-import kelvo.tape.EventTape;
 import kelvo.tape.Price;
 import kelvo.tape.SaleCondition;
 import kelvo.time.DayTime;
-import kelvo.time.Phases;
-import kelvo.time.SessionHours;
 import org.junit.jupiter.api.Test;
 
 /** Fields of earlier sessions and of what is usual, by hand-worked bars and prints. */
@@ -31,34 +24,7 @@ class PriorDayFieldsTest {
   private static Session session(String... last) {
     List<String> bars = new ArrayList<>(java.util.Collections.nCopies(20, "10 10.20 9.80 10 1000"));
     bars.addAll(List.of(last));
-    List<DailyBar> daily = new ArrayList<>();
-    for (int i = 0; i < bars.size(); i++) {
-      String[] b = bars.get(i).split(" ");
-      daily.add(
-          new DailyBar(
-              TestSessions.DATE.minusDays(bars.size() - i),
-              Price.of(Double.parseDouble(b[0])),
-              Price.of(Double.parseDouble(b[1])),
-              Price.of(Double.parseDouble(b[2])),
-              Price.of(Double.parseDouble(b[3])),
-              Long.parseLong(b[4]),
-              77));
-    }
-    SecurityFacts plain = TestSessions.facts("AAAAAA", SecurityKind.COMMON_STOCK, 2e6);
-    SecurityFacts facts =
-        new SecurityFacts(
-            plain.security(),
-            DailyHistory.before(TestSessions.DATE, daily, List.of()),
-            null,
-            2e6,
-            5e6);
-    return new Session(
-        SessionHours.full(TestSessions.DATE),
-        Phases.DEFAULT,
-        List.of(facts),
-        List.of(),
-        List.of(),
-        new EventTape(1));
+    return TestSessions.after(bars);
   }
 
   private static double value(TapedSymbol taped, String words) {
@@ -78,7 +44,7 @@ class PriorDayFieldsTest {
     assertThat(value(taped, "prior-day change %")).isCloseTo(12.5, within(1e-9));
     assertThat(value(taped, "prior-day relative volume")).isCloseTo(3.5, within(1e-9));
     assertThat(value(taped, "prior-day close position")).isCloseTo(0.75, within(1e-9));
-    assertThat(value(taped, "prior-day trades")).isEqualTo(77);
+    assertThat(value(taped, "prior-day trades")).isEqualTo(100);
     assertThat(value(taped, "high since listing")).isEqualTo(12);
     assertThat(value(taped, "low since listing")).isEqualTo(9);
   }

@@ -19,6 +19,7 @@ import kelvo.session.SecurityKind;
 import kelvo.session.Session;
 import kelvo.tape.EventKind;
 import kelvo.tape.EventTape;
+import kelvo.tape.Price;
 import kelvo.time.DayTime;
 import kelvo.time.Phases;
 import kelvo.time.SessionHours;
@@ -102,6 +103,37 @@ public final class TestSessions {
             .toList();
     return new SecurityFacts(
         security, DailyHistory.before(DATE, bars, List.of()), null, floatShares, 20e6);
+  }
+
+  /**
+   * A session of one security, before its first event, after daily bars such as "open high low
+   * close volume" in dollars, the last one yesterday.
+   */
+  public static Session after(List<String> bars) {
+    List<DailyBar> daily = new ArrayList<>();
+    for (int i = 0; i < bars.size(); i++) {
+      String[] bar = bars.get(i).split(" ");
+      daily.add(
+          new DailyBar(
+              DATE.minusDays(bars.size() - i),
+              Price.parse(bar[0]),
+              Price.parse(bar[1]),
+              Price.parse(bar[2]),
+              Price.parse(bar[3]),
+              Long.parseLong(bar[4]),
+              100));
+    }
+    SecurityFacts plain = facts("AAAAAA", SecurityKind.COMMON_STOCK, 2e6);
+    SecurityFacts facts =
+        new SecurityFacts(
+            plain.security(), DailyHistory.before(DATE, daily, List.of()), null, 2e6, 5e6);
+    return new Session(
+        SessionHours.full(DATE),
+        Phases.DEFAULT,
+        List.of(facts),
+        List.of(),
+        List.of(),
+        new EventTape(1));
   }
 
   /** A scan of the whole day. */
