@@ -18,7 +18,7 @@ import org.jspecify.annotations.Nullable;
  */
 final class LastHeld {
   private final Workspace workspace;
-  private final Runnable begun;
+  private final Runnable outdated;
   private final BiConsumer<Integer, Long> found;
   private @Nullable Question asked;
   private final LatestAnswer answers;
@@ -28,13 +28,13 @@ final class LastHeld {
   /**
    * Nothing is asked yet.
    *
-   * @param begun hears that whatever was found before no longer counts
+   * @param outdated hears that whatever was found before no longer counts
    * @param found hears of the place of each rule and when it last held; -1 for never
    */
-  LastHeld(Workspace workspace, Runnable begun, BiConsumer<Integer, Long> found) {
+  LastHeld(Workspace workspace, Runnable outdated, BiConsumer<Integer, Long> found) {
     this.workspace = workspace;
     answers = workspace.latestAnswer("finding when each rule last held");
-    this.begun = begun;
+    this.outdated = outdated;
     this.found = found;
   }
 
@@ -43,12 +43,18 @@ final class LastHeld {
     Session session = workspace.session();
     OptionalInt security = session.numberOf(workspace.focus().get());
     Question question = new Question(scan, workspace.focus().get(), workspace.now());
+    if (question.equals(asked)) {
+      return;
+    }
+    if (asked != null) {
+      asked = null;
+      outdated.run();
+    }
     boolean playing = workspace.speed().get() != 0;
-    if (answers.isBusy() || playing || security.isEmpty() || question.equals(asked)) {
+    if (answers.isBusy() || playing || security.isEmpty()) {
       return;
     }
     asked = question;
-    begun.run();
     answers.ask(
         stop -> WhyNot.explain(session, scan, security.getAsInt(), question.moment),
         found -> answered(question, found));
@@ -64,6 +70,7 @@ final class LastHeld {
       ask(workspace.shownScan().get());
       return;
     }
+    asked = question;
     int first = question.scan.universe().name().isEmpty() ? 0 : 1;
     for (int i = 0; i < question.scan.rules().size(); i++) {
       found.accept(i, last.get(first + i).lastPassed());

@@ -1,5 +1,6 @@
 package kelvo.desktop.rules;
 
+import java.util.OptionalLong;
 import java.util.function.Consumer;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
@@ -32,6 +33,7 @@ final class RuleLine extends HBox {
   private boolean setting;
   private String answer = "";
   private boolean answerPasses;
+  private OptionalLong lastHeld = OptionalLong.empty();
 
   /**
    * A line.
@@ -118,28 +120,37 @@ final class RuleLine extends HBox {
     }
     answer = text;
     answerPasses = passes;
-    forgetLastHeld();
     ofFocus.getStyleClass().removeAll("tone-up", "tone-down");
     ofFocus.getStyleClass().add(passes ? "tone-up" : "tone-down");
+    showOfFocus();
   }
 
   /** Shows no more when the rule last held. */
   void forgetLastHeld() {
-    ofFocus.setText(answer);
-    ofFocus.setTooltip(new Tooltip(OF_FOCUS));
+    lastHeld = OptionalLong.empty();
+    showOfFocus();
   }
 
   /** Shows when the rule last held for the symbol in focus, while it does not; -1 for never. */
   void lastHeld(long moment) {
-    if (!answerPasses) {
-      String when = moment < 0 ? "never" : DayTime.minutes(moment);
-      ofFocus.setText(answer + ", " + when);
-      ofFocus.setTooltip(
-          new Tooltip(
-              moment < 0
-                  ? "It has not held for the symbol in focus today"
-                  : "It last held for the symbol in focus at " + DayTime.seconds(moment)));
+    lastHeld = OptionalLong.of(moment);
+    showOfFocus();
+  }
+
+  /** The answer and the time at which the rule last held come in any order. */
+  private void showOfFocus() {
+    if (answerPasses || lastHeld.isEmpty()) {
+      ofFocus.setText(answer);
+      ofFocus.setTooltip(new Tooltip(OF_FOCUS));
+      return;
     }
+    long moment = lastHeld.getAsLong();
+    ofFocus.setText(answer + ", " + (moment < 0 ? "never" : DayTime.minutes(moment)));
+    ofFocus.setTooltip(
+        new Tooltip(
+            moment < 0
+                ? "It has not held for the symbol in focus today"
+                : "It last held for the symbol in focus at " + DayTime.seconds(moment)));
   }
 
   void counts(int passing, int remaining) {

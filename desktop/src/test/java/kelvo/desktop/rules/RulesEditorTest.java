@@ -1,0 +1,70 @@
+package kelvo.desktop.rules;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.stream.Stream;
+import javafx.scene.Scene;
+import javafx.scene.control.Label;
+import javafx.stage.Stage;
+import kelvo.rule.RuleCompletion;
+import kelvo.rule.RuleSentence;
+import kelvo.rule.Vocabulary;
+import kelvo.time.DayTime;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.testfx.api.FxRobot;
+import org.testfx.framework.junit5.ApplicationExtension;
+import org.testfx.framework.junit5.Start;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** What the lines of rules say of the symbol in focus. */
+@ExtendWith(ApplicationExtension.class)
+class RulesEditorTest {
+  private RulesEditor rules;
+
+  @Start
+  void start(Stage stage) {
+    rules =
+        new RulesEditor(
+            Vocabulary.DEFAULT,
+            new RuleCompletion(Vocabulary.DEFAULT, word -> List.of()),
+            changed -> {},
+            chosen -> {});
+    rules.show(List.of(RuleSentence.parse("gap at least 4%", Vocabulary.DEFAULT)));
+    stage.setScene(new Scene(rules, 600, 200));
+    stage.show();
+  }
+
+  private static void onTheWindowsThread(Runnable steps) {
+    WaitForAsyncUtils.waitForAsyncFx(5_000, steps);
+  }
+
+  private static Stream<String> said(FxRobot robot) {
+    return robot.lookup(".label").queryAllAs(Label.class).stream().map(Label::getText);
+  }
+
+  @Test
+  void whenARuleLastHeldStandsWhicheverAnswerComesFirst(FxRobot robot) {
+    onTheWindowsThread(
+        () -> {
+          rules.answer(0, "5.0%", true);
+          rules.lastHeld(0, DayTime.of(7, 12));
+          rules.answer(0, "3.1%", false);
+        });
+    assertThat(said(robot)).contains("✗ 3.1%, 07:12");
+
+    onTheWindowsThread(
+        () -> {
+          rules.forgetLastHeld();
+          rules.answer(0, "3.0%", false);
+        });
+    assertThat(said(robot)).contains("✗ 3.0%");
+
+    onTheWindowsThread(() -> rules.lastHeld(0, -1));
+    assertThat(said(robot)).contains("✗ 3.0%, never");
+
+    onTheWindowsThread(() -> rules.answer(0, "4.2%", true));
+    assertThat(said(robot)).contains("✓ 4.2%");
+  }
+}
