@@ -5,6 +5,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.function.IntFunction;
 import kelvo.field.Field;
+import kelvo.field.RecentHits;
 import kelvo.rule.Bound;
 import kelvo.rule.Rule;
 import kelvo.scan.Scan;
@@ -44,7 +45,7 @@ public record CutCurve(
       return null;
     }
     ScanCheck others = new ScanCheck(without(scan, rule), session);
-    Field.Reading reading = field.bind(session);
+    Field.Reading reading = RecentHits.in(field, scan.name()).bind(session);
     double[] values = new double[session.securities().size()];
     int known = 0;
     int unknown = 0;

@@ -50,7 +50,7 @@ public record ScanWorkings(
   private static List<Answer> answers(Session session, Scan scan, SymbolState state, long now) {
     int phase = session.phases().indexAt(now);
     return scan.rules().stream()
-        .map(rule -> new RuleCheck(rule, new StateValues(session)))
+        .map(rule -> new RuleCheck(rule.in(scan.name()), new StateValues(session)))
         .map(check -> new Answer(check.shown(state, now), check.passes(state, now, phase)))
         .toList();
   }

@@ -89,19 +89,22 @@ public record SecondLook(long first, long second, List<Row> rows) {
     Stream<List<Rule>> groups =
         Stream.concat(scan.rules().stream().map(List::of), scan.anyOf().stream());
     return groups
+        .filter(
+            group ->
+                group.stream()
+                    .noneMatch(
+                        r -> check(r, scan, session).passes(state, replay.clock(), replay.phase())))
         .map(
             group ->
-                group.stream().map(rule -> new RuleCheck(rule, new StateValues(session))).toList())
-        .filter(
-            checks ->
-                checks.stream().noneMatch(c -> c.passes(state, replay.clock(), replay.phase())))
-        .map(
-            checks ->
-                RuleSentence.ofAny(checks.stream().map(RuleCheck::rule).toList())
+                RuleSentence.ofAny(group)
                     + " (now "
-                    + shown(checks.getFirst(), state, replay.clock())
+                    + shown(check(group.getFirst(), scan, session), state, replay.clock())
                     + ")")
         .collect(Collectors.joining("; "));
+  }
+
+  private static RuleCheck check(Rule rule, Scan scan, Session session) {
+    return new RuleCheck(rule.in(scan.name()), new StateValues(session));
   }
 
   private static String shown(RuleCheck check, SymbolState state, long now) {

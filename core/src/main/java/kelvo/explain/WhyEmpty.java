@@ -38,7 +38,7 @@ public record WhyEmpty(List<Count> counts, String sentence) {
     groups.addAll(scan.anyOf());
     for (List<Rule> group : groups) {
       boolean[] passes = new boolean[left.length];
-      group.forEach(rule -> mark(rule, session, states, now, phase, passes));
+      group.forEach(rule -> mark(rule.in(scan.name()), session, states, now, phase, passes));
       int alone = 0;
       int remaining = 0;
       for (int i = 0; i < left.length; i++) {

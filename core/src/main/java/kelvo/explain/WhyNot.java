@@ -3,6 +3,8 @@ package kelvo.explain;
 import java.util.ArrayList;
 import java.util.List;
 import kelvo.field.StateValues;
+import kelvo.hit.Program;
+import kelvo.hit.ScanEngine;
 import kelvo.replay.TapeListener;
 import kelvo.replay.TapeReplay;
 import kelvo.rule.Rule;
@@ -21,6 +23,7 @@ import kelvo.universe.Universe;
 public final class WhyNot implements TapeListener {
   private final Session session;
   private final TapeReplay replay;
+  private final Scan scan;
   private final SymbolState state;
   private final List<Asked> asked = new ArrayList<>();
 
@@ -29,18 +32,20 @@ public final class WhyNot implements TapeListener {
     final RuleCheck check;
     long lastPassed = -1;
 
-    Asked(Rule rule, Session session) {
+    Asked(Rule rule, String scan, Session session) {
       this.rule = rule;
-      check = new RuleCheck(rule, new StateValues(session));
+      check = new RuleCheck(rule.in(scan), new StateValues(session));
     }
   }
 
   private WhyNot(Session session, Scan scan, int security) {
     this.session = session;
+    this.scan = scan;
     replay = new TapeReplay(session);
     state = replay.state(security);
-    scan.rules().forEach(rule -> asked.add(new Asked(rule, session)));
-    scan.anyOf().forEach(group -> group.forEach(rule -> asked.add(new Asked(rule, session))));
+    scan.rules().forEach(rule -> asked.add(new Asked(rule, scan.name(), session)));
+    scan.anyOf()
+        .forEach(group -> group.forEach(rule -> asked.add(new Asked(rule, scan.name(), session))));
   }
 
   /** The answer of every rule of a scan about a security at a moment, in the scan's order. */
@@ -66,7 +71,11 @@ public final class WhyNot implements TapeListener {
   }
 
   private void play(long moment) {
-    replay.listen(this);
+    replay.listen(
+        ScanEngine.followsHits(scan)
+            ? TapeListener.both(
+                new ScanEngine(replay, new Program(List.of(scan), List.of()), hit -> {}), this)
+            : this);
     replay.runTo(moment);
     ask(moment);
   }

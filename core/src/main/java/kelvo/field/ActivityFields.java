@@ -6,10 +6,12 @@ import java.util.List;
 import java.util.function.ToDoubleFunction;
 import kelvo.session.SecurityFacts;
 import kelvo.session.Session;
-import kelvo.state.LargestPrints;
+import kelvo.state.DaySoFar;
+import kelvo.state.LargestPrint;
 import kelvo.state.SlidingSpan;
 import kelvo.state.SymbolState;
-import kelvo.state.TapeMoment;
+import kelvo.state.TapeFollower;
+import kelvo.state.VolumeSince;
 import kelvo.tape.Price;
 import kelvo.time.DayTime;
 
@@ -70,10 +72,10 @@ final class ActivityFields {
             "Shares of the largest print since 04:00, averaged, derived and contingent prices left out.",
             NEVER,
             session -> {
-              LargestPrints largest = new LargestPrints(session);
-              return (s, now) -> largest.shares(s);
+              TapeFollower<LargestPrint> largest = LargestPrint.of(session);
+              return (s, now) -> largest.of(s).shares();
             },
-            TapeMoment::largestPrint),
+            moment -> moment.soFar().largestPrint()),
         new Field.Number(
             "largest print $",
             Unit.MONEY,
@@ -81,10 +83,10 @@ final class ActivityFields {
             "Money of the most expensive print since 04:00, averaged, derived and contingent prices left out.",
             NEVER,
             session -> {
-              LargestPrints largest = new LargestPrints(session);
-              return (s, now) -> largest.money(s) / (double) Price.DOLLAR;
+              TapeFollower<LargestPrint> largest = LargestPrint.of(session);
+              return (s, now) -> largest.of(s).money() / (double) Price.DOLLAR;
             },
-            moment -> moment.largestMoney() / (double) Price.DOLLAR),
+            moment -> moment.soFar().largestMoney() / (double) Price.DOLLAR),
         shares(SlidingSpan.ONE_MINUTE, Field.Pace.LAST_MINUTE, "minute"),
         trades(SlidingSpan.ONE_MINUTE, Field.Pace.LAST_MINUTE, "minute"),
         shares(SlidingSpan.FIVE_MINUTES, Field.Pace.LAST_FIVE_MINUTES, "five minutes"),
@@ -157,6 +159,18 @@ final class ActivityFields {
                       ? Formulas.percentOf((double) s.mentions(DayTime.HOUR, now), usual)
                       : Double.NaN;
                 }),
+        since(
+            "news",
+            "Shares traded since the newest item was published; of an item of an earlier session, since 04:00.",
+            "no item names it",
+            VolumeSince::volumeSinceNews,
+            DaySoFar.Answer::volumeSinceNews),
+        since(
+            "resume",
+            "Shares traded since trading began again after the newest halt.",
+            "it was not halted today, or is halted",
+            VolumeSince::volumeSinceResume,
+            DaySoFar.Answer::volumeSinceResume),
         new Field.Number(
             "float turnover",
             Unit.TIMES,
@@ -208,6 +222,25 @@ final class ActivityFields {
         NEVER,
         session -> (s, now) -> s.trades(span, now),
         moment -> moment.trades(span));
+  }
+
+  private static Field since(
+      String event,
+      String meaning,
+      String unknown,
+      ToDoubleFunction<VolumeSince> shares,
+      ToDoubleFunction<DaySoFar.Answer> fromTape) {
+    return new Field.Number(
+        "volume since " + event,
+        Unit.SHARES,
+        Field.Pace.EVENTS,
+        meaning,
+        unknown,
+        session -> {
+          TapeFollower<VolumeSince> since = VolumeSince.of(session);
+          return (s, now) -> shares.applyAsDouble(since.of(s));
+        },
+        moment -> fromTape.applyAsDouble(moment.soFar()));
   }
 
   private static Field clocked(

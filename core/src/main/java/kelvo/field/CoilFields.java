@@ -2,8 +2,8 @@ package kelvo.field;
 
 import java.util.List;
 import kelvo.history.DailyCoil;
-import kelvo.state.FiveMinuteCoil;
-import kelvo.state.TapeMoment;
+import kelvo.state.FiveMinuteBars;
+import kelvo.state.TapeFollower;
 import kelvo.tape.Price;
 
 /** Whether a security has gone quiet, by daily and by 5-minute bars. */
@@ -27,19 +27,19 @@ final class CoilFields {
             Unit.FLAG,
             "Bollinger bands of the session's 5-minute bars lie inside Keltner bands, the running bar's close included.",
             session -> {
-              FiveMinuteCoil coil = new FiveMinuteCoil(session);
-              return (s, now) -> coil.at(s);
+              TapeFollower<FiveMinuteBars> bars = FiveMinuteBars.of(session);
+              return (s, now) -> bars.of(s).now();
             },
-            TapeMoment::fiveMinuteCoil),
+            moment -> moment.soFar().coil()),
         fiveMinutes(
             "coil 5m bars",
             Unit.COUNT,
             "5-minute bars since the 5-minute coil last changed, 0 when it changes in the running one.",
             session -> {
-              FiveMinuteCoil coil = new FiveMinuteCoil(session);
-              return (s, now) -> coil.barsSince(s);
+              TapeFollower<FiveMinuteBars> bars = FiveMinuteBars.of(session);
+              return (s, now) -> bars.of(s).since();
             },
-            TapeMoment::fiveMinuteCoilBars));
+            moment -> moment.soFar().coilBars()));
   }
 
   private static Field fiveMinutes(

@@ -20,13 +20,15 @@ public final class FieldCatalogue {
             RangeFields.all(),
             ActivityFields.all(),
             AverageFields.all(),
+            MinuteFields.all(),
             PriorDayFields.all(),
             HistoryFields.all(),
             CoilFields.all(),
             CharacterFields.all(),
             HaltFields.all(),
             NewsFields.all(),
-            BreadthFields.all())
+            BreadthFields.all(),
+            ThemeFields.all())
         .forEach(group -> group.forEach(field -> FIELDS.put(field.words(), field)));
     FAMILIES.addAll(ActivityFields.families());
     FAMILIES.addAll(RangeFields.families());
@@ -35,6 +37,7 @@ public final class FieldCatalogue {
     FAMILIES.addAll(HistoryFields.families());
     FAMILIES.addAll(NewsFields.families());
     FAMILIES.addAll(BreadthFields.families());
+    FAMILIES.add(RecentHits.family());
   }
 
   /** The members of families that every hit records. */

@@ -1,14 +1,23 @@
 package kelvo.field;
 
 import java.util.List;
+import java.util.function.ToLongFunction;
 import kelvo.session.Session;
+import kelvo.state.BandReference;
 import kelvo.state.StatusSoFar;
 import kelvo.state.SymbolState;
+import kelvo.state.TapeFollower;
+import kelvo.state.VolatilityBand;
+import kelvo.tape.Price;
 import kelvo.time.DayTime;
+import org.jspecify.annotations.Nullable;
 
 /** Whether a security trades. */
 final class HaltFields {
   private static final long LAST_TEN_MINUTES = 10 * DayTime.MINUTE;
+
+  private static final String NO_BAND =
+      "it is outside regular hours, there is no regular print yet, or it is a right or warrant";
 
   private HaltFields() {}
 
@@ -47,7 +56,61 @@ final class HaltFields {
             Field.Pace.CLOCK,
             "Whole minutes since trading began again after the newest halt.",
             "it was not halted today, or is halted",
-            session -> (s, now) -> minutesSinceResume(s.status(), now)));
+            session -> (s, now) -> minutesSinceResume(s.status(), now)),
+        new Field.Number(
+            "change since halt %",
+            Unit.PERCENT,
+            Field.Pace.EVENTS,
+            "Price less the price at the newest halt, over it.",
+            "it was not halted today",
+            session -> (s, now) -> Formulas.percentOf(s.price(), s.status().haltPrice())),
+        new Field.Word(
+            "halt direction",
+            Field.Pace.EVENTS,
+            "Which way price had gone in the five minutes before the newest halt: up or down.",
+            "it was not halted today, or price had not moved",
+            (s, now) ->
+                switch (s.status().haltDirection()) {
+                  case 1 -> "up";
+                  case -1 -> "down";
+                  default -> "";
+                }),
+        band("upper band", "Highest", VolatilityBand::high),
+        band("lower band", "Lowest", VolatilityBand::low),
+        new Field.Number(
+            "distance to band %",
+            Unit.PERCENT,
+            Field.Pace.CLOCK,
+            "How far price is from the nearer volatility band, over price; below 0 outside.",
+            NO_BAND,
+            session -> {
+              TapeFollower<BandReference> references = BandReference.of(session);
+              return (s, now) -> {
+                VolatilityBand band = references.of(s).band(now);
+                return band == null || s.lastPrice() == Price.NONE
+                    ? Double.NaN
+                    : band.distancePercent(s.lastPrice());
+              };
+            }));
+  }
+
+  private static Field band(String words, String edge, ToLongFunction<VolatilityBand> price) {
+    return new Field.Number(
+        words,
+        Unit.PRICE,
+        Field.Pace.CLOCK,
+        edge + " price at which it may trade for the moment, by its volatility band.",
+        NO_BAND,
+        session -> {
+          TapeFollower<BandReference> references = BandReference.of(session);
+          return (s, now) -> dollars(references.of(s).band(now), price);
+        },
+        moment -> dollars(moment.soFar().band(), price));
+  }
+
+  private static double dollars(
+      @Nullable VolatilityBand band, ToLongFunction<VolatilityBand> price) {
+    return band == null ? Double.NaN : Price.dollars(price.applyAsLong(band));
   }
 
   private static double minutesSinceResume(StatusSoFar status, long now) {

@@ -10,6 +10,7 @@ import java.util.function.Predicate;
 import kelvo.field.Field;
 import kelvo.field.FieldCatalogue;
 import kelvo.field.FieldValues;
+import kelvo.field.RecentHits;
 import kelvo.scan.Scan;
 import kelvo.session.Session;
 import kelvo.state.SymbolState;
@@ -30,6 +31,11 @@ public final class HitFields {
   private final List<Field.Word> liveWords;
   private final Field.Reading[] fixed;
   private final Field.Reading[] live;
+
+  /** Which of the live values count the hits of the scan that makes the hit. */
+  private final boolean[] ownHits;
+
+  private final Session session;
   private final @Nullable Fixed[] fixedOfSecurity;
 
   /** What stays the same all session about a security. */
@@ -41,7 +47,12 @@ public final class HitFields {
     liveWords = words(scans, field -> field.pace() != Field.Pace.FIXED);
     fixed = readings(session, FIXED);
     live = readings(session, LIVE);
+    ownHits = new boolean[live.length];
+    for (int i = 0; i < live.length; i++) {
+      ownHits[i] = RecentHits.isCountedBy(recorded.get(fixed.length + i));
+    }
     fixedOfSecurity = new Fixed[session.securities().size()];
+    this.session = session;
   }
 
   /**
@@ -86,7 +97,8 @@ public final class HitFields {
         .toArray(Field.Reading[]::new);
   }
 
-  FieldValues of(SymbolState state, long now) {
+  /** The values for a hit of a scan, or of something else that has a name. */
+  FieldValues of(String scan, SymbolState state, long now) {
     Fixed known = fixedOfSecurity[state.id()];
     if (known == null) {
       known =
@@ -97,7 +109,7 @@ public final class HitFields {
     return new FieldValues(
         recorded,
         known.numbers,
-        values(live, state, now),
+        withOwnHits(scan, values(live, state, now), state, now),
         withWords(known.words, liveWords, state, now),
         state.moment(now));
   }
@@ -114,6 +126,17 @@ public final class HitFields {
       }
     }
     return known;
+  }
+
+  /** Adds how often the scan itself has hit the security before. */
+  private double[] withOwnHits(String scan, double[] values, SymbolState state, long now) {
+    for (int i = 0; i < values.length; i++) {
+      if (ownHits[i]) {
+        Field.Number field = RecentHits.in(recorded.get(fixed.length + i), scan);
+        values[i] = field.bind(session).at(state, now);
+      }
+    }
+    return values;
   }
 
   private static double[] values(Field.Reading[] readings, SymbolState state, long now) {

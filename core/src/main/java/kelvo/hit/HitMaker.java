@@ -19,12 +19,19 @@ final class HitMaker {
   /** By the scans themselves: working a version out for each hit would cost more than the hit. */
   private final Map<Scan, String> versions = new IdentityHashMap<>();
 
+  private final HitTimes times;
   private int made;
 
   HitMaker(Session session, List<Scan> scans, Consumer<Hit> sink) {
     this.session = session;
     this.sink = sink;
     fields = new HitFields(session, scans);
+    times = new HitTimes(session);
+  }
+
+  /** When it has made hits. */
+  HitTimes times() {
+    return times;
   }
 
   /** A hit of a scan; one that looks both ways goes the trigger's way, else that of the change. */
@@ -52,6 +59,7 @@ final class HitMaker {
             now,
             trigger,
             state.price(),
-            fields.of(state, now)));
+            fields.of(name, state, now)));
+    times.add(name, state.id(), now);
   }
 }

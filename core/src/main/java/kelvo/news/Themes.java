@@ -56,13 +56,20 @@ public final class Themes {
     List<Theme> themes = new ArrayList<>();
     byWay.forEach(
         (way, members) -> {
-          double leader = members.getFirst().dollars();
-          List<Mover> together =
-              members.stream().filter(m -> m.dollars() >= leader * SHARE_OF_LEADER).toList();
+          List<Mover> together = together(members);
           if (together.size() >= MIN_MEMBERS) {
             themes.add(new Theme(way.sector(), way.up(), together));
           }
         });
     return themes;
+  }
+
+  /** Of movers of one sector and way those that move together, the one with most dollars first. */
+  public static List<Mover> together(List<Mover> movers) {
+    double leader = movers.stream().mapToDouble(Mover::dollars).max().orElse(0);
+    return movers.stream()
+        .filter(m -> m.dollars() >= leader * SHARE_OF_LEADER)
+        .sorted(Comparator.comparingDouble(Mover::dollars).reversed())
+        .toList();
   }
 }

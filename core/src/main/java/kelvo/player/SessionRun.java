@@ -188,7 +188,18 @@ public final class SessionRun implements Seekable {
 
   @Override
   public TapeReplay replay() {
-    return new TapeReplay(session);
+    TapeReplay replay = new TapeReplay(session);
+    replay.market().hitCounts(this::count);
+    return replay;
+  }
+
+  private int count(String scan, int security, long after, long until) {
+    int count = 0;
+    List<Hit> known = hits.until(until);
+    for (int i = known.size() - 1; i >= 0 && known.get(i).at() > after; i--) {
+      count += known.get(i).security() == security && known.get(i).scan().equals(scan) ? 1 : 0;
+    }
+    return count;
   }
 
   @Override

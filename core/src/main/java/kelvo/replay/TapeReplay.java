@@ -92,6 +92,7 @@ public final class TapeReplay {
       passTime(now);
     }
     clock = now;
+    market.taken(events);
     SymbolState state = states[cursor.symbol()];
     int effects = state.apply(market, cursor);
     if ((effects & Effect.PRICE) != 0) {
@@ -170,5 +171,6 @@ public final class TapeReplay {
       states[i].copyFrom(checkpoint.states()[i]);
     }
     gauge.restore(states);
+    market.taken(events);
   }
 }

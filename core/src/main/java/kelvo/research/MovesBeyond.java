@@ -129,8 +129,8 @@ public record MovesBeyond(
             rule -> {
               fields.add(rule.field());
               for (Rule.Step step : rule.steps()) {
-                if (step.bound() instanceof Bound.Times times) {
-                  fields.add(times.field());
+                if (step.bound() instanceof Bound.OtherField other) {
+                  fields.add(other.field());
                 }
               }
             });

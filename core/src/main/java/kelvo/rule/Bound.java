@@ -20,8 +20,27 @@ public sealed interface Bound {
     }
   }
 
-  /** Another field times a factor. */
-  record Times(double factor, Field.Number field, String words) implements Bound {}
+  /**
+   * Another field times a factor, and so many points above it.
+   *
+   * @param points in the unit of both fields; below 0 for points below it
+   */
+  record OtherField(double factor, double points, Field.Number field, String words)
+      implements Bound {
+    /** The bound, by the other field's value. */
+    double of(double value) {
+      return factor * value + points;
+    }
+
+    /** As many points on the other side. */
+    OtherField mirrored() {
+      String turned =
+          points > 0
+              ? words.replaceFirst(" above ", " below ")
+              : words.replaceFirst(" below ", " above ");
+      return new OtherField(factor, -points, field, points == 0 ? words : turned);
+    }
+  }
 
   /** One or several words. */
   record Words(List<String> all) implements Bound {

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import kelvo.field.Field;
+import kelvo.field.RecentHits;
 import kelvo.field.Unit;
 import kelvo.time.Phases;
 
@@ -43,8 +44,8 @@ public record Rule(Field field, Relation relation, List<Step> steps, boolean orU
     List<Field.Pace> paces = new ArrayList<>();
     paces.add(field.pace());
     for (Step step : steps) {
-      if (step.bound() instanceof Bound.Times times) {
-        paces.add(times.field().pace());
+      if (step.bound() instanceof Bound.OtherField other) {
+        paces.add(other.field().pace());
       }
     }
     return paces;
@@ -110,9 +111,16 @@ public record Rule(Field field, Relation relation, List<Step> steps, boolean orU
       case Bound.Amount amount ->
           Optional.of(new Interval(relation.low(amount.value()), relation.high(amount.value())));
       case Bound.Range range -> Optional.of(new Interval(range.low(), range.high()));
-      case Bound.Times times -> Optional.empty();
+      case Bound.OtherField other -> Optional.empty();
       case Bound.Words words -> Optional.empty();
     };
+  }
+
+  /** The rule as a scan asks it, which may ask for its own hits: {@link RecentHits#in}. */
+  public Rule in(String scan) {
+    return field instanceof Field.Number number
+        ? new Rule(RecentHits.in(number, scan), relation, steps, orUnknown)
+        : this;
   }
 
   /** With another bound in one of its steps. */
@@ -148,7 +156,7 @@ public record Rule(Field field, Relation relation, List<Step> steps, boolean orU
               Amounts.words(-range.high(), field.unit())
                   + " and "
                   + Amounts.words(-range.low(), field.unit()));
-      case Bound.Times times -> times;
+      case Bound.OtherField other -> other.mirrored();
       case Bound.Words words -> words;
     };
   }

@@ -1,7 +1,6 @@
 package kelvo.rule;
 
 import java.util.List;
-import kelvo.field.Field;
 import kelvo.time.Phases;
 import org.jspecify.annotations.Nullable;
 
@@ -14,8 +13,7 @@ final class RuleBounds {
   private final boolean[] asks;
   private final double[] lows;
   private final double[] highs;
-  private final double[] factors;
-  private final Field.@Nullable Number[] others;
+  private final Bound.@Nullable OtherField[] others;
   private final String[] words;
   private final boolean not;
 
@@ -26,8 +24,7 @@ final class RuleBounds {
     asks = new boolean[count];
     lows = new double[count];
     highs = new double[count];
-    factors = new double[count];
-    others = new Field.Number[count];
+    others = new Bound.OtherField[count];
     words = new String[count];
     not = rule.relation() == Relation.IS_NOT;
     List<Rule.Step> steps = rule.steps();
@@ -50,10 +47,7 @@ final class RuleBounds {
           lows[phase] = range.low();
           highs[phase] = range.high();
         }
-        case Bound.Times times -> {
-          factors[phase] = times.factor();
-          others[phase] = times.field();
-        }
+        case Bound.OtherField other -> others[phase] = other;
         case Bound.Words named -> {
           lows[phase] = 1;
           highs[phase] = 1;
@@ -68,13 +62,8 @@ final class RuleBounds {
   }
 
   /** The field that the rule's own is held against in a phase; null when there is none. */
-  Field.@Nullable Number otherIn(int phase) {
+  Bound.@Nullable OtherField otherIn(int phase) {
     return others[phase];
-  }
-
-  /** How many times the other field is the bound in a phase for which {@link #otherIn} has one. */
-  double factorIn(int phase) {
-    return factors[phase];
   }
 
   /** The bound of a phase as the rule's sentence writes it. */
@@ -95,8 +84,8 @@ final class RuleBounds {
   }
 
   /** Whether a value passes in a phase in which it is held against another field's value. */
-  boolean holds(double value, double other, int phase) {
-    double bound = factors[phase] * other;
+  boolean holds(double value, Bound.OtherField against, double other) {
+    double bound = against.of(other);
     if (Double.isNaN(value) || Double.isNaN(bound)) {
       return rule.orUnknown();
     }

@@ -27,8 +27,8 @@ public final class RuleCheck {
     words = rule.field() instanceof Field.Word word ? values.words(word) : null;
     others = new Values.Numbers[values.phases().all().size()];
     for (int phase = 0; phase < others.length; phase++) {
-      Field.Number other = bounds.otherIn(phase);
-      others[phase] = other == null ? null : values.numbers(other);
+      Bound.OtherField other = bounds.otherIn(phase);
+      others[phase] = other == null ? null : values.numbers(other.field());
     }
   }
 
@@ -39,9 +39,10 @@ public final class RuleCheck {
     }
     double value = number(subject, now);
     Values.Numbers other = others[phase];
-    return other == null
+    Bound.OtherField against = bounds.otherIn(phase);
+    return other == null || against == null
         ? bounds.holds(value, phase)
-        : bounds.holds(value, other.of(subject, now), phase);
+        : bounds.holds(value, against, other.of(subject, now));
   }
 
   /** The field's value; for a word 1 when the rule names it, else 0; NaN when unknown. */
@@ -75,10 +76,11 @@ public final class RuleCheck {
       return "";
     }
     Values.Numbers other = others[phase];
+    Bound.OtherField against = bounds.otherIn(phase);
     String text = rule.relation().words() + " " + bounds.wordsIn(phase);
-    return other == null
+    return other == null || against == null
         ? text
-        : text + " = " + rule.field().unit().text(bounds.factorIn(phase) * other.of(subject, now));
+        : text + " = " + rule.field().unit().text(against.of(other.of(subject, now)));
   }
 
   /** Whether the rule asks anything in a phase. */

@@ -22,6 +22,7 @@ public final class RuleCompletion {
   private static final List<Relation> OF_NUMBERS =
       List.of(
           Relation.AT_LEAST, Relation.AT_MOST, Relation.ABOVE, Relation.BELOW, Relation.BETWEEN);
+  private static final List<String> POINTS = List.of("points above ", "points below ");
   private static final List<Relation> OF_WORDS =
       List.of(Relation.IS, Relation.IS_ONE_OF, Relation.IS_NOT);
 
@@ -137,8 +138,17 @@ public final class RuleCompletion {
     List<String> next =
         new ArrayList<>(vocabulary.phases().all().stream().map(p -> p.name()).toList());
     next.add("or unknown");
+    if (field.unit() == Unit.PERCENT) {
+      next.addAll(POINTS);
+    }
     List<Proposal> proposals = new ArrayList<>(starting(upTo, typed, next));
-    if (last.substring(0, space).endsWith("x")) {
+    Optional<String> points = POINTS.stream().filter(typed::startsWith).findFirst();
+    if (points.isPresent()) {
+      String upToField = upTo + points.get();
+      fields(typed.substring(points.get().length()).toLowerCase(Locale.ROOT)).stream()
+          .filter(f -> find(f.sentence()).map(Field::unit).orElse(null) == Unit.PERCENT)
+          .forEach(f -> proposals.add(new Proposal(upToField + f.sentence(), f.meaning())));
+    } else if (last.substring(0, space).endsWith("x")) {
       fields(typed.toLowerCase(Locale.ROOT))
           .forEach(f -> proposals.add(new Proposal(upTo + f.sentence(), f.meaning())));
     }

@@ -28,6 +28,8 @@ public final class RuleSentence {
               .map(Pattern::quote)
               .collect(Collectors.joining("|", "(?<=\\s)(", ")(?=\\s|$)")));
   private static final Pattern BRACKETS = Pattern.compile("\\([^)]*\\)");
+  private static final Pattern POINTS =
+      Pattern.compile("(\\d+(?:\\.\\d*)?) points? (above|below) (.+)");
   private static final Pattern OR_UNKNOWN = Pattern.compile("\\s+or\\s+unknown\\s*$");
 
   private final String sentence;
@@ -228,12 +230,29 @@ public final class RuleSentence {
   }
 
   private Bound single(Field.Number field, String words, int at) {
+    Matcher points = POINTS.matcher(words);
+    if (points.matches()) {
+      return pointsFrom(field, points, at);
+    }
     Matcher times = Pattern.compile("(?:([0-9.]+)\\s*x\\s+)?([a-z].*)").matcher(words);
     if (times.matches() && found(times.group(2)).orElse(null) instanceof Field.Number other) {
       double factor = times.group(1) == null ? 1 : Double.parseDouble(times.group(1));
-      return new Bound.Times(factor, other, words);
+      return new Bound.OtherField(factor, 0, other, words);
     }
     return new Bound.Amount(amount(field, words, at), Amounts.written(words, field.unit()));
+  }
+
+  private Bound pointsFrom(Field.Number field, Matcher points, int at) {
+    if (field.unit() == Unit.PERCENT
+        && found(points.group(3)).orElse(null) instanceof Field.Number other
+        && other.unit() == Unit.PERCENT) {
+      double distance = Double.parseDouble(points.group(1));
+      boolean above = points.group(2).equals("above");
+      return new Bound.OtherField(1, above ? distance : -distance, other, points.group());
+    }
+    throw wrong(
+        at,
+        "points stand between two per cents, as in: change % at least 3 points above change of SYM");
   }
 
   private double amount(Field.Number field, String words, int at) {

@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.function.IntFunction;
 import kelvo.field.Field;
+import kelvo.field.RecentHits;
 import kelvo.session.Session;
 import kelvo.state.SymbolState;
 
@@ -29,7 +30,11 @@ public final class Matches {
     order = new ScanOrder(scan, session);
     columnReadings =
         scan.columns().stream()
-            .map(c -> c instanceof Field.Number n ? n.bind(session) : NO_NUMBER)
+            .map(
+                c ->
+                    c instanceof Field.Number n
+                        ? RecentHits.in(n, scan.name()).bind(session)
+                        : NO_NUMBER)
             .toList();
   }
 

@@ -45,7 +45,7 @@ public final class ScanCheck {
           eligible[i] &= answers[i];
         }
       } else {
-        asked.add(new RuleCheck(rule, values));
+        asked.add(new RuleCheck(rule.in(scan.name()), values));
       }
     }
     live = asked.toArray(new RuleCheck[0]);
@@ -70,7 +70,7 @@ public final class ScanCheck {
           settledHold[i] |= answers[i];
         }
       } else {
-        asked.add(new RuleCheck(rule, values));
+        asked.add(new RuleCheck(rule.in(scan.name()), values));
       }
     }
     anyOf[group] = asked.toArray(new RuleCheck[0]);

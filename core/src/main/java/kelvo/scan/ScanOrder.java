@@ -3,6 +3,7 @@ package kelvo.scan;
 import java.util.Comparator;
 import java.util.List;
 import kelvo.field.Field;
+import kelvo.field.RecentHits;
 import kelvo.session.Session;
 import kelvo.state.SymbolState;
 
@@ -17,7 +18,9 @@ public final class ScanOrder {
     this.session = session;
     orders = scan.sort();
     readings =
-        orders.stream().map(order -> order.field().bind(session)).toArray(Field.Reading[]::new);
+        orders.stream()
+            .map(order -> RecentHits.in(order.field(), scan.name()).bind(session))
+            .toArray(Field.Reading[]::new);
   }
 
   /** The order in force at a moment, by its place; -1 when it is by symbol. */

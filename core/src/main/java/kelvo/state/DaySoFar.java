@@ -1,28 +1,69 @@
 package kelvo.state;
 
+import java.util.List;
 import java.util.concurrent.atomic.AtomicReferenceArray;
 import kelvo.session.Session;
 import kelvo.tape.Corrections;
 import kelvo.tape.EventTape;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What takes all events of one security to tell, followed from one asking to the next: whoever asks
  * in the order of the tape walks it once. Any thread may ask; answers depend on the question alone.
  */
-final class DaySoFar {
+public final class DaySoFar {
   private final EventTape tape;
   private final FiveMinuteBars bars;
   private final LargestPrint largest;
+  private final ExtremeTimes extremes;
+  private final MinuteRuns runs;
+  private final VolumeSince since;
+  private final BandReference reference;
+  private final List<TapeFollower.Made> all;
   private Corrections corrections = Corrections.NONE;
   private int reached = EventTape.NONE;
 
-  /** The answer at an event. */
-  record Answer(double coil, double coilBars, long largestPrint, long largestMoney) {}
+  /**
+   * What the day had come to: the answers of {@link FiveMinuteBars}, {@link LargestPrint}, {@link
+   * ExtremeTimes}, {@link MinuteRuns}, {@link VolumeSince} and {@link BandReference} at a moment.
+   */
+  public record Answer(
+      double coil,
+      double coilBars,
+      long largestPrint,
+      long largestMoney,
+      long highAt,
+      long lowAt,
+      int risingMinutes,
+      int minutesAbove,
+      double volumeSinceNews,
+      double volumeSinceResume,
+      @Nullable VolatilityBand band) {
+    /** Before a security's first event. */
+    static final Answer NOTHING =
+        new Answer(
+            Double.NaN,
+            Double.NaN,
+            0,
+            0,
+            ExtremeTimes.NONE,
+            ExtremeTimes.NONE,
+            0,
+            0,
+            Double.NaN,
+            Double.NaN,
+            null);
+  }
 
   private DaySoFar(Session session) {
     tape = session.tape();
-    bars = new FiveMinuteBars(tape, session.hours());
+    bars = new FiveMinuteBars(session);
     largest = new LargestPrint(tape);
+    extremes = new ExtremeTimes(session);
+    runs = new MinuteRuns(session);
+    since = new VolumeSince(session);
+    reference = new BandReference(session);
+    all = List.of(bars, largest, extremes, runs, since, reference);
   }
 
   /** That of a security in a session. */
@@ -41,21 +82,32 @@ final class DaySoFar {
   }
 
   /** The answer at the last of a security's events, its prints corrected as was known then. */
-  synchronized Answer at(int lastEvent, Corrections known) {
+  synchronized Answer at(int lastEvent, Corrections known, long now) {
     if (reached > lastEvent || corrections != known) {
-      bars.begin();
-      largest.begin();
+      all.forEach(TapeFollower.Made::begin);
       reached = EventTape.NONE;
       corrections = known;
     }
     int event = reached == EventTape.NONE ? first(lastEvent) : after(reached, lastEvent);
     while (event != EventTape.NONE) {
-      bars.take(event, known);
-      largest.take(event, known);
+      for (TapeFollower.Made made : all) {
+        made.take(event, known);
+      }
       reached = event;
       event = after(event, lastEvent);
     }
-    return new Answer(bars.now(), bars.since(), largest.shares(), largest.money());
+    return new Answer(
+        bars.now(),
+        bars.since(),
+        largest.shares(),
+        largest.money(),
+        extremes.highAt(),
+        extremes.lowAt(),
+        runs.risingMinutes(now),
+        runs.minutesAbove(now),
+        since.volumeSinceNews(),
+        since.volumeSinceResume(),
+        reference.band(now));
   }
 
   private int first(int lastEvent) {

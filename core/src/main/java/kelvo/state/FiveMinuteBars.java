@@ -3,6 +3,7 @@ package kelvo.state;
 import java.util.Arrays;
 import kelvo.history.Averages;
 import kelvo.history.Coil;
+import kelvo.session.Session;
 import kelvo.tape.Corrections;
 import kelvo.tape.EventTape;
 import kelvo.tape.Price;
@@ -12,9 +13,9 @@ import kelvo.time.SessionHours;
 
 /**
  * The 5-minute bars of one security from 04:00 on and whether they are coiled, print by print; five
- * minutes without a print carry no bar.
+ * minutes without a print carry no bar. See {@link Coil}; the running bar's close is included.
  */
-final class FiveMinuteBars extends TapeFollower.Made {
+public final class FiveMinuteBars extends TapeFollower.Made {
   private static final long SPAN = 5 * DayTime.MINUTE;
   private static final int MAX_BARS = (int) ((DayTime.LAST - DayTime.FIRST) / SPAN) + 1;
 
@@ -32,10 +33,14 @@ final class FiveMinuteBars extends TapeFollower.Made {
   private double state = Double.NaN;
   private int same;
 
-  /** No bar yet. */
-  FiveMinuteBars(EventTape tape, SessionHours hours) {
-    this.tape = tape;
-    this.hours = hours;
+  FiveMinuteBars(Session session) {
+    tape = session.tape();
+    hours = session.hours();
+  }
+
+  /** Those of a session's securities. */
+  public static TapeFollower<FiveMinuteBars> of(Session session) {
+    return new TapeFollower<>(session, () -> new FiveMinuteBars(session));
   }
 
   @Override
@@ -93,7 +98,7 @@ final class FiveMinuteBars extends TapeFollower.Made {
   }
 
   /** Whether it is coiled: 1, 0 or unknown (NaN) before 21 bars are complete. */
-  double now() {
+  public double now() {
     return count <= Coil.BARS || close == Price.NONE
         ? Double.NaN
         : Coil.of(
@@ -105,7 +110,7 @@ final class FiveMinuteBars extends TapeFollower.Made {
   }
 
   /** Bars since that changed, the running one included; NaN when unknown. */
-  double since() {
+  public double since() {
     double now = now();
     if (Double.isNaN(now) || Double.isNaN(state)) {
       return Double.NaN;

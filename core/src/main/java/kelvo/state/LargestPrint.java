@@ -1,5 +1,6 @@
 package kelvo.state;
 
+import kelvo.session.Session;
 import kelvo.tape.Corrections;
 import kelvo.tape.EventTape;
 import kelvo.tape.Price;
@@ -9,14 +10,18 @@ import kelvo.tape.TapeRules;
  * The print of the most shares and that of the most money since 04:00, of those at a price of the
  * moment.
  */
-final class LargestPrint extends TapeFollower.Made {
+public final class LargestPrint extends TapeFollower.Made {
   private final EventTape tape;
   private long shares;
   private long money;
 
-  /** No print yet. */
   LargestPrint(EventTape tape) {
     this.tape = tape;
+  }
+
+  /** Those of a session's securities. */
+  public static TapeFollower<LargestPrint> of(Session session) {
+    return new TapeFollower<>(session, () -> new LargestPrint(session.tape()));
   }
 
   @Override
@@ -37,12 +42,12 @@ final class LargestPrint extends TapeFollower.Made {
   }
 
   /** Shares; 0 before the first print. */
-  long shares() {
+  public long shares() {
     return shares;
   }
 
   /** Money in {@link Price} units. */
-  long money() {
+  public long money() {
     return money;
   }
 }

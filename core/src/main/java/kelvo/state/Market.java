@@ -1,6 +1,7 @@
 package kelvo.state;
 
 import java.util.List;
+import kelvo.news.Themes;
 import kelvo.session.Session;
 import kelvo.tape.EventTape;
 import kelvo.tape.Price;
@@ -17,6 +18,9 @@ public final class Market {
   private final SessionHours hours;
   private final @Nullable MarketGauge gauge;
   private List<SymbolState> states = List.of();
+  private @Nullable SectorThemes themes;
+  private int events;
+  private @Nullable HitCounts hitCounts;
 
   private Market(Session session, @Nullable MarketGauge gauge) {
     this.session = session;
@@ -45,6 +49,34 @@ public final class Market {
   /** What is counted of the whole market; null when it is not seen. */
   public @Nullable MarketGauge gauge() {
     return gauge;
+  }
+
+  /** From now on asks somebody about the hits of scans. */
+  public void hitCounts(HitCounts counts) {
+    hitCounts = counts;
+  }
+
+  /** Who knows the hits of scans in this market; null when nobody does. */
+  public @Nullable HitCounts hitCounts() {
+    return hitCounts;
+  }
+
+  /** Notes how many events have been taken, so that what was worked out before no longer counts. */
+  public void taken(int count) {
+    events = count;
+  }
+
+  /**
+   * The movers of a security's sector in its direction, the leader first; none when the rest of the
+   * market is not seen. See {@link Themes#together}.
+   */
+  public List<Themes.Mover> theme(SymbolState of) {
+    if (states.isEmpty()) {
+      return List.of();
+    }
+    SectorThemes known = themes == null ? new SectorThemes(session, states) : themes;
+    themes = known;
+    return known.of(of, events);
   }
 
   /** The newest print of a security; {@link Price#NONE} without one, or when it is not seen. */

@@ -2,6 +2,7 @@ package kelvo.state;
 
 import kelvo.tape.EventTape;
 import kelvo.tape.HaltReason;
+import kelvo.tape.Price;
 import kelvo.tape.TradingState;
 import kelvo.time.DayTime;
 
@@ -22,6 +23,8 @@ public final class StatusSoFar {
   private long pauseEnds;
   private int halts;
   private String haltReason = "";
+  private long haltPrice = Price.NONE;
+  private long priceBeforeHalt = Price.NONE;
 
   /** Takes a status event; returns the {@link Effect} of it. */
   int take(EventTape tape, int event) {
@@ -50,6 +53,12 @@ public final class StatusSoFar {
     return Effect.HALTED;
   }
 
+  /** Notes the price at which a halt came, and the one five minutes before it. */
+  void haltedAt(long price, long fiveMinutesBefore) {
+    haltPrice = price;
+    priceBeforeHalt = fiveMinutesBefore;
+  }
+
   /** A further message during a halt: another reason, or a pause that is extended. */
   private void goOn(long at, String reason) {
     if (reason.isEmpty() || state != TradingState.HALTED) {
@@ -71,6 +80,8 @@ public final class StatusSoFar {
     pauseEnds = other.pauseEnds;
     halts = other.halts;
     haltReason = other.haltReason;
+    haltPrice = other.haltPrice;
+    priceBeforeHalt = other.priceBeforeHalt;
   }
 
   /** Whether it trades, as told last. */
@@ -109,5 +120,20 @@ public final class StatusSoFar {
   /** The newest reason of the newest halt, as the exchange gave it; empty without one. */
   public String haltReason() {
     return haltReason;
+  }
+
+  /** The price at the newest halt; {@link Price#NONE} without one. */
+  public long haltPrice() {
+    return haltPrice;
+  }
+
+  /**
+   * 1 when the price had risen in the five minutes before the newest halt, -1 when it had fallen; 0
+   * when neither is known.
+   */
+  public int haltDirection() {
+    return haltPrice == Price.NONE || priceBeforeHalt == Price.NONE
+        ? 0
+        : Long.compare(haltPrice, priceBeforeHalt);
   }
 }

@@ -18,6 +18,7 @@ import kelvo.time.SessionHours;
  */
 public final class SymbolState implements Subject {
   private static final short NO_MINUTE = RecentMinutes.NONE;
+  private static final long BEFORE_HALT = 5 * DayTime.MINUTE;
 
   private final int id;
   private final Market market;
@@ -115,7 +116,7 @@ public final class SymbolState implements Subject {
     EventTape from = market.tape();
     return switch (from.kind(event)) {
       case TRADE, QUOTE -> throw new IllegalStateException("event " + event + " is not rare");
-      case STATUS -> seldom.status.take(from, event);
+      case STATUS -> status(from, event);
       case CORRECTION -> correct(event);
       case IMBALANCE -> {
         seldom.imbalance = event;
@@ -127,6 +128,14 @@ public final class SymbolState implements Subject {
       }
       case NEWS -> news(event);
     };
+  }
+
+  private int status(EventTape from, int event) {
+    int effect = seldom.status.take(from, event);
+    if (effect == Effect.HALTED) {
+      seldom.status.haltedAt(price(), priceAt(from.time(event) - BEFORE_HALT));
+    }
+    return effect;
   }
 
   /** Plays all events of this security again, with what has become of its prints since. */

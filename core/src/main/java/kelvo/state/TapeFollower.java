@@ -12,9 +12,9 @@ import org.jspecify.annotations.Nullable;
  * costs nothing. Owned by one thread; does not allocate when asked, but for a security's first
  * time.
  */
-final class TapeFollower<T extends TapeFollower.Made> {
+public final class TapeFollower<T extends TapeFollower.Made> {
   /** What is made. */
-  abstract static class Made {
+  public abstract static class Made {
     /** The newest event taken, and what had become of the prints by then. */
     private int reached = EventTape.NONE;
 
@@ -39,7 +39,7 @@ final class TapeFollower<T extends TapeFollower.Made> {
 
   /** What has been made of the events that a state holds. */
   @SuppressWarnings("unchecked")
-  T of(SymbolState state) {
+  public T of(SymbolState state) {
     int id = state.id();
     if (made[id] == null) {
       made[id] = make.get();

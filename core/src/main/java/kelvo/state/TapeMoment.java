@@ -71,36 +71,22 @@ public final class TapeMoment {
     return quoted ? bought / volume : Double.NaN;
   }
 
-  /** {@link FiveMinuteCoil#at}. */
-  public double fiveMinuteCoil() {
-    return soFar().coil();
-  }
-
-  /** {@link FiveMinuteCoil#barsSince}. */
-  public double fiveMinuteCoilBars() {
-    return soFar().coilBars();
-  }
-
-  /** {@link LargestPrints#shares}. */
-  public long largestPrint() {
-    return soFar().largestPrint();
-  }
-
-  /** {@link LargestPrints#money}. */
-  public long largestMoney() {
-    return soFar().largestMoney();
-  }
-
-  private DaySoFar.Answer soFar() {
+  /** What the day had come to, worked out when it is first asked for. */
+  public DaySoFar.Answer soFar() {
     DaySoFar.Answer known = soFar;
     if (known == null) {
       known =
           lastEvent == EventTape.NONE
-              ? new DaySoFar.Answer(Double.NaN, Double.NaN, 0, 0)
-              : DaySoFar.of(session, tape.symbol(lastEvent)).at(lastEvent, corrections);
+              ? DaySoFar.Answer.NOTHING
+              : DaySoFar.of(session, tape.symbol(lastEvent)).at(lastEvent, corrections, now);
       soFar = known;
     }
     return known;
+  }
+
+  /** The moment, {@link DayTime}. */
+  public long now() {
+    return now;
   }
 
   /** Whether going on backward from an event can still meet one of the span. */

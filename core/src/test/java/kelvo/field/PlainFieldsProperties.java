@@ -5,9 +5,12 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.SplittableRandom;
+import java.util.TreeMap;
 import java.util.function.Function;
+import java.util.function.LongToDoubleFunction;
 import java.util.function.Predicate;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.DoubleStream;
@@ -129,18 +132,51 @@ class PlainFieldsProperties {
       return 30.0 - withPrints;
     }
 
-    /** Seeded with the mean of the first nine closes; each minute with a price is a bar. */
-    double ema9() {
-      List<Double> closes = new ArrayList<>();
-      long minute = -1;
-      for (Print print : eligible(p -> true).toList()) {
-        if (print.at() / DayTime.MINUTE != minute) {
-          minute = print.at() / DayTime.MINUTE;
-          closes.add(print.price());
-        } else {
-          closes.set(closes.size() - 1, print.price());
+    double minutesSince(double extreme) {
+      return eligible(Print::regular)
+          .filter(p -> p.price() == extreme)
+          .findFirst()
+          .map(p -> Math.floor((now - p.at()) / (double) DayTime.MINUTE))
+          .orElse(Double.NaN);
+    }
+
+    /** Each minute with a price is a bar. */
+    TreeMap<Long, Double> closes() {
+      TreeMap<Long, Double> closes = new TreeMap<>();
+      eligible(p -> true).forEach(p -> closes.put(p.at() / DayTime.MINUTE, p.price()));
+      return closes;
+    }
+
+    /** How many of the newest complete bars in a row compare so with what they are held against. */
+    double run(int way, LongToDoubleFunction against) {
+      List<Long> minutes = new ArrayList<>(closes().keySet());
+      minutes.removeIf(minute -> minute >= now / DayTime.MINUTE);
+      int run = 0;
+      while (run < minutes.size()) {
+        long minute = minutes.get(minutes.size() - 1 - run);
+        double line = against.applyAsDouble(minute);
+        double beyond = closes().get(minute) - line;
+        if (Double.isNaN(line) || Math.abs(beyond) < NEAR || Math.signum(beyond) != way) {
+          break;
         }
+        run++;
       }
+      return run;
+    }
+
+    double closeBefore(long minute) {
+      Map.Entry<Long, Double> before = closes().lowerEntry(minute);
+      return before == null ? Double.NaN : before.getValue();
+    }
+
+    double vwapAtEndOf(long minute) {
+      boolean early = minute * DayTime.MINUTE < SessionHours.OPEN;
+      return vwap(p -> p.at() / DayTime.MINUTE <= minute && (early || p.regular()));
+    }
+
+    /** Seeded with the mean of the first nine closes. */
+    double ema9() {
+      List<Double> closes = new ArrayList<>(closes().values());
       if (closes.size() < 9) {
         return Double.NaN;
       }
@@ -196,6 +232,12 @@ class PlainFieldsProperties {
           new Defined("vwap 04:00", p -> p.vwap(ANY)),
           new Defined("vwap 09:30", p -> p.vwap(Print::regular)),
           new Defined("ema 9", Plain::ema9),
+          new Defined("minutes since day high", p -> p.minutesSince(p.high(Print::regular))),
+          new Defined("minutes since day low", p -> p.minutesSince(p.low(Print::regular))),
+          new Defined("rising minutes", p -> p.run(1, p::closeBefore)),
+          new Defined("falling minutes", p -> p.run(-1, p::closeBefore)),
+          new Defined("minutes above vwap", p -> p.run(1, p::vwapAtEndOf)),
+          new Defined("minutes below vwap", p -> p.run(-1, p::vwapAtEndOf)),
           new Defined("idle minutes 30", Plain::idleMinutes));
 
   private static boolean opens(Print print) {

@@ -54,10 +54,24 @@ class RuleBoundsTest {
   void anotherFieldIsTheBoundSoManyTimes() {
     RuleBounds bounds = bounds("price above 1.5x vwap");
 
-    assertThat(bounds.otherIn(EARLY)).isNotNull();
-    assertThat(bounds.holds(15.01, 10, EARLY)).isTrue();
-    assertThat(bounds.holds(15, 10, EARLY)).isFalse();
-    assertThat(bounds.holds(15.01, Double.NaN, EARLY)).as("unknown").isFalse();
+    Bound.OtherField vwap = bounds.otherIn(EARLY);
+
+    assertThat(bounds.holds(15.01, vwap, 10)).isTrue();
+    assertThat(bounds.holds(15, vwap, 10)).isFalse();
+    assertThat(bounds.holds(15.01, vwap, Double.NaN)).as("unknown").isFalse();
+  }
+
+  @Test
+  void pointsAreTheDifferenceOfTwoPerCents() {
+    RuleBounds above = bounds("change % at least 3 points above change of QRTIDX");
+    Bound.OtherField index = above.otherIn(EARLY);
+
+    assertThat(above.holds(-1, index, -4)).isTrue();
+    assertThat(above.holds(-1.01, index, -4)).isFalse();
+    assertThat(above.holds(7, index, Double.NaN)).as("unknown").isFalse();
+    RuleBounds below = bounds("change % at most 2 points below change of QRTIDX");
+    assertThat(below.holds(-1, below.otherIn(EARLY), 1)).isTrue();
+    assertThat(below.holds(-0.99, below.otherIn(EARLY), 1)).isFalse();
   }
 
   @Test

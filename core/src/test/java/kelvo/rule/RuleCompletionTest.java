@@ -42,6 +42,15 @@ class RuleCompletionTest {
   }
 
   @Test
+  void aPerCentMayStandSoManyPointsFromAnother() {
+    assertThat(after("change % at least 3 po"))
+        .contains("change % at least 3 points above ", "change % at least 3 points below ");
+    assertThat(after("change % at least 3 points above change fr"))
+        .containsExactly("change % at least 3 points above change from open % ");
+    assertThat(after("volume at least 3 po")).isEmpty();
+  }
+
+  @Test
   void everyProposalOfAFieldLeadsOnToARelation() {
     for (String field : after("vo")) {
       assertThat(after(field)).as(field).isNotEmpty();

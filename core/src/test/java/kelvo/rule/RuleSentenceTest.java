@@ -93,6 +93,20 @@ class RuleSentenceTest {
   }
 
   @Test
+  void pointsStandBetweenTwoPerCents() {
+    Rule rule = parse("change % at least 3 points above change of qrtidx premarket");
+
+    assertThat(rule.sentence())
+        .isEqualTo("change % at least 3 points above change of qrtidx premarket");
+    assertThat(parse(rule.sentence())).isEqualTo(rule);
+    assertThat(rule.mirrored().sentence())
+        .isEqualTo("change % at most 3 points below change of qrtidx premarket");
+    assertThatThrownBy(() -> parse("price at least 3 points above vwap"))
+        .hasMessageContaining("character 16")
+        .hasMessageContaining("two per cents");
+  }
+
+  @Test
   void aFlagAloneAsksThatItIsSo() {
     assertThat(parse("shortable").sentence()).isEqualTo("shortable is yes");
     assertThat(parse(parse("halted").sentence())).isEqualTo(parse("halted is yes"));

@@ -17,13 +17,13 @@ import kelvo.time.DayTime;
 import org.junit.jupiter.api.Test;
 
 /** The 5-minute coil against the daily one over the same bars. */
-class FiveMinuteCoilTest {
+class FiveMinuteBarsTest {
   private static final long SPAN = 5 * DayTime.MINUTE;
   private static final int BARS = 90;
 
   private final Session session = TestSessions.of(1, tape -> {});
   private final TapedSymbol taped = new TapedSymbol(session);
-  private final FiveMinuteCoil coil = new FiveMinuteCoil(session);
+  private final TapeFollower<FiveMinuteBars> coil = FiveMinuteBars.of(session);
   private final List<DailyBar> bars = new ArrayList<>();
 
   private static DailyHistory history(List<DailyBar> bars) {
@@ -65,27 +65,27 @@ class FiveMinuteCoilTest {
     DailyCoil daily = new DailyCoil(history(bars));
     double price = Price.dollars(taped.state().lastPrice());
 
-    assertThat(coil.at(taped.state())).isEqualTo(daily.at(price));
-    assertThat(coil.barsSince(taped.state())).isEqualTo(daily.barsSince(price));
+    assertThat(coil.of(taped.state()).now()).isEqualTo(daily.at(price));
+    assertThat(coil.of(taped.state()).since()).isEqualTo(daily.barsSince(price));
   }
 
   @Test
   void isUnknownUntilTwentyOneBarsAreComplete() {
     for (int bar = 0; bar <= 21; bar++) {
-      assertThat(coil.at(taped.state())).isNaN();
+      assertThat(coil.of(taped.state()).now()).isNaN();
       print(bar, 0, 100_000 + bar * 10, bar + 1);
     }
-    assertThat(coil.at(taped.state())).isNotNaN();
+    assertThat(coil.of(taped.state()).now()).isNotNaN();
   }
 
   @Test
   void aCorrectionChangesTheBarsAsIfItHadNeverBeenWrong() {
     play(new SplittableRandom(9));
-    coil.at(taped.state());
+    coil.of(taped.state()).now();
     taped.correct(DayTime.of(19, 0), 402, 180_000, 100);
-    FiveMinuteCoil fresh = new FiveMinuteCoil(session);
+    TapeFollower<FiveMinuteBars> fresh = FiveMinuteBars.of(session);
 
-    assertThat(coil.at(taped.state())).isEqualTo(fresh.at(taped.state()));
-    assertThat(coil.barsSince(taped.state())).isEqualTo(fresh.barsSince(taped.state()));
+    assertThat(coil.of(taped.state()).now()).isEqualTo(fresh.of(taped.state()).now());
+    assertThat(coil.of(taped.state()).since()).isEqualTo(fresh.of(taped.state()).since());
   }
 }

@@ -1,0 +1,44 @@
+package kelvo.hit;
+
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.Map;
+import kelvo.session.Session;
+import kelvo.state.HitCounts;
+
+/** When scans have hit each security so far. Owned by one thread. */
+final class HitTimes implements HitCounts {
+  private final int securities;
+  private final Map<String, Times[]> byScan = new HashMap<>();
+
+  private static final class Times {
+    long[] at = new long[4];
+    int count;
+  }
+
+  HitTimes(Session session) {
+    securities = session.securities().size();
+  }
+
+  /** A scan has hit a security; moments must not go back. */
+  void add(String scan, int security, long at) {
+    Times[] all = byScan.computeIfAbsent(scan, none -> new Times[securities]);
+    Times times = all[security] == null ? new Times() : all[security];
+    all[security] = times;
+    if (times.count == times.at.length) {
+      times.at = Arrays.copyOf(times.at, times.count * 2);
+    }
+    times.at[times.count++] = at;
+  }
+
+  @Override
+  public int count(String scan, int security, long after, long until) {
+    Times[] all = byScan.get(scan);
+    Times times = all == null ? null : all[security];
+    int found = 0;
+    for (int i = times == null ? -1 : times.count - 1; i >= 0 && times.at[i] > after; i--) {
+      found += times.at[i] <= until ? 1 : 0;
+    }
+    return found;
+  }
+}
