@@ -35,7 +35,9 @@ public final class ReferenceLevels {
     state
         .market()
         .session()
-        .earlierVwaps(state.id())
+        .earlier()
+        .vwaps()
+        .getOrDefault(state.id(), List.of())
         .forEach(vwap -> add(levels, vwap.price(), vwap.name()));
     return List.copyOf(levels);
   }

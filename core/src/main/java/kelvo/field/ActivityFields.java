@@ -111,7 +111,7 @@ final class ActivityFields {
             Field.Pace.FALLING,
             "Volume over the mean volume up to this time of day in the last 20 full sessions.",
             "fewer than 10 sessions have minute bars, or nothing was traded by then",
-            session -> (s, now) -> ratio(s.volume(), session.usualVolume().meanUpTo(s.id(), now))),
+            session -> (s, now) -> ratio(s.volume(), session.earlier().volume().meanUpTo(s.id(), now))),
         clocked(
             "volume burst",
             Unit.TIMES,
@@ -124,6 +124,16 @@ final class ActivityFields {
             "Shares of the last minute over their mean in the same minute of the day in the last 20 full sessions.",
             "fewer than 10 sessions have minute bars, or nothing was traded then",
             session -> (s, now) -> burst(session, s, SlidingSpan.ONE_MINUTE, DayTime.MINUTE, now)),
+        clocked(
+            "tape speed",
+            Unit.TIMES,
+            "Prints of the last minute over their mean in the same minute of the day in the last 20 full sessions.",
+            "fewer than 10 sessions have minute bars with trades, or nothing was traded then",
+            session ->
+                (s, now) ->
+                    ratio(
+                        s.trades(SlidingSpan.ONE_MINUTE, now),
+                        session.earlier().trades().meanOf(DayTime.MINUTE, s.id(), now))),
         clocked(
             "projected volume",
             Unit.SHARES,
@@ -154,7 +164,7 @@ final class ActivityFields {
             "fewer than 10 sessions counted mentions, nobody talked then, or nobody counts today",
             session ->
                 (s, now) -> {
-                  double usual = session.usualMentions().meanOf(DayTime.HOUR, s.id(), now);
+                  double usual = session.earlier().mentions().meanOf(DayTime.HOUR, s.id(), now);
                   return s.mentioned() && usual > 0
                       ? Formulas.percentOf((double) s.mentions(DayTime.HOUR, now), usual)
                       : Double.NaN;
@@ -250,7 +260,7 @@ final class ActivityFields {
 
   private static double burst(
       Session session, SymbolState state, SlidingSpan span, long length, long now) {
-    double usual = session.usualVolume().meanOf(length, state.id(), now);
+    double usual = session.earlier().volume().meanOf(length, state.id(), now);
     return usual > 0 ? ratio(state.shares(span, now), usual) : Double.NaN;
   }
 

@@ -16,7 +16,6 @@ import kelvo.time.DayTime;
 
 /** News of a security. */
 final class NewsFields {
-  private static final long DAY = 24 * DayTime.HOUR;
   private static final String NO_ITEM = "no item names it";
   private static final Pattern WITHIN =
       Pattern.compile("news within (\\d+(?:\\.\\d+)?[mhd])(?: \\((.*)\\))?");
@@ -46,13 +45,13 @@ final class NewsFields {
             Field.Pace.CLOCK,
             "News items of the last 24 hours that name it.",
             "never",
-            session -> (s, now) -> s.news().items(DAY, now)),
+            session -> (s, now) -> s.news().items(DayTime.DAY, now)),
         new Field.Number(
             "change since news",
             Unit.PERCENT,
             Field.Pace.EVENTS,
-            "Price less the price at the newest item, over it; of an item of last evening, the previous close.",
-            "no item names it, or it came in an earlier session, whose prices of that time are not kept",
+            "Price less the price at the newest item, over it; of an item of an earlier day, the close of that day's minute bar before it, else the previous close for an item after that.",
+            "no item names it, or it came before the previous close and there are no minute bars of its day",
             session -> NewsFields::changeSinceNews),
         new Field.Number(
             "is subject",
@@ -103,7 +102,26 @@ final class NewsFields {
             "news within 1d (tone above 0.3, weight high, subject)",
             within("1d", "tone above 0.3, weight high, subject"),
             Pattern.compile("(news within .+)"),
-            NewsFields::within));
+            NewsFields::within),
+        new FieldFamily(
+            "news since close (tone above 0.3, weight high, subject)",
+            sinceClose("tone above 0.3, weight high, subject"),
+            Pattern.compile("news since close(?: \\((.*)\\))?"),
+            parts -> Optional.of(sinceClose(parts == null ? "" : parts))));
+  }
+
+  private static Field sinceClose(String parts) {
+    CatalystRule rule = CatalystRule.parse(parts);
+    return new Field.Number(
+        "news since close" + (parts.isEmpty() ? "" : " (" + parts + ")"),
+        Unit.FLAG,
+        Field.Pace.EVENTS,
+        "One item since the close of the session before, whatever days lie between, meets all the parts in brackets.",
+        "never",
+        session -> {
+          long close = session.hours().previousClose();
+          return (s, now) -> s.news().has(rule, now - close, now) ? 1 : 0;
+        });
   }
 
   private static Optional<Field> within(String words) {
@@ -120,7 +138,7 @@ final class NewsFields {
         switch (span.charAt(span.length() - 1)) {
           case 'm' -> DayTime.MINUTE;
           case 'h' -> DayTime.HOUR;
-          default -> DAY;
+          default -> DayTime.DAY;
         };
     long nanos = Math.round(count * unit);
     return new Field.Number(

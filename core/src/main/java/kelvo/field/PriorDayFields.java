@@ -6,6 +6,8 @@ import java.util.List;
 import java.util.function.ToDoubleFunction;
 import kelvo.history.DailyBar;
 import kelvo.history.DailyHistory;
+import kelvo.history.EarlierMinutes;
+import kelvo.session.SecurityFacts;
 import kelvo.state.SymbolState;
 import kelvo.tape.Price;
 
@@ -18,6 +20,18 @@ final class PriorDayFields {
 
   static List<Field> all() {
     return List.of(
+        fromEvening(
+            "last evening change %",
+            Unit.PERCENT,
+            "Last price of the evening before less the close before it, over it.",
+            "that evening was not recorded, or nothing was traded in it",
+            (facts, evening) -> percentOf(evening.close(), facts.previousClose())),
+        fromEvening(
+            "last evening volume",
+            Unit.SHARES,
+            "Shares traded after the close of the session before, in today's shares.",
+            "that evening was not recorded",
+            (facts, evening) -> evening.shares()),
         ofLast(
             "prior-day change %",
             Unit.PERCENT,
@@ -102,6 +116,25 @@ final class PriorDayFields {
                       session, "fell yesterday", f -> fellYesterday(f.history()) ? 1 : 0);
               return (s, now) -> yesterday.of(s) == 1 || fellToday(s) ? 1 : 0;
             }));
+  }
+
+  private interface EveningValue {
+    double of(SecurityFacts facts, EarlierMinutes.Evening evening);
+  }
+
+  private static Field fromEvening(
+      String words, Unit unit, String meaning, String unknown, EveningValue value) {
+    return new Field.Number(
+        words,
+        unit,
+        Field.Pace.FIXED,
+        meaning,
+        unknown,
+        session ->
+            (s, now) -> {
+              EarlierMinutes.Evening evening = session.earlier().minutes().evening(s.id());
+              return evening == null ? Double.NaN : value.of(session.security(s.id()), evening);
+            });
   }
 
   static List<FieldFamily> families() {

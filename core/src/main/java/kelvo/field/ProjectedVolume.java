@@ -14,8 +14,8 @@ final class ProjectedVolume {
   /** In shares. */
   static Field.Reading bind(Session session) {
     return (state, now) -> {
-      double day = session.usualVolume().meanUpTo(state.id(), DayTime.LAST);
-      double part = ratio(session.usualVolume().meanUpTo(state.id(), now), day);
+      double day = session.earlier().volume().meanUpTo(state.id(), DayTime.LAST);
+      double part = ratio(session.earlier().volume().meanUpTo(state.id(), now), day);
       return ratio(state.volume(), part);
     };
   }

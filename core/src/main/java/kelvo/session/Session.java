@@ -8,7 +8,6 @@ import java.util.OptionalInt;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.function.Supplier;
-import kelvo.history.UsualDay;
 import kelvo.news.Catalyst;
 import kelvo.tape.EventTape;
 import kelvo.time.Phases;
@@ -26,9 +25,7 @@ public final class Session {
   private final List<Catalyst> catalysts;
   private final List<KnownEvent> knownEvents;
   private final EventTape tape;
-  private final UsualDay usualVolume;
-  private final UsualDay usualMentions;
-  private final Map<Integer, List<ReferenceLevel>> earlierVwaps;
+  private final EarlierDays earlier;
   private final Map<String, Integer> numbers = new HashMap<>();
   private final Map<String, Object> workedOut = new ConcurrentHashMap<>();
 
@@ -40,16 +37,7 @@ public final class Session {
       List<Catalyst> catalysts,
       List<KnownEvent> knownEvents,
       EventTape tape) {
-    this(
-        hours,
-        phases,
-        securities,
-        catalysts,
-        knownEvents,
-        tape,
-        UsualDay.NONE,
-        UsualDay.NONE,
-        Map.of());
+    this(hours, phases, securities, catalysts, knownEvents, tape, EarlierDays.NONE);
   }
 
   private Session(
@@ -59,9 +47,7 @@ public final class Session {
       List<Catalyst> catalysts,
       List<KnownEvent> knownEvents,
       EventTape tape,
-      UsualDay usualVolume,
-      UsualDay usualMentions,
-      Map<Integer, List<ReferenceLevel>> earlierVwaps) {
+      EarlierDays earlier) {
     if (tape.symbolCount() != securities.size()) {
       throw new IllegalArgumentException(
           "the tape has " + tape.symbolCount() + " securities, the list " + securities.size());
@@ -72,9 +58,7 @@ public final class Session {
     this.catalysts = new CopyOnWriteArrayList<>(catalysts);
     this.knownEvents = List.copyOf(knownEvents);
     this.tape = tape;
-    this.usualVolume = usualVolume;
-    this.usualMentions = usualMentions;
-    this.earlierVwaps = Map.copyOf(earlierVwaps);
+    this.earlier = earlier;
     for (int i = 0; i < securities.size(); i++) {
       numbers.put(securities.get(i).symbol(), i);
     }
@@ -127,31 +111,14 @@ public final class Session {
     return knownEvents;
   }
 
-  /** How much each security usually trades by a time of day. */
-  public UsualDay usualVolume() {
-    return usualVolume;
-  }
-
-  /** How many people usually talk of each security by a time of day. */
-  public UsualDay usualMentions() {
-    return usualMentions;
+  /** What the minutes of earlier sessions tell. */
+  public EarlierDays earlier() {
+    return earlier;
   }
 
   /** This session with what is known of earlier sessions' minutes. */
-  public Session with(UsualDay volume, UsualDay mentions) {
-    return new Session(
-        hours, phases, securities, catalysts, knownEvents, tape, volume, mentions, earlierVwaps);
-  }
-
-  /** The VWAP of earlier days as levels of a security, the newest day first. */
-  public List<ReferenceLevel> earlierVwaps(int security) {
-    return earlierVwaps.getOrDefault(security, List.of());
-  }
-
-  /** This session with the VWAP of earlier days, by the number of the security. */
-  public Session withEarlierVwaps(Map<Integer, List<ReferenceLevel>> vwaps) {
-    return new Session(
-        hours, phases, securities, catalysts, knownEvents, tape, usualVolume, usualMentions, vwaps);
+  public Session with(EarlierDays known) {
+    return new Session(hours, phases, securities, catalysts, knownEvents, tape, known);
   }
 
   /**

@@ -410,12 +410,16 @@ public final class SymbolState implements Subject {
   }
 
   /**
-   * The newest eligible print at or before a moment, else the previous close; {@link Price#NONE}
-   * for a moment before that close, whose prices are not kept. Looks back print by print.
+   * The newest eligible print at or before a moment. For a moment before 04:00 the close of the
+   * minute bar of that day, where it is kept; else the previous close, or {@link Price#NONE} for a
+   * moment before that close. Looks back print by print.
    */
   public long priceAt(long moment) {
-    if (moment < market.hours().previousClose()) {
-      return Price.NONE;
+    if (moment < DayTime.FIRST) {
+      long then = market.session().earlier().minutes().priceAt(id, moment);
+      return then != Price.NONE || moment < market.hours().previousClose()
+          ? then
+          : seldom.previousClose;
     }
     EventTape from = market.tape();
     for (int i = lastEvent; i != EventTape.NONE; i = from.earlierOfSymbol(i)) {

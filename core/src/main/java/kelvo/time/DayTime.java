@@ -20,6 +20,7 @@ public final class DayTime {
   public static final long SECOND = 1_000 * MILLISECOND;
   public static final long MINUTE = 60 * SECOND;
   public static final long HOUR = 60 * MINUTE;
+  public static final long DAY = 24 * HOUR;
 
   /** 04:00, when a session's prints begin to count. */
   public static final long FIRST = 4 * HOUR;

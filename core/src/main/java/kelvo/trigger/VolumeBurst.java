@@ -56,7 +56,7 @@ final class VolumeBurst extends RememberingDetector implements TimedDetector {
   }
 
   private double multiple(int security, long now) {
-    return times * session.usualVolume().meanOf(FIVE_MINUTES, security, now);
+    return times * session.earlier().volume().meanOf(FIVE_MINUTES, security, now);
   }
 
   /** Never when the bound is unknown (NaN). */

@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import kelvo.history.UsualDay;
 import kelvo.hit.TestSessions;
+import kelvo.session.EarlierDays;
 import kelvo.session.Session;
 import kelvo.state.TapedSymbol;
 import kelvo.tape.Price;
@@ -126,7 +127,7 @@ class PriorDayFieldsTest {
     for (int minute = 330; minute < 720; minute++) {
       minutes[minute] = 20 * 100;
     }
-    Session usual = session().with(UsualDay.of(1, i -> 20, i -> minutes), UsualDay.NONE);
+    Session usual = session().with(EarlierDays.ofVolume(UsualDay.of(1, i -> 20, i -> minutes)));
     TapedSymbol taped = new TapedSymbol(usual);
     taped.trade(NOW - 30 * DayTime.SECOND, Price.of(10), 6_000, REGULAR);
 

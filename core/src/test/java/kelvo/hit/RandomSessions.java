@@ -1,8 +1,11 @@
 package kelvo.hit;
 
 import java.util.Arrays;
+import java.util.Map;
 import java.util.SplittableRandom;
+import kelvo.history.EarlierMinutes;
 import kelvo.history.UsualDay;
+import kelvo.session.EarlierDays;
 import kelvo.session.Session;
 import kelvo.tape.EventTape;
 import kelvo.tape.SaleCondition;
@@ -41,9 +44,9 @@ public final class RandomSessions {
                 event(tape, told, random, prices, i + 1);
               }
             });
-    return session.with(
-        UsualDay.of(securities, RandomSessions::counted, i -> usual(events)),
-        UsualDay.of(securities, RandomSessions::counted, i -> usual(40)));
+    UsualDay volume = UsualDay.of(securities, RandomSessions::counted, i -> usual(events));
+    UsualDay few = UsualDay.of(securities, RandomSessions::counted, i -> usual(40));
+    return session.with(new EarlierDays(volume, few, few, Map.of(), EarlierMinutes.NONE));
   }
 
   /** Every other minute trades a little more than a session does here; one security is unknown. */

@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.SplittableRandom;
 import kelvo.history.UsualDay;
+import kelvo.session.EarlierDays;
 import kelvo.session.Session;
 import kelvo.tape.SaleCondition;
 import kelvo.time.DayTime;
@@ -97,7 +98,7 @@ class VolumeBurstProperties {
                         print.at(), 0, 100_000, print.shares(), SaleCondition.REGULAR.bit(), i + 1);
                   }
                 })
-            .with(usual, UsualDay.NONE);
+            .with(EarlierDays.ofVolume(usual));
     String words = "volume burst " + times + "x" + (floor == 0 ? "" : " of at least 3K");
 
     List<Long> found =

@@ -87,7 +87,7 @@ class LivePlayerTest {
             session.catalysts(),
             session.knownEvents(),
             new EventTape(SECURITIES))
-        .with(session.usualVolume(), session.usualMentions());
+        .with(session.earlier());
   }
 
   /** The price of a security's newest print before an event: one that is sure to be touched. */

@@ -14,6 +14,7 @@ import kelvo.hit.TestSessions;
 import kelvo.scan.Scan;
 import kelvo.session.SecurityFacts;
 import kelvo.session.SecurityKind;
+import kelvo.session.EarlierDays;
 import kelvo.session.Session;
 import kelvo.tape.EventTape;
 import kelvo.tape.SaleCondition;
@@ -152,7 +153,7 @@ class DetectorsTest {
                 "10:02:00 10 400",
                 "10:08:00 10 24999",
                 "10:08:01 10 2")
-            .with(UsualDay.of(1, i -> 20, i -> minutes), UsualDay.NONE);
+            .with(EarlierDays.ofVolume(UsualDay.of(1, i -> 20, i -> minutes)));
 
     assertThat(fired(session, "volume burst 5x")).containsExactly("10:01:01", "10:08:01");
     assertThat(fired(session, "volume burst 5x of at least 30k")).isEmpty();
@@ -163,7 +164,7 @@ class DetectorsTest {
     double[] minutes = new double[960];
     java.util.Arrays.fill(minutes, 0, 362, 20 * 1_000);
     Session session =
-        session("10:01:00 10 15000").with(UsualDay.of(1, i -> 20, i -> minutes), UsualDay.NONE);
+        session("10:01:00 10 15000").with(EarlierDays.ofVolume(UsualDay.of(1, i -> 20, i -> minutes)));
 
     // 1,000 a minute until 10:02 and nothing after: five minutes at 10:02:00 are 5,000 and fall
     // by 1,000 a minute, so that five times them are 15,000 at 10:04:00.
@@ -174,10 +175,10 @@ class DetectorsTest {
   void whereNothingIsUsualTheFloorAloneDecides() {
     Session session =
         session("07:12:00 10 79999", "07:12:01 10 1", "07:12:02 10 50")
-            .with(UsualDay.of(1, i -> 20, i -> null), UsualDay.NONE);
+            .with(EarlierDays.ofVolume(UsualDay.of(1, i -> 20, i -> null)));
 
     assertThat(fired(session, "volume burst 5x of at least 80K")).containsExactly("07:12:01");
-    Session unknown = session.with(UsualDay.of(1, i -> 9, i -> null), UsualDay.NONE);
+    Session unknown = session.with(EarlierDays.ofVolume(UsualDay.of(1, i -> 9, i -> null)));
     assertThat(fired(unknown, "volume burst 5x of at least 80K")).isEmpty();
   }
 

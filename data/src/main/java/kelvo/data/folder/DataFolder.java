@@ -15,6 +15,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.concurrent.CompletableFuture;
 import java.util.function.Function;
 import java.util.function.IntFunction;
@@ -28,9 +29,9 @@ import kelvo.data.news.NewsSource;
 import kelvo.history.CorporateAction;
 import kelvo.history.DailyBar;
 import kelvo.history.DailyHistory;
-import kelvo.history.UsualDay;
 import kelvo.job.Progress;
 import kelvo.news.Catalyst;
+import kelvo.session.EarlierDays;
 import kelvo.session.EarlierSessions;
 import kelvo.session.KnownEvent;
 import kelvo.session.Security;
@@ -157,16 +158,34 @@ public final class DataFolder {
     UsualDayFiles usual = new UsualDayFiles(root, calendar, numbers, faults);
     UsualDayFiles.Adjustment adjustment =
         new UsualDayFiles.Adjustment(firstDays(securities, bars), sharesSince);
-    UsualDay volume = usual.volumeBefore(date, adjustment);
-    UsualDay mentions = usual.mentionsBefore(date, adjustment);
+    UsualDayFiles.Activity activity = usual.activityBefore(date, adjustment);
+    EarlierDays earlier =
+        new EarlierDays(
+            activity.volume(),
+            activity.trades(),
+            usual.mentionsBefore(date, adjustment),
+            new EarlierVwapFiles(root, calendar, numbers, faults).before(date, sharesSince),
+            new EarlierMinuteFiles(root, calendar, numbers, faults)
+                .before(date, namedEarlier(catalysts, date), sharesSince));
     progress.done(0.9);
     List<SecurityFacts> facts =
         securities.parallelStream().map(security -> facts(security, actions, bars, date)).toList();
     progress.done(1);
     return new Session(hours, Phases.DEFAULT.in(hours), facts, catalysts, knownEvents(date), tape)
-        .with(volume, mentions)
-        .withEarlierVwaps(
-            new EarlierVwapFiles(root, calendar, numbers, faults).before(date, sharesSince));
+        .with(earlier);
+  }
+
+  /** The symbols that items of earlier days name, by the day. */
+  private static Map<LocalDate, Set<String>> namedEarlier(List<Catalyst> items, LocalDate date) {
+    Map<LocalDate, Set<String>> named = new TreeMap<>();
+    for (Catalyst item : items) {
+      if (item.at() < 0) {
+        LocalDate day = date.plusDays(Math.floorDiv(item.at(), DayTime.DAY));
+        named.computeIfAbsent(day, d -> new HashSet<>()).addAll(item.symbols());
+      }
+    }
+    named.values().removeIf(Set::isEmpty);
+    return named;
   }
 
   /** By number, the day of a security's first daily bar; null for one without any. */
@@ -188,8 +207,8 @@ public final class DataFolder {
     LocalDate last = calendar.before(hours.date());
     long beforeLast =
         calendar.hours(last).previousClose()
-            - ChronoUnit.DAYS.between(last, hours.date()) * 24 * DayTime.HOUR;
-    return Math.min(beforeLast, -NEWS_DAYS * 24 * DayTime.HOUR);
+            - ChronoUnit.DAYS.between(last, hours.date()) * DayTime.DAY;
+    return Math.min(beforeLast, -NEWS_DAYS * DayTime.DAY);
   }
 
   /** What is doubtful about a session's daily bars and share figures, a sentence each. */

@@ -3,6 +3,7 @@ package kelvo.data.folder;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
+import java.util.Optional;
 import java.util.SequencedMap;
 import java.util.TreeMap;
 import java.util.function.Function;
@@ -27,17 +28,19 @@ final class EarlierFiles {
     LocalDate date = session.minusDays(1);
     for (int day = 0; day < MAX_DAYS_BACK && files.size() < most; day++) {
       if (calendar.hours(date).kind() == SessionHours.Kind.FULL) {
-        Path place = stem.apply(date);
-        for (String ending : TableFile.ENDINGS) {
-          Path file = place.resolveSibling(place.getFileName() + ending);
-          if (Files.isRegularFile(file)) {
-            files.put(date, file);
-            break;
-          }
-        }
+        LocalDate full = date;
+        of(stem.apply(full)).ifPresent(file -> files.put(full, file));
       }
       date = date.minusDays(1);
     }
     return files;
+  }
+
+  /** The file of a stem without its ending. */
+  static Optional<Path> of(Path stem) {
+    return TableFile.ENDINGS.stream()
+        .map(ending -> stem.resolveSibling(stem.getFileName() + ending))
+        .filter(Files::isRegularFile)
+        .findFirst();
   }
 }

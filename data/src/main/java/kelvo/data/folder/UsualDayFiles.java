@@ -7,8 +7,13 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
 import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.HashSet;
+import java.util.List;
 import java.util.Map;
 import java.util.SequencedMap;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.function.IntFunction;
 import java.util.function.ToDoubleBiFunction;
@@ -48,47 +53,79 @@ final class UsualDayFiles {
     this.faults = faults;
   }
 
-  /** The volume that was usual before a session: of its last 20 full sessions that have a file. */
-  UsualDay volumeBefore(LocalDate session, Adjustment adjustment) {
-    return before(
-        session, date -> root.resolve("minutes").resolve(date.toString()), "volume", adjustment);
+  /** How much of two things was usual. */
+  record Activity(UsualDay volume, UsualDay trades) {}
+
+  /**
+   * The volume and the prints that were usual before a session: of its last 20 full sessions that
+   * have a file. How many prints there are has nothing to do with splits.
+   */
+  Activity activityBefore(LocalDate session, Adjustment adjustment) {
+    List<UsualDay> usual =
+        before(
+            session,
+            date -> root.resolve("minutes").resolve(date.toString()),
+            List.of("volume", "trades"),
+            adjustment);
+    return new Activity(usual.get(0), usual.get(1));
   }
 
   /** The mentions that were usual before a session, likewise; people do not split. */
   UsualDay mentionsBefore(LocalDate session, Adjustment adjustment) {
     return before(
-        session,
-        date -> root.resolve("sessions").resolve(date.toString()).resolve("mentions"),
-        "count",
-        new Adjustment(adjustment.since, (symbol, date) -> 1));
+            session,
+            date -> root.resolve("sessions").resolve(date.toString()).resolve("mentions"),
+            List.of("count"),
+            new Adjustment(adjustment.since, (symbol, date) -> 1))
+        .getFirst();
   }
 
-  private UsualDay before(
-      LocalDate session, Function<LocalDate, Path> place, String column, Adjustment adjustment) {
+  /**
+   * By column, what was usual. The first column must be there and is in shares; of a further one
+   * nothing is known unless every file has it.
+   */
+  private List<UsualDay> before(
+      LocalDate session,
+      Function<LocalDate, Path> place,
+      List<String> columns,
+      Adjustment adjustment) {
     SequencedMap<LocalDate, Path> files =
         EarlierFiles.before(session, calendar, place, UsualDay.SESSIONS);
+    List<UsualDay> unknown = Collections.nCopies(columns.size(), UsualDay.NONE);
     if (files.size() < UsualDay.MIN_SESSIONS) {
-      return UsualDay.NONE;
+      return unknown;
     }
-    double[][] sums = new double[numbers.size()][];
+    double[][][] sums = new double[columns.size()][numbers.size()][];
+    Set<String> missing = new HashSet<>();
     try (Connection duck = DuckDb.open()) {
       try (Statement statement = duck.createStatement()) {
-        statement.execute("create table counts (symbol varchar, minute integer, counted double)");
+        statement.execute(
+            "create table counts (symbol varchar, minute integer, first double, second double)");
         statement.execute("create table factors (symbol varchar, factor double)");
       }
       for (Map.Entry<LocalDate, Path> file : files.entrySet()) {
         setFactors(duck, file.getKey(), adjustment);
-        add(duck, file.getValue(), column);
+        add(duck, file.getValue(), columns, missing);
       }
       take(duck, sums);
     } catch (SQLException e) {
       faults.add(
           new Fault(
               "minutes", 0, "", "a database in memory", String.valueOf(e.getMessage()).strip()));
-      return UsualDay.NONE;
+      return unknown;
     }
-    return UsualDay.of(
-        sums.length, i -> sessionsSince(adjustment.since.apply(i), files), i -> sums[i]);
+    List<UsualDay> usual = new ArrayList<>();
+    for (int c = 0; c < sums.length; c++) {
+      double[][] own = sums[c];
+      usual.add(
+          missing.contains(columns.get(c))
+              ? UsualDay.NONE
+              : UsualDay.of(
+                  own.length,
+                  i -> sessionsSince(adjustment.since.apply(i), files),
+                  i -> own[i]));
+    }
+    return usual;
   }
 
   private static int sessionsSince(@Nullable LocalDate first, SequencedMap<LocalDate, Path> files) {
@@ -122,42 +159,65 @@ final class UsualDayFiles {
    * Adds a file's minutes to the counts; the database sums them up, since taking rows out of it is
    * expensive.
    */
-  private void add(Connection duck, Path file, String column) {
+  private void add(Connection duck, Path file, List<String> columns, Set<String> missing) {
     String name = root.relativize(file).toString();
+    String first = columns.getFirst();
     try (Statement statement = duck.createStatement()) {
       String table = DuckDb.table(file);
+      String second = columns.size() > 1 ? columns.get(1) : "";
+      if (!second.isEmpty() && !has(statement, table, second)) {
+        missing.add(second);
+        second = "";
+      }
       String rows =
           "select symbol, try_cast(substr(cast(time as varchar), 1, 2) as int) * 60"
-              + " + try_cast(substr(cast(time as varchar), 4, 2) as int) as minute,"
-              + " try_cast("
-              + column
-              + " as bigint) as counted from "
+              + " + try_cast(substr(cast(time as varchar), 4, 2) as int) as minute, try_cast("
+              + first
+              + " as bigint) as counted, "
+              + (second.isEmpty() ? "0" : "try_cast(" + second + " as bigint)")
+              + " as further from "
               + table;
       statement.execute(
-          "insert into counts select day.symbol, minute, sum(counted) * any_value(coalesce(factor, 1))"
+          "insert into counts select day.symbol, minute,"
+              + " sum(counted) * any_value(coalesce(factor, 1)),"
+              + " sum(further) * any_value(if(factor = 0, 0, 1))"
               + " from ("
               + rows
               + ") day left join factors using (symbol)"
               + " where counted >= 0 and minute is not null group by day.symbol, minute");
-      reportWrong(statement, rows, name, column);
+      reportWrong(statement, rows, name, first);
     } catch (SQLException e) {
       faults.add(
           new Fault(
               name,
               0,
               "",
-              "a table with symbol, time and " + column,
+              "a table with symbol, time and " + first,
               String.valueOf(e.getMessage()).lines().findFirst().orElse("")));
     }
   }
 
-  private void take(Connection duck, double[][] sums) throws SQLException {
+  private static boolean has(Statement statement, String table, String column)
+      throws SQLException {
+    try (ResultSet none = statement.executeQuery("select * from " + table + " limit 0")) {
+      for (int c = 1; c <= none.getMetaData().getColumnCount(); c++) {
+        if (none.getMetaData().getColumnName(c).equals(column)) {
+          return true;
+        }
+      }
+      return false;
+    }
+  }
+
+  private void take(Connection duck, double[][][] sums) throws SQLException {
     try (Statement statement = duck.createStatement();
         ResultSet sum =
             statement.executeQuery(
-                "select symbol, minute, sum(counted) from counts group by symbol, minute")) {
+                "select symbol, minute, sum(first), sum(second) from counts group by symbol, minute")) {
       while (sum.next()) {
-        take(sum.getString(1), sum.getInt(2), sum.getDouble(3), sums);
+        for (int c = 0; c < sums.length; c++) {
+          take(sum.getString(1), sum.getInt(2), sum.getDouble(3 + c), sums[c]);
+        }
       }
     }
   }

@@ -75,8 +75,64 @@ class NewsOverAWeekendTest {
         .containsExactly("TIDARC after the close", "GLASBX on the weekend");
   }
 
+  /** Thursday's item came at 16:30:00: the bar of 16:29 had ended by then. Friday was 1-for-2. */
   @Test
-  void theChangeSinceAnItemOfAnEarlierSessionIsUnknownAndSinceOneAfterTheCloseIsFromTheClose() {
+  void theChangeSinceAnItemOfAnEarlierSessionIsFromThatSessionsMinuteBars() throws IOException {
+    Files.createDirectories(folder.resolve("minutes"));
+    Files.writeString(
+        folder.resolve("minutes/2031-01-16.csv"),
+        "symbol,time,open,high,low,close,volume,trades\n"
+            + "TIDARC,16:20:00,3,3,3,3,100,1\nTIDARC,16:29:00,4,4,4,4,100,1\n"
+            + "TIDARC,16:30:00,6,6,6,6,100,1\n");
+    Files.writeString(
+        folder.resolve("actions.csv"), "symbol,date,kind,ratio\nTIDARC,2031-01-17,split,0.5\n");
+    Session session = session();
+    TapeReplay replay = new TapeReplay(session);
+    replay.runTo(DayTime.of(9, 31));
+
+    assertThat(changeSinceNews(session, replay, "TIDARC")).isEqualTo(25);
+  }
+
+  @Test
+  void theEveningBeforeIsKnownWhereItWasRecorded() throws IOException {
+    assertThat(beforehand("last evening volume", "TIDARC")).isNaN();
+    Files.createDirectories(folder.resolve("minutes"));
+    Files.writeString(
+        folder.resolve("minutes/2031-01-17.csv"),
+        "symbol,time,open,high,low,close,volume,trades\n"
+            + "TIDARC,15:59:00,8,8,8,8,900,1\nTIDARC,16:00:00,8,8,8,8.4,300,1\n"
+            + "TIDARC,19:10:00,9,9,9,9,200,1\n");
+
+    assertThat(beforehand("last evening volume", "TIDARC")).isEqualTo(500);
+    assertThat(beforehand("last evening change", "TIDARC")).isEqualTo(12.5);
+    assertThat(beforehand("last evening volume", "GLASBX")).isZero();
+    assertThat(beforehand("last evening change", "GLASBX")).isNaN();
+  }
+
+  private double beforehand(String field, String symbol) {
+    Session session = session();
+    return asked(session, new TapeReplay(session), field, symbol);
+  }
+
+  @Test
+  void newsSinceTheCloseCountsWhateverDaysLieBetween() {
+    Session session = session();
+    TapeReplay replay = new TapeReplay(session);
+    replay.runTo(DayTime.of(9, 31));
+
+    assertThat(asked(session, replay, "news since close", "GLASBX")).isEqualTo(1);
+    assertThat(asked(session, replay, "news since close", "TIDARC")).as("before it").isZero();
+    assertThat(asked(session, replay, "news since close (tone above 0.9)", "GLASBX")).isZero();
+  }
+
+  private static double asked(Session session, TapeReplay replay, String field, String symbol) {
+    return FieldCatalogue.number(field)
+        .bind(session)
+        .at(replay.state(session.numberOf(symbol).orElseThrow()), DayTime.of(9, 31));
+  }
+
+  @Test
+  void withoutMinuteBarsTheChangeSinceAnItemOfAnEarlierSessionIsUnknown() {
     Session session = session();
     TapeReplay replay = new TapeReplay(session);
     replay.runTo(DayTime.of(9, 31));
@@ -86,8 +142,6 @@ class NewsOverAWeekendTest {
   }
 
   private static double changeSinceNews(Session session, TapeReplay replay, String symbol) {
-    return FieldCatalogue.number("change since news")
-        .bind(session)
-        .at(replay.state(session.numberOf(symbol).orElseThrow()), DayTime.of(9, 31));
+    return asked(session, replay, "change since news", symbol);
   }
 }

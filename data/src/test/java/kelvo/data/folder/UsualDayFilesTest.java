@@ -46,7 +46,31 @@ class UsualDayFilesTest {
 
   private UsualDay read() {
     return new UsualDayFiles(folder, calendar, Map.of("TIDARC", 0, "GLASBX", 1), faults)
-        .volumeBefore(SESSION, AS_IT_IS);
+        .activityBefore(SESSION, AS_IT_IS)
+        .volume();
+  }
+
+  private UsualDay trades() {
+    return new UsualDayFiles(folder, calendar, Map.of("TIDARC", 0), faults)
+        .activityBefore(SESSION, AS_IT_IS)
+        .trades();
+  }
+
+  @Test
+  void printsAreCountedToo() {
+    assertThat(trades().meanOf(DayTime.MINUTE, 0, DayTime.of(9, 31))).isEqualTo(9);
+    assertThat(trades().meanUpTo(0, DayTime.of(16, 0))).isEqualTo(10.5);
+  }
+
+  @Test
+  void withoutACountOfPrintsInEveryFileNothingIsKnownOfThem() throws IOException {
+    Files.writeString(
+        folder.resolve("minutes/2031-03-11.csv"),
+        "symbol,time,open,high,low,close,volume\nTIDARC,09:30:00,8,8,8,8,600\n");
+
+    assertThat(trades().meanUpTo(0, DayTime.of(16, 0))).isNaN();
+    assertThat(read().meanUpTo(0, DayTime.of(9, 31))).isEqualTo(600);
+    assertThat(faults.all()).isEmpty();
   }
 
   @Test
@@ -69,7 +93,8 @@ class UsualDayFilesTest {
     conversion.convert(folder, other.resolve("parquet"), Progress.NONE);
     UsualDay fromParquet =
         new UsualDayFiles(other.resolve("parquet"), calendar, Map.of("TIDARC", 0), faults)
-            .volumeBefore(SESSION, AS_IT_IS);
+            .activityBefore(SESSION, AS_IT_IS)
+            .volume();
 
     assertThat(conversion.faults()).isEmpty();
     assertThat(fromParquet.meanUpTo(0, DayTime.of(12, 0))).isEqualTo(before);
