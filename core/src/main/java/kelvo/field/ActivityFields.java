@@ -111,7 +111,8 @@ final class ActivityFields {
             Field.Pace.FALLING,
             "Volume over the mean volume up to this time of day in the last 20 full sessions.",
             "fewer than 10 sessions have minute bars, or nothing was traded by then",
-            session -> (s, now) -> ratio(s.volume(), session.earlier().volume().meanUpTo(s.id(), now))),
+            session ->
+                (s, now) -> ratio(s.volume(), session.earlier().volume().meanUpTo(s.id(), now))),
         clocked(
             "volume burst",
             Unit.TIMES,

@@ -2,6 +2,7 @@ package kelvo.field;
 
 import java.time.temporal.ChronoUnit;
 import java.util.List;
+import kelvo.history.Distribution;
 import kelvo.session.SecurityFacts;
 import kelvo.session.Session;
 import kelvo.tape.Price;
@@ -46,6 +47,12 @@ final class CharacterFields {
             "A split or reverse split is effective today or was within two sessions.",
             "never",
             f -> f.recentSplit() == null ? 0 : 1),
+        ActivityFields.fixed(
+            "distribution",
+            Unit.PRICE,
+            "What a share gives up today, its ex-date: dividends and spin-offs. The previous close is less by as much, so that no gap comes of it.",
+            "never",
+            f -> Price.dollars(f.distributions().stream().mapToLong(Distribution::amount).sum())),
         ActivityFields.fixed(
             "shortable",
             Unit.FLAG,

@@ -25,7 +25,7 @@ final class PriceFields {
         ActivityFields.fixed(
             "previous close",
             Unit.PRICE,
-            "Close of the session before, adjusted for a split effective today.",
+            "Close of the session before, adjusted for a split effective today and less what a share gives up today.",
             NO_CLOSE,
             facts ->
                 facts.previousClose() == Price.NONE

@@ -25,7 +25,7 @@ final class PriorDayFields {
             Unit.PERCENT,
             "Last price of the evening before less the close before it, over it.",
             "that evening was not recorded, or nothing was traded in it",
-            (facts, evening) -> percentOf(evening.close(), facts.previousClose())),
+            (facts, evening) -> percentOf(evening.close(), facts.priorClose())),
         fromEvening(
             "last evening volume",
             Unit.SHARES,
@@ -202,9 +202,8 @@ final class PriorDayFields {
   }
 
   private static boolean fellToday(SymbolState state) {
-    return state.dayLow() != Price.NONE
-        && state.previousClose() != Price.NONE
-        && fell(state.dayLow(), state.previousClose());
+    long close = state.market().session().security(state.id()).priorClose();
+    return state.dayLow() != Price.NONE && close != Price.NONE && fell(state.dayLow(), close);
   }
 
   private static boolean fell(long low, long close) {

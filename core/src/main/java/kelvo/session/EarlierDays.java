@@ -22,8 +22,7 @@ public record EarlierDays(
     EarlierMinutes minutes) {
   /** Nothing is known of earlier minutes. */
   public static final EarlierDays NONE =
-      new EarlierDays(
-          UsualDay.NONE, UsualDay.NONE, UsualDay.NONE, Map.of(), EarlierMinutes.NONE);
+      new EarlierDays(UsualDay.NONE, UsualDay.NONE, UsualDay.NONE, Map.of(), EarlierMinutes.NONE);
 
   public EarlierDays {
     vwaps = Map.copyOf(vwaps);
@@ -31,7 +30,6 @@ public record EarlierDays(
 
   /** Nothing is known but how much is usually traded. */
   public static EarlierDays ofVolume(UsualDay volume) {
-    return new EarlierDays(
-        volume, UsualDay.NONE, UsualDay.NONE, Map.of(), EarlierMinutes.NONE);
+    return new EarlierDays(volume, UsualDay.NONE, UsualDay.NONE, Map.of(), EarlierMinutes.NONE);
   }
 }

@@ -125,7 +125,7 @@ public final class BandReference extends TapeFollower.Made {
     }
     SecurityFacts facts = session.security(tape.symbol(newest));
     long open = officialOpen == Price.NONE ? firstPrice : officialOpen;
-    long close = facts.previousClose() == Price.NONE ? open : facts.previousClose();
+    long close = facts.priorClose() == Price.NONE ? open : facts.priorClose();
     return VolatilityBand.around(reference, close, facts.security(), hours, now);
   }
 }

@@ -12,9 +12,9 @@ import kelvo.history.UsualDay;
 import kelvo.hit.Hit;
 import kelvo.hit.TestSessions;
 import kelvo.scan.Scan;
+import kelvo.session.EarlierDays;
 import kelvo.session.SecurityFacts;
 import kelvo.session.SecurityKind;
-import kelvo.session.EarlierDays;
 import kelvo.session.Session;
 import kelvo.tape.EventTape;
 import kelvo.tape.SaleCondition;
@@ -164,7 +164,8 @@ class DetectorsTest {
     double[] minutes = new double[960];
     java.util.Arrays.fill(minutes, 0, 362, 20 * 1_000);
     Session session =
-        session("10:01:00 10 15000").with(EarlierDays.ofVolume(UsualDay.of(1, i -> 20, i -> minutes)));
+        session("10:01:00 10 15000")
+            .with(EarlierDays.ofVolume(UsualDay.of(1, i -> 20, i -> minutes)));
 
     // 1,000 a minute until 10:02 and nothing after: five minutes at 10:02:00 are 5,000 and fall
     // by 1,000 a minute, so that five times them are 15,000 at 10:04:00.

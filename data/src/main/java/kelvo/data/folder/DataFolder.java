@@ -135,7 +135,7 @@ public final class DataFolder {
         CompletableFuture.supplyAsync(this::daily);
     SessionHours hours = calendar.hours(date);
     List<Security> securities = putRight(securities(), figures(), date);
-    Map<String, List<CorporateAction>> actions = actions();
+    ActionsFile actions = ActionsFile.read(root, faults);
     Map<String, Integer> numbers = new HashMap<>();
     securities.forEach(security -> numbers.put(security.symbol(), numbers.size()));
     List<Catalyst> catalysts = NewsFiles.read(root, date, newsFrom(hours), securities, faults);
@@ -153,8 +153,7 @@ public final class DataFolder {
     Map<String, List<DailyBar>> bars = daily.join();
     progress.done(0.8);
     ToDoubleBiFunction<String, LocalDate> sharesSince =
-        (symbol, day) ->
-            DailyHistory.ratioBetween(day, date, actions.getOrDefault(symbol, List.of()));
+        (symbol, day) -> DailyHistory.ratioBetween(day, date, actions.splits(symbol));
     UsualDayFiles usual = new UsualDayFiles(root, calendar, numbers, faults);
     UsualDayFiles.Adjustment adjustment =
         new UsualDayFiles.Adjustment(firstDays(securities, bars), sharesSince);
@@ -234,18 +233,16 @@ public final class DataFolder {
   }
 
   private SecurityFacts facts(
-      Security security,
-      Map<String, List<CorporateAction>> actions,
-      Map<String, List<DailyBar>> daily,
-      LocalDate date) {
+      Security security, ActionsFile actions, Map<String, List<DailyBar>> daily, LocalDate date) {
     List<DailyBar> bars = daily.getOrDefault(security.symbol(), List.of());
-    List<CorporateAction> own = actions.getOrDefault(security.symbol(), List.of());
+    List<CorporateAction> own = actions.splits(security.symbol());
     return new SecurityFacts(
         security,
         DailyHistory.before(date, bars, own),
         recentSplit(own, date),
         todays(security.floatShares(), security.floatAsOf(), date, own),
-        todays(security.sharesOutstanding(), security.sharesAsOf(), date, own));
+        todays(security.sharesOutstanding(), security.sharesAsOf(), date, own),
+        actions.distributions(security.symbol(), date));
   }
 
   /** A share figure in the shares of a session; unknown when it is of a later date. */
@@ -330,36 +327,6 @@ public final class DataFolder {
                 faults.add(
                     new Fault("securities.csv", 0, "", "the list of securities", "no such file")));
     return securities;
-  }
-
-  private Map<String, List<CorporateAction>> actions() {
-    Map<String, List<CorporateAction>> actions = new HashMap<>();
-    TableFile.find(root, "actions", faults)
-        .ifPresent(
-            file ->
-                file.read(
-                    List.of("symbol", "date", "kind", "ratio"),
-                    header -> {
-                      int symbol = header.column("symbol");
-                      int date = header.column("date");
-                      int kind = header.column("kind");
-                      int ratio = header.column("ratio");
-                      return row -> {
-                        if (!row.text(kind).equals("split")) {
-                          throw row.bad(kind, "split");
-                        }
-                        CorporateAction action =
-                            new CorporateAction(
-                                row.text(symbol), row.date(date), row.number(ratio));
-                        List<CorporateAction> own =
-                            actions.computeIfAbsent(action.symbol(), s -> new ArrayList<>());
-                        if (own.stream().anyMatch(a -> a.date().equals(action.date()))) {
-                          throw row.bad(date, "one split of a security a day");
-                        }
-                        own.add(action);
-                      };
-                    }));
-    return actions;
   }
 
   private Map<String, List<DailyBar>> daily() {

@@ -121,9 +121,7 @@ final class UsualDayFiles {
           missing.contains(columns.get(c))
               ? UsualDay.NONE
               : UsualDay.of(
-                  own.length,
-                  i -> sessionsSince(adjustment.since.apply(i), files),
-                  i -> own[i]));
+                  own.length, i -> sessionsSince(adjustment.since.apply(i), files), i -> own[i]));
     }
     return usual;
   }
@@ -197,8 +195,7 @@ final class UsualDayFiles {
     }
   }
 
-  private static boolean has(Statement statement, String table, String column)
-      throws SQLException {
+  private static boolean has(Statement statement, String table, String column) throws SQLException {
     try (ResultSet none = statement.executeQuery("select * from " + table + " limit 0")) {
       for (int c = 1; c <= none.getMetaData().getColumnCount(); c++) {
         if (none.getMetaData().getColumnName(c).equals(column)) {

@@ -15,6 +15,7 @@ import java.util.List;
 import java.util.zip.GZIPOutputStream;
 import kelvo.data.calendar.ExchangeCalendar;
 import kelvo.data.fault.Fault;
+import kelvo.history.Distribution;
 import kelvo.job.Progress;
 import kelvo.session.SecurityFacts;
 import kelvo.session.Session;
@@ -96,6 +97,30 @@ class DataFolderTest {
     assertThat(session.security(1).floatShares()).isEqualTo(4_200_000);
     assertThat(session.security(1).recentSplit()).isNotNull();
     assertThat(data.fills(DATE)).extracting(Fill::orderId).containsExactly("K1");
+  }
+
+  /** TIDARC closed at 6.20; a dividend of 0.20 leaves 6.00, and a print at 6.00 is no gap. */
+  @Test
+  void whatAShareGivesUpOnItsExDateIsNoGap() throws IOException {
+    file(
+        "actions.csv",
+        "symbol,date,kind,ratio,amount",
+        "TIDARC,2031-03-12,dividend,,0.20",
+        "TIDARC,2031-03-13,dividend,,1",
+        "SONWEL,2031-03-12,spin_off,,0.02",
+        "SONWEL,2031-03-12,merger,,0.02",
+        "SONWEL,2031-03-12,dividend,,");
+    Session session = session();
+
+    assertThat(session.security(0).previousClose()).isEqualTo(60_000);
+    assertThat(session.security(0).priorClose()).isEqualTo(62_000);
+    assertThat(session.security(0).distributions())
+        .extracting(Distribution::words)
+        .containsExactly("ex dividend $0.2000");
+    assertThat(session.security(1).previousClose()).isEqualTo(6_000);
+    assertThat(data.faults())
+        .extracting(Fault::expected)
+        .containsExactly("split, dividend or spin_off", "the dollars a share in a column amount");
   }
 
   @Test

@@ -73,6 +73,7 @@ public final class FocusHeader extends VBox {
     if (split != null) {
       flags.add(split.words());
     }
+    quote.facts().distributions().forEach(given -> flags.add(given.words()));
     if (quote.facts().security().kind() != SecurityKind.COMMON_STOCK) {
       flags.add(quote.facts().security().kind().words());
     }
