@@ -56,7 +56,9 @@ public sealed interface Field {
       Binder binder,
       @Nullable TapeReading fromTape)
       implements Field {
-    Number(String words, Unit unit, Pace pace, String meaning, String unknownWhen, Binder binder) {
+    /** A field that only its security's state can tell. */
+    public Number(
+        String words, Unit unit, Pace pace, String meaning, String unknownWhen, Binder binder) {
       this(words, unit, pace, meaning, unknownWhen, binder, null);
     }
 
@@ -71,10 +73,12 @@ public sealed interface Field {
       return binder.bind(session);
     }
 
-    /** Its words name it: each field is defined once. */
+    /** Its words name it, and its meaning tells one formula of the trader's own from another. */
     @Override
     public boolean equals(@Nullable Object other) {
-      return other instanceof Number that && words.equals(that.words);
+      return other instanceof Number that
+          && words.equals(that.words)
+          && meaning.equals(that.meaning);
     }
 
     @Override

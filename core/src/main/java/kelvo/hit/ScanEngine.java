@@ -1,14 +1,10 @@
 package kelvo.hit;
 
-import java.util.List;
 import java.util.function.Consumer;
-import java.util.stream.Stream;
 import kelvo.field.RecentHits;
 import kelvo.replay.TapeListener;
 import kelvo.replay.TapeReplay;
-import kelvo.rule.Rule;
 import kelvo.scan.Scan;
-import kelvo.scan.SortOrder;
 import kelvo.session.Session;
 import kelvo.state.Effect;
 import kelvo.state.SlidingSpan;
@@ -68,13 +64,7 @@ public final class ScanEngine implements TapeListener {
 
   /** Whether a scan asks how often it has hit a security, so that its hits must be found first. */
   public static boolean followsHits(Scan scan) {
-    return Stream.of(
-            scan.rules().stream().map(Rule::field),
-            scan.anyOf().stream().flatMap(List::stream).map(Rule::field),
-            scan.columns().stream(),
-            scan.sort().stream().map(SortOrder::field))
-        .flatMap(fields -> fields)
-        .anyMatch(RecentHits::isCountedBy);
+    return scan.fields().stream().anyMatch(RecentHits::isCountedBy);
   }
 
   /** A replay of a session through scans and levels, before its first event. */

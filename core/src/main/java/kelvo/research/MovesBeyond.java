@@ -12,7 +12,6 @@ import kelvo.field.Field;
 import kelvo.field.FieldCatalogue;
 import kelvo.field.Values;
 import kelvo.history.Median;
-import kelvo.rule.Bound;
 import kelvo.rule.Rule;
 import kelvo.scan.Scan;
 import kelvo.scan.ScanCheck;
@@ -125,15 +124,7 @@ public record MovesBeyond(
     Set<Field> fields = new LinkedHashSet<>(FieldCatalogue.usual());
     Stream.concat(Stream.of(scan.rules(), scan.universe().rules()), scan.anyOf().stream())
         .flatMap(List::stream)
-        .forEach(
-            rule -> {
-              fields.add(rule.field());
-              for (Rule.Step step : rule.steps()) {
-                if (step.bound() instanceof Bound.OtherField other) {
-                  fields.add(other.field());
-                }
-              }
-            });
+        .forEach(rule -> fields.addAll(rule.fields()));
     return fields;
   }
 }

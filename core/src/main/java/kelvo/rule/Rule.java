@@ -37,18 +37,21 @@ public record Rule(Field field, Relation relation, List<Step> steps, boolean orU
     return field.words() + " " + relation.words() + " " + bounds + (orUnknown ? " or unknown" : "");
   }
 
-  /**
-   * What makes its answer change: the paces of its field and of the fields that it is held against.
-   */
-  public List<Field.Pace> paces() {
-    List<Field.Pace> paces = new ArrayList<>();
-    paces.add(field.pace());
+  /** Its field and the fields that it is held against. */
+  public List<Field> fields() {
+    List<Field> fields = new ArrayList<>();
+    fields.add(field);
     for (Step step : steps) {
       if (step.bound() instanceof Bound.OtherField other) {
-        paces.add(other.field().pace());
+        fields.add(other.field());
       }
     }
-    return paces;
+    return fields;
+  }
+
+  /** What makes its answer change. */
+  public List<Field.Pace> paces() {
+    return fields().stream().map(Field::pace).toList();
   }
 
   /**

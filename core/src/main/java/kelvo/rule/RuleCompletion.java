@@ -100,7 +100,7 @@ public final class RuleCompletion {
   }
 
   /** Fields that begin with what was typed, then those that hold it. */
-  private List<Proposal> fields(String text) {
+  List<Proposal> fields(String text) {
     String wanted = text.strip();
     Set<String> words = new LinkedHashSet<>();
     List<String> all = new ArrayList<>(vocabulary.allWords());

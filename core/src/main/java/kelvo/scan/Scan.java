@@ -1,6 +1,7 @@
 package kelvo.scan;
 
 import java.util.List;
+import java.util.stream.Stream;
 import kelvo.field.Field;
 import kelvo.rule.Rule;
 import kelvo.time.DayTime;
@@ -57,6 +58,15 @@ public record Scan(
     triggers = triggers.isEmpty() ? List.of(Trigger.ENTERS) : List.copyOf(triggers);
     sort = List.copyOf(sort);
     columns = List.copyOf(columns);
+  }
+
+  /** The fields that its rules, columns and orders ask for; those of its universe left out. */
+  public List<Field> fields() {
+    Stream<Field> asked =
+        Stream.concat(rules.stream(), anyOf.stream().flatMap(List::stream))
+            .flatMap(rule -> rule.fields().stream());
+    Stream<Field> listed = Stream.concat(columns.stream(), sort.stream().map(SortOrder::field));
+    return Stream.concat(asked, listed).toList();
   }
 
   /** Whether a moment lies in its window. */

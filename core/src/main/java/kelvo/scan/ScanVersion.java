@@ -7,9 +7,10 @@ import java.util.ArrayList;
 import java.util.HexFormat;
 import java.util.List;
 import java.util.TreeSet;
+import kelvo.field.FieldCatalogue;
 import kelvo.rule.Rule;
 
-/** Names what a scan asks for by a digest of its sentences. */
+/** Names what a scan asks for by a digest of its sentences, with the formulas they use. */
 final class ScanVersion {
   private static final int BYTES = 6;
 
@@ -30,7 +31,12 @@ final class ScanVersion {
 
   private static void rules(List<String> sentences, String heading, List<Rule> rules) {
     sentences.add(heading);
-    rules.forEach(rule -> sentences.add(rule.sentence()));
+    for (Rule rule : rules) {
+      sentences.add(rule.sentence());
+      rule.fields().stream()
+          .filter(field -> FieldCatalogue.find(field.words()).isEmpty())
+          .forEach(field -> sentences.add(field.meaning()));
+    }
   }
 
   private static String digest(String text) {

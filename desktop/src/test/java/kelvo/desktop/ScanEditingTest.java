@@ -300,4 +300,35 @@ class ScanEditingTest {
     until(() -> opened.morning().fitting() == shown().matches().fitting());
     until(() -> opened.morning().visibleRows() == shown().matches().rows().size());
   }
+
+  @Test
+  void aFieldOfTheTradersOwnIsMadeAskedForAndTakenAway(FxRobot robot) {
+    TextField line = accessible(robot, "Own field");
+    robot.clickOn(line).write("push = price - volume").type(KeyCode.ENTER);
+    assertThat(line.getStyleClass()).contains("wrong");
+    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> line.setText("push = price - vwap"));
+    robot.type(KeyCode.ENTER);
+    until(() -> opened.workspace.desk().vocabulary().find("push").isPresent());
+
+    WaitForAsyncUtils.waitForAsyncFx(
+        5_000,
+        () ->
+            opened
+                .workspace
+                .desk()
+                .change(scan(), scan().withRules(List.of(rule("push at least $0.01")))));
+    until(() -> workings().scan().equals(scan()));
+    int above = workings().counts().getFirst().left();
+    assertThat(above).isPositive();
+
+    robot.clickOn(line).write("push = ").type(KeyCode.ENTER);
+    assertThat(line.getStyleClass()).as("a scan asks for it").contains("wrong");
+    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> line.setText("push = vwap - price"));
+    robot.type(KeyCode.ENTER);
+    until(() -> workings().scan().equals(scan()) && workings().counts().getFirst().left() != above);
+  }
+
+  private static TextField accessible(FxRobot robot, String text) {
+    return robot.lookup(node -> text.equals(node.getAccessibleText())).query();
+  }
 }

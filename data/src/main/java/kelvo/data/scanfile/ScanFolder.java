@@ -14,6 +14,7 @@ import java.util.function.Consumer;
 import java.util.stream.Stream;
 import kelvo.check.CheckRule;
 import kelvo.data.folder.FiguresFile;
+import kelvo.formula.OwnField;
 import kelvo.rule.Vocabulary;
 import kelvo.scan.Scan;
 import kelvo.universe.Figure;
@@ -29,6 +30,7 @@ public final class ScanFolder {
   private static final String JSON = ".json";
   private static final String CHECKS = "checks.json";
   private static final String TEN = "ten.json";
+  private static final String OWN_FIELDS = "fields.json";
 
   private final Path root;
   private final Path scans;
@@ -40,7 +42,7 @@ public final class ScanFolder {
   /**
    * The scans of a data folder.
    *
-   * @param vocabulary the words of its fields
+   * @param vocabulary the words of its fields, to which the folder's own fields are added
    * @param wrong takes a sentence about each file that cannot be read; the others are read
    */
   public ScanFolder(Path folder, Vocabulary vocabulary, Consumer<String> wrong) {
@@ -59,6 +61,29 @@ public final class ScanFolder {
     scans = folder.resolve("scans");
     universes = folder.resolve("universes");
     this.vocabulary = vocabulary;
+    readOwnFields();
+  }
+
+  /** Scans may ask for them, so they come first. */
+  private void readOwnFields() {
+    Path file = root.resolve(OWN_FIELDS);
+    try {
+      if (Files.exists(file)) {
+        OwnFieldsFile.read(OWN_FIELDS, text(file), vocabulary, wrong);
+      }
+    } catch (ScanFile.ScanFileException e) {
+      wrong.accept(e.getMessage() + "; there are no fields of your own");
+    }
+  }
+
+  /** Writes the trader's own fields. */
+  public void saveOwnFields(List<OwnField> fields) {
+    write(root.resolve(OWN_FIELDS), OwnFieldsFile.write(fields));
+  }
+
+  /** A scan read again, with its fields as they are now. */
+  public Scan again(Scan scan) {
+    return ScanFile.parse(scan.name(), ScanFile.write(scan), vocabulary, List.of(scan.universe()));
   }
 
   /** The data folder. */

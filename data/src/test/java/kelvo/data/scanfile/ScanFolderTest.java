@@ -3,6 +3,7 @@ package kelvo.data.scanfile;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -136,5 +137,34 @@ class ScanFolderTest {
     alike.forEach(own()::save);
 
     assertThat(own().scans()).containsAll(alike);
+  }
+
+  @Test
+  void fieldsOfTheTradersOwnComeBackAndScansAskForThem() throws IOException {
+    Files.writeString(
+        folder.resolve("fields.json"),
+        """
+        {"kelvo": 1, "fields": [
+          {"name": "push", "formula": "(price - vwap) / atr 14d"},
+          {"name": "odd", "formula": "price + volume"}]}
+        """);
+    Vocabulary words = Vocabulary.of(List.of());
+    ScanFolder own = new ScanFolder(folder, words, problems::add);
+    Scan pushes = common(words).withRules(List.of(RuleSentence.parse("push above 1", words)));
+    own.save(pushes);
+    own.saveOwnFields(words.own().all());
+
+    assertThat(problems)
+        .containsExactly(
+            "fields.json, field 2: \"price + volume\", character 7: expected two of one kind,"
+                + " found price and shares; the field was left out");
+    Vocabulary again = Vocabulary.of(List.of());
+    assertThat(new ScanFolder(folder, again, problems::add).scans()).contains(pushes);
+    assertThat(again.own().all()).hasSize(1);
+    assertThat(own.again(pushes)).isEqualTo(pushes);
+  }
+
+  private static Scan common(Vocabulary words) {
+    return ScanFile.shipped(words).getFirst().named("Pushes");
   }
 }

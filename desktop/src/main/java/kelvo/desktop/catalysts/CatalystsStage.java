@@ -43,8 +43,7 @@ public final class CatalystsStage extends BorderPane implements DayStage {
   public CatalystsStage(Workspace workspace) {
     this.workspace = workspace;
     followed = new Followed<>(workspace, this::show);
-    vocabulary =
-        Vocabulary.of(workspace.session().securities().stream().map(f -> f.security()).toList());
+    vocabulary = workspace.desk().vocabulary();
     filter.setId("news-filter");
     filter.setPromptText("subject, since at least 3%, volume 5m at least 20K");
     filter.setAccessibleText("Filter of the news");

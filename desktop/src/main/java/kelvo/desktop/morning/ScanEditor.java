@@ -21,6 +21,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
+import kelvo.desktop.rules.CompletionPopup;
 import kelvo.desktop.rules.RuleCurve;
 import kelvo.desktop.rules.RulesEditor;
 import kelvo.desktop.theme.SmallButton;
@@ -31,6 +32,7 @@ import kelvo.explain.ScanPairs;
 import kelvo.explain.ScanWorkings;
 import kelvo.explain.WhyEmpty;
 import kelvo.field.Field;
+import kelvo.rule.FormulaCompletion;
 import kelvo.rule.Rule;
 import kelvo.rule.RuleCompletion;
 import kelvo.rule.RuleSentence;
@@ -67,6 +69,7 @@ final class ScanEditor extends BorderPane {
   private final TextField triggers = new TextField();
   private final TextField columns = new TextField();
   private final TextField sort = new TextField();
+  private final TextField ownField = new TextField();
   private final Label wrong = new Label();
   private final Label contradictions = new Label();
   private final Followed<ScanWorkings> followed;
@@ -129,7 +132,8 @@ final class ScanEditor extends BorderPane {
             line("Any of", anyOf, anyOfLeft),
             line("Triggers", triggers),
             line("Columns", columns),
-            line("Order", sort)));
+            line("Order", sort),
+            line("Own field", ownField)));
     BorderPane.setMargin(middle, new javafx.geometry.Insets(4, 0, 4, 0));
     purpose.setPromptText("what it is for, in one sentence");
     purpose.setAccessibleText("Purpose");
@@ -145,6 +149,12 @@ final class ScanEditor extends BorderPane {
             scan()
                 .listing(
                     each(text, t -> List.of(SortOrder.parse(t, vocabulary))), scan().columns()));
+    ownField.setPromptText("a field that you make of others: push = (price - vwap) / atr 14d");
+    ownField.setTooltip(
+        new Tooltip(
+            "Enter makes it; without a formula behind = it goes. + - x / min max abs and brackets"));
+    new CompletionPopup(ownField, new FormulaCompletion(vocabulary)::after);
+    ownField.setOnAction(e -> makeField());
     workspace.shownScan().addListener((o, was, is) -> followAgain());
     workspace.focus().addListener((o, was, is) -> followAgain());
     desk.universes().addListener((ListChangeListener<Universe>) change -> showIfSeen());
@@ -279,6 +289,18 @@ final class ScanEditor extends BorderPane {
             .find(words)
             .orElseThrow(
                 () -> new IllegalArgumentException("no field is called \"" + words + "\"")));
+  }
+
+  private void makeField() {
+    try {
+      desk.makeField(ownField.getText());
+      ownField.clear();
+      ownField.getStyleClass().remove("wrong");
+      wrong.setText("");
+    } catch (IllegalArgumentException e) {
+      ownField.getStyleClass().add("wrong");
+      wrong.setText(e.getMessage());
+    }
   }
 
   private void rename() {

@@ -46,8 +46,8 @@ public final class ChecksEditor extends BorderPane {
       fail.setAccessibleText("Fails when");
       HBox.setHgrow(pass, Priority.ALWAYS);
       HBox.setHgrow(fail, Priority.ALWAYS);
-      new CompletionPopup(pass, completion);
-      new CompletionPopup(fail, completion);
+      new CompletionPopup(pass, completion::after);
+      new CompletionPopup(fail, completion::after);
       for (TextField field : List.of(name, pass, fail)) {
         field.textProperty().addListener((o, was, is) -> tell());
       }

@@ -1,6 +1,7 @@
 package kelvo.desktop.rules;
 
 import java.util.List;
+import java.util.function.Function;
 import javafx.geometry.Bounds;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
@@ -9,24 +10,28 @@ import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.stage.Popup;
-import kelvo.rule.RuleCompletion;
 import kelvo.rule.RuleCompletion.Proposal;
 
 /**
  * Proposes how to go on under a field in which a rule is typed. Tab takes the first proposal, the
  * arrows and Enter another, Escape closes.
  */
-final class CompletionPopup {
+public final class CompletionPopup {
   private static final double ROW = 24;
   private static final double WIDTH = 300;
 
   private final TextField field;
-  private final RuleCompletion completion;
+  private final Function<String, List<Proposal>> completion;
   private final Popup popup = new Popup();
   private final ListView<Proposal> list = new ListView<>();
   private boolean taking;
 
-  CompletionPopup(TextField field, RuleCompletion completion) {
+  /**
+   * Proposals under a field.
+   *
+   * @param completion finds the ways to go on from a text
+   */
+  public CompletionPopup(TextField field, Function<String, List<Proposal>> completion) {
     this.field = field;
     this.completion = completion;
     list.setCellFactory(view -> new Cell());
@@ -56,7 +61,7 @@ final class CompletionPopup {
     if (taking || !field.isFocused() || field.getScene() == null) {
       return;
     }
-    List<Proposal> proposals = completion.after(field.getText());
+    List<Proposal> proposals = completion.apply(field.getText());
     list.getItems().setAll(proposals);
     if (proposals.isEmpty()) {
       popup.hide();

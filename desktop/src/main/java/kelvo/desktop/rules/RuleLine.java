@@ -53,7 +53,7 @@ final class RuleLine extends HBox {
     sentence.setPromptText("a rule, such as: gap at least 4%");
     sentence.setAccessibleText("Rule");
     HBox.setHgrow(sentence, Priority.ALWAYS);
-    new CompletionPopup(sentence, completion);
+    new CompletionPopup(sentence, completion::after);
     sentence
         .textProperty()
         .addListener(

@@ -5,7 +5,9 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.function.Consumer;
+import java.util.stream.Stream;
 import javafx.animation.PauseTransition;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyIntegerProperty;
@@ -19,6 +21,7 @@ import javafx.util.Duration;
 import kelvo.check.CheckRule;
 import kelvo.data.scanfile.ScanFile;
 import kelvo.data.scanfile.ScanFolder;
+import kelvo.formula.OwnField;
 import kelvo.hit.ScanBoard;
 import kelvo.rule.Vocabulary;
 import kelvo.scan.Scan;
@@ -100,6 +103,63 @@ public final class ScanDesk {
   /** The words that rules may use. */
   public Vocabulary vocabulary() {
     return vocabulary;
+  }
+
+  /**
+   * Makes a field of the trader's own of "name = formula", or takes it away where no formula stands
+   * behind the sign; scans that ask it follow.
+   *
+   * @throws IllegalArgumentException saying at which character what was expected
+   */
+  public void makeField(String text) {
+    int equals = text.indexOf('=');
+    if (equals < 0) {
+      throw new IllegalArgumentException(
+          "expected a name, = and a formula, such as: push = (price - vwap) / atr 14d");
+    }
+    String name = text.substring(0, equals).strip().toLowerCase(Locale.ROOT);
+    String before =
+        vocabulary.own().all().stream()
+            .filter(own -> own.name().equals(name))
+            .map(OwnField::formula)
+            .findFirst()
+            .orElse("");
+    setField(name, text.substring(equals + 1).strip());
+    undoable.accept(() -> setField(name, before));
+  }
+
+  private void setField(String name, String formula) {
+    if (formula.isEmpty()) {
+      refuseWhileAsked(name);
+      vocabulary.removeOwn(name);
+      told.accept(name + " is no field any more");
+    } else {
+      OwnField made = vocabulary.putOwn(name, formula);
+      told.accept(made.name() + " is a field now: rules, columns and orders can ask for it");
+    }
+    List<OwnField> all = vocabulary.own().all();
+    write(() -> folder.saveOwnFields(all));
+    for (Scan scan : List.copyOf(scans)) {
+      Scan again = folder.again(scan);
+      if (!again.equals(scan)) {
+        replace(scan, again);
+      }
+    }
+  }
+
+  /** A scan whose field is gone could not be read again. */
+  private void refuseWhileAsked(String name) {
+    for (Scan scan : scans) {
+      boolean asked =
+          Stream.concat(
+                  scan.fields().stream(),
+                  scan.universe().rules().stream().flatMap(rule -> rule.fields().stream()))
+              .anyMatch(field -> field.words().equals(name));
+      if (asked) {
+        throw new IllegalArgumentException(
+            "\"" + scan.name() + "\" asks for " + name + "; take it out there first");
+      }
+    }
   }
 
   /** Puts a scan in place of another. What is typed in one go is taken back in one go. */
