@@ -85,13 +85,9 @@ final class HaltFields {
             NO_BAND,
             session -> {
               TapeFollower<BandReference> references = BandReference.of(session);
-              return (s, now) -> {
-                VolatilityBand band = references.of(s).band(now);
-                return band == null || s.lastPrice() == Price.NONE
-                    ? Double.NaN
-                    : band.distancePercent(s.lastPrice());
-              };
-            }));
+              return (s, now) -> references.of(s).distancePercent(now);
+            },
+            moment -> moment.soFar().distanceToBand()));
   }
 
   private static Field band(String words, String edge, ToLongFunction<VolatilityBand> price) {

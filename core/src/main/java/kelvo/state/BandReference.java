@@ -30,6 +30,7 @@ public final class BandReference extends TapeFollower.Made {
   private long sum;
   private int count;
   private long lastAt;
+  private long lastPrice;
   private long firstPrice;
   private long officialOpen;
   private boolean openTaken;
@@ -55,6 +56,7 @@ public final class BandReference extends TapeFollower.Made {
     sum = 0;
     count = 0;
     lastAt = 0;
+    lastPrice = Price.NONE;
     firstPrice = Price.NONE;
     officialOpen = Price.NONE;
     openTaken = false;
@@ -85,6 +87,7 @@ public final class BandReference extends TapeFollower.Made {
     oldest = oldest == EventTape.NONE ? event : oldest;
     if (at >= lastAt) {
       lastAt = at;
+      lastPrice = corrections.price(tape, event);
       leave(at - SPAN, corrections);
       moveTo(sum / count, at);
     }
@@ -116,6 +119,15 @@ public final class BandReference extends TapeFollower.Made {
       since = now;
       openTaken |= opens;
     }
+  }
+
+  /**
+   * How far its last eligible regular print is from the nearer side of the band, in per cent of it;
+   * below 0 outside, NaN without a band.
+   */
+  public double distancePercent(long now) {
+    VolatilityBand band = band(now);
+    return band == null ? Double.NaN : band.distancePercent(lastPrice);
   }
 
   /** The band in which it may trade at a moment; null where it has none. */

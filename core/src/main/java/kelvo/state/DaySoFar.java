@@ -38,7 +38,8 @@ public final class DaySoFar {
       int minutesAbove,
       double volumeSinceNews,
       double volumeSinceResume,
-      @Nullable VolatilityBand band) {
+      @Nullable VolatilityBand band,
+      double distanceToBand) {
     /** Before a security's first event. */
     static final Answer NOTHING =
         new Answer(
@@ -52,7 +53,8 @@ public final class DaySoFar {
             0,
             Double.NaN,
             Double.NaN,
-            null);
+            null,
+            Double.NaN);
   }
 
   private DaySoFar(Session session) {
@@ -107,7 +109,8 @@ public final class DaySoFar {
         runs.minutesAbove(now),
         since.volumeSinceNews(),
         since.volumeSinceResume(),
-        reference.band(now));
+        reference.band(now),
+        reference.distancePercent(now));
   }
 
   private int first(int lastEvent) {

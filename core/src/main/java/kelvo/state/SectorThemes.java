@@ -18,6 +18,10 @@ final class SectorThemes {
 
   private final Session session;
   private final List<SymbolState> states;
+
+  /** The previous closes, side by side in memory: most securities are no movers by them alone. */
+  private final long[] closes;
+
   private final Map<String, Integer> sectors = new HashMap<>();
   private final List<List<Integer>> members = new ArrayList<>();
   private final List<Known> known = new ArrayList<>();
@@ -30,6 +34,7 @@ final class SectorThemes {
   SectorThemes(Session session, List<SymbolState> states) {
     this.session = session;
     this.states = states;
+    closes = states.stream().mapToLong(SymbolState::previousClose).toArray();
     for (int i = 0; i < session.securities().size(); i++) {
       String sector = session.security(i).security().sector();
       int place = sectors.computeIfAbsent(sector, none -> newSector());
@@ -71,17 +76,19 @@ final class SectorThemes {
     for (int id : members.get(sector)) {
       SymbolState state = states.get(id);
       double percent = percent(state);
-      double dollars = state.dollarVolume() / (double) Price.DOLLAR;
-      if (way * percent >= Themes.MOVES && dollars >= Themes.MIN_DOLLARS) {
-        Security security = session.security(id).security();
-        movers.add(new Themes.Mover(security.symbol(), security.sector(), percent, dollars));
+      if (way * percent >= Themes.MOVES) {
+        double dollars = state.dollarVolume() / (double) Price.DOLLAR;
+        if (dollars >= Themes.MIN_DOLLARS) {
+          Security security = session.security(id).security();
+          movers.add(new Themes.Mover(security.symbol(), security.sector(), percent, dollars));
+        }
       }
     }
     return movers;
   }
 
-  private static double percent(SymbolState state) {
-    long close = state.previousClose();
+  private double percent(SymbolState state) {
+    long close = closes[state.id()];
     long price = state.lastPrice();
     return close == Price.NONE || price == Price.NONE
         ? Double.NaN

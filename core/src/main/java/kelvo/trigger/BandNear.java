@@ -5,7 +5,6 @@ import kelvo.state.BandReference;
 import kelvo.state.Effect;
 import kelvo.state.SymbolState;
 import kelvo.state.TapeFollower;
-import kelvo.state.VolatilityBand;
 
 /** Price comes within 1% of the price band at which trading would be paused. */
 final class BandNear extends RememberingDetector {
@@ -22,11 +21,10 @@ final class BandNear extends RememberingDetector {
 
   @Override
   public boolean fires(SymbolState state, int event, long now) {
-    VolatilityBand band = references.of(state).band(now);
-    if (band == null) {
+    double distance = references.of(state).distancePercent(now);
+    if (Double.isNaN(distance)) {
       return false;
     }
-    double distance = band.distancePercent(state.lastPrice());
     boolean was = memory.get(state.id(), NEAR) != 0;
     boolean near = was ? distance < AWAY_PERCENT : distance <= NEAR_PERCENT;
     memory.set(state.id(), NEAR, near ? 1 : 0);
