@@ -7,6 +7,7 @@ import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.concurrent.Callable;
+import kelvo.data.ledger.KeptFills;
 import kelvo.data.ledger.Ledger;
 import kelvo.desktop.workspace.OpenedDay;
 import kelvo.hit.Program;
@@ -18,6 +19,7 @@ import kelvo.review.ReviewSettings;
 import kelvo.scan.Scan;
 import kelvo.session.Session;
 import kelvo.time.DayTime;
+import kelvo.trade.Fill;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
@@ -56,12 +58,25 @@ final class ReviewCommand implements Callable<Integer> {
     SessionRun run = SessionRun.of(session, new Program(scans, book.levels()), Progress.NONE);
     DayReview review = DayReview.of(session, scans, run.hits(), book, SETTINGS, DayTime.LAST);
     if (out == null) {
-      arguments.output.print(ReviewTables.TRADE_COLUMNS, ReviewTables.trades(review));
+      arguments.output.print(
+          ReviewTables.TRADE_COLUMNS, ReviewTables.trades(review, arguments.date()));
     } else {
       writeAll(out, review);
     }
     arguments.terminal().err().println(SETTINGS.words());
+    review.beforeRecord().forEach(fill -> arguments.terminal().err().println(opened(fill)));
     return arguments.exitCode();
+  }
+
+  private static String opened(Fill fill) {
+    return fill.symbol()
+        + ": "
+        + fill.side().word()
+        + " "
+        + fill.quantity().toPlainString()
+        + " at "
+        + DayTime.seconds(Math.floorMod(fill.at(), DayTime.DAY))
+        + " closes what was opened before the record; add the fills that opened it to fills.csv";
   }
 
   /**
@@ -73,8 +88,8 @@ final class ReviewCommand implements Callable<Integer> {
     try (Ledger ledger = Ledger.readOnly(arguments.folder.resolve(OpenedDay.LEDGER))) {
       DayBook kept = ledger.day(date);
       return fills == null
-          ? kept.adding(arguments.data().fills(date))
-          : kept.withFills(arguments.data().fills(fills, date));
+          ? KeptFills.of(ledger, arguments.data(), date)
+          : KeptFills.of(kept, arguments.data(), arguments.data().fills(fills), date);
     }
   }
 
@@ -82,7 +97,9 @@ final class ReviewCommand implements Callable<Integer> {
     try {
       Files.createDirectories(folder);
       arguments.output.write(
-          folder.resolve("trades.csv"), ReviewTables.TRADE_COLUMNS, ReviewTables.trades(review));
+          folder.resolve("trades.csv"),
+          ReviewTables.TRADE_COLUMNS,
+          ReviewTables.trades(review, arguments.date()));
       arguments.output.write(
           folder.resolve("moves.csv"), ReviewTables.MOVE_COLUMNS, ReviewTables.moves(review));
       arguments.output.write(

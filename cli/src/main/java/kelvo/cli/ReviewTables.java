@@ -1,5 +1,8 @@
 package kelvo.cli;
 
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.time.LocalDate;
 import java.util.List;
 import kelvo.field.Unit;
 import kelvo.review.DayReview;
@@ -67,23 +70,35 @@ final class ReviewTables {
 
   private ReviewTables() {}
 
-  static List<List<String>> trades(DayReview review) {
-    return review.trades().stream().map(ReviewTables::trade).toList();
+  static List<List<String>> trades(DayReview review, LocalDate session) {
+    return review.trades().stream().map(reviewed -> trade(reviewed, session)).toList();
   }
 
-  private static List<String> trade(ReviewedTrade reviewed) {
+  /** The time of an entry, with its date when that was before the session. */
+  private static String entry(Trade trade, LocalDate session) {
+    long day = Math.floorDiv(trade.entryAt(), DayTime.DAY);
+    String time = DayTime.millis(Math.floorMod(trade.entryAt(), DayTime.DAY));
+    return day == 0 ? time : session.plusDays(day) + "T" + time;
+  }
+
+  private static String money(BigDecimal dollars) {
+    BigDecimal rounded = dollars.setScale(6, RoundingMode.HALF_EVEN).stripTrailingZeros();
+    return rounded.scale() < 0 ? rounded.setScale(0).toPlainString() : rounded.toPlainString();
+  }
+
+  private static List<String> trade(ReviewedTrade reviewed, LocalDate session) {
     Trade trade = reviewed.trade();
     return List.of(
         trade.account(),
         trade.symbol(),
         trade.side().word(),
-        DayTime.millis(trade.entryAt()),
+        entry(trade, session),
         number(trade.entryPrice()),
         trade.closed() ? DayTime.millis(trade.exitAt()) : "",
         number(trade.exitPrice()),
-        Long.toString(trade.shares()),
-        Price.exact(trade.fees()),
-        Price.exact(trade.result()),
+        trade.shares().toPlainString(),
+        money(trade.fees()),
+        money(trade.result()),
         reviewed.verdict().words(),
         reviewed.move() == null ? "" : number(reviewed.lateness() / (double) DayTime.SECOND),
         number(reviewed.chasePercent()),

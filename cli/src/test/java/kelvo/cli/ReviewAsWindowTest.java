@@ -7,6 +7,7 @@ import de.siegmar.fastcsv.reader.CsvRecord;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.PrintStream;
+import java.math.BigDecimal;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.time.LocalDate;
@@ -21,7 +22,6 @@ import kelvo.review.DayReview;
 import kelvo.scan.Scan;
 import kelvo.sim.DemoFolder;
 import kelvo.sim.DemoSize;
-import kelvo.tape.Price;
 import kelvo.time.DayTime;
 import kelvo.trade.Fill;
 import kelvo.trade.FillSide;
@@ -81,7 +81,14 @@ class ReviewAsWindowTest {
 
   private static Fill fill(Fill like, long at, String order, FillSide side) {
     return new Fill(
-        at, "GENSED", side, 100, Price.parse("12.5"), like.fee(), like.account(), order);
+        at,
+        "GENSED",
+        side,
+        new BigDecimal(100),
+        new BigDecimal("12.5"),
+        like.fee(),
+        like.account(),
+        order);
   }
 
   private List<List<String>> written(String file) throws IOException {
@@ -110,7 +117,9 @@ class ReviewAsWindowTest {
         Kelvo.run(new Terminal(quiet, quiet), "review", folder.toString(), "--out", out.toString());
 
     assertThat(code).isZero();
-    assertThat(written("trades.csv")).isEqualTo(ReviewTables.trades(review)).hasSizeGreaterThan(4);
+    assertThat(written("trades.csv"))
+        .isEqualTo(ReviewTables.trades(review, DemoSize.SESSION))
+        .hasSizeGreaterThan(4);
     assertThat(written("moves.csv")).isEqualTo(ReviewTables.moves(review)).isNotEmpty();
     assertThat(written("scans.csv"))
         .isEqualTo(ReviewTables.scans(review))

@@ -6,22 +6,27 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import kelvo.level.Level;
+import kelvo.trade.CarriedPositions;
 import kelvo.trade.Fill;
 
 /**
  * What the trader did on one day: decisions, levels, notes, what was looked at, fills. Immutable.
  * Each entry has its moment, and every question names one: nothing later is answered.
+ *
+ * @param carried the fills of what was held when the day began: {@link CarriedPositions}
  */
 public record DayBook(
     List<Decision> decisions,
     List<Level> levels,
     List<Note> notes,
     List<FocusSpan> focus,
-    List<Fill> fills) {
+    List<Fill> fills,
+    List<Fill> carried) {
   /** A day on which nothing was done. */
   public static final DayBook EMPTY =
-      new DayBook(List.of(), List.of(), List.of(), List.of(), List.of());
+      new DayBook(List.of(), List.of(), List.of(), List.of(), List.of(), List.of());
 
   public DayBook {
     decisions = List.copyOf(decisions);
@@ -29,6 +34,7 @@ public record DayBook(
     notes = List.copyOf(notes);
     focus = List.copyOf(focus);
     fills = List.copyOf(fills);
+    carried = List.copyOf(carried);
   }
 
   /**
@@ -65,36 +71,46 @@ public record DayBook(
     return fills.stream().filter(f -> f.at() <= moment).toList();
   }
 
+  /** The fills up to a moment that trades of the day are made of: also those carried into it. */
+  public List<Fill> tradedUntil(long moment) {
+    return Stream.concat(carried.stream(), fillsUntil(moment).stream()).toList();
+  }
+
+  /** This book with what was held when the day began. */
+  public DayBook carrying(List<Fill> held) {
+    return new DayBook(decisions, levels, notes, focus, fills, held);
+  }
+
   /** This book with one more decision. */
   public DayBook with(Decision decision) {
-    return new DayBook(and(decisions, decision), levels, notes, focus, fills);
+    return new DayBook(and(decisions, decision), levels, notes, focus, fills, carried);
   }
 
   /** This book with one more level. */
   public DayBook with(Level level) {
-    return new DayBook(decisions, and(levels, level), notes, focus, fills);
+    return new DayBook(decisions, and(levels, level), notes, focus, fills, carried);
   }
 
   /** This book with a level that stops counting at a moment. */
   public DayBook without(Level level, long moment) {
     List<Level> changed = new ArrayList<>(levels);
     changed.replaceAll(l -> l.equals(level) ? l.until(moment) : l);
-    return new DayBook(decisions, changed, notes, focus, fills);
+    return new DayBook(decisions, changed, notes, focus, fills, carried);
   }
 
   /** This book with one more note. */
   public DayBook with(Note note) {
-    return new DayBook(decisions, levels, and(notes, note), focus, fills);
+    return new DayBook(decisions, levels, and(notes, note), focus, fills, carried);
   }
 
   /** This book with one more span of focus. */
   public DayBook with(FocusSpan span) {
-    return new DayBook(decisions, levels, notes, and(focus, span), fills);
+    return new DayBook(decisions, levels, notes, and(focus, span), fills, carried);
   }
 
   /** This book with other fills. */
   public DayBook withFills(List<Fill> others) {
-    return new DayBook(decisions, levels, notes, focus, others);
+    return new DayBook(decisions, levels, notes, focus, others, carried);
   }
 
   /**

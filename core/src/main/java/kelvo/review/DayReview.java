@@ -11,6 +11,7 @@ import kelvo.journal.DayBook;
 import kelvo.scan.Scan;
 import kelvo.session.Session;
 import kelvo.state.PricePath;
+import kelvo.trade.Fill;
 import kelvo.trade.RoundTrips;
 import kelvo.trade.Trade;
 
@@ -18,15 +19,18 @@ import kelvo.trade.Trade;
  * A session's hits held against the trades really taken, as known at a moment.
  *
  * @param until the moment of the question
- * @param trades by time of entry
+ * @param trades those of which a fill is of the day, by time of entry
+ * @param beforeRecord fills, or parts of them, that close what is not known to have been opened;
+ *     they count nowhere else
  * @param moves by time of first hit
  * @param scans a line for each scan
  * @param all totals over all trades
- * @param offPlan totals over those with no hit behind them
+ * @param offPlan totals over those with no hit of the day behind them, off plan or held overnight
  */
 public record DayReview(
     long until,
     List<ReviewedTrade> trades,
+    List<Fill> beforeRecord,
     List<ReviewedMove> moves,
     List<ScanTotals> scans,
     TradeTotals all,
@@ -46,7 +50,11 @@ public record DayReview(
     List<Move> moves = Moves.of(session, counted, settings.moveGap(), until);
     Map<Integer, PricePath> paths = new HashMap<>();
     List<ReviewedTrade> trades = new ArrayList<>();
-    for (Trade trade : RoundTrips.of(book.fillsUntil(until), settings.cost())) {
+    RoundTrips roundTrips = RoundTrips.of(book.tradedUntil(until), settings.cost());
+    for (Trade trade : roundTrips.trades()) {
+      if (trade.exitAt() < 0) {
+        continue;
+      }
       OptionalInt security = session.numberOf(trade.symbol());
       PricePath path =
           security.isEmpty()
@@ -66,14 +74,12 @@ public record DayReview(
     return new DayReview(
         until,
         List.copyOf(trades),
+        roundTrips.beforeRecord(),
         List.copyOf(reviewed),
         scans.stream().map(s -> ScanTotals.of(s, counted, reviewed, trades, until)).toList(),
         TradeTotals.of(trades.stream().map(ReviewedTrade::trade).toList()),
         TradeTotals.of(
-            trades.stream()
-                .filter(t -> t.verdict() == TradeVerdict.OFF_PLAN)
-                .map(ReviewedTrade::trade)
-                .toList()));
+            trades.stream().filter(t -> t.scan().isEmpty()).map(ReviewedTrade::trade).toList()));
   }
 
   private static MoveVerdict verdict(

@@ -1,10 +1,10 @@
 package kelvo.review;
 
+import java.math.BigDecimal;
 import java.util.List;
 import kelvo.history.Median;
 import kelvo.hit.Hit;
 import kelvo.scan.Scan;
-import kelvo.tape.Price;
 import kelvo.time.DayTime;
 
 /**
@@ -55,6 +55,9 @@ public record ScanTotals(
         Median.of(own.stream().mapToDouble(m -> m.outcome().halfHour().best())),
         hours > 0 ? count / hours : Double.NaN,
         traded.size(),
-        traded.stream().mapToLong(t -> t.trade().result()).sum() / (double) Price.DOLLAR);
+        traded.stream()
+            .map(t -> t.trade().result())
+            .reduce(BigDecimal.ZERO, BigDecimal::add)
+            .doubleValue());
   }
 }

@@ -56,7 +56,7 @@ final class TradeReview {
         move == null ? "" : followed(move).scan(),
         move == null ? 0 : trade.entryAt() - move.start(),
         chasePercent,
-        chase * trade.shares(),
+        chase * trade.shares().doubleValue(),
         planned(),
         move == null ? Double.NaN : capturedShare(move),
         r(),
@@ -65,6 +65,9 @@ final class TradeReview {
   }
 
   private TradeVerdict verdict(@Nullable Move move, double chasePercent) {
+    if (trade.entryAt() < 0) {
+      return TradeVerdict.OVERNIGHT;
+    }
     if (move == null) {
       return TradeVerdict.OFF_PLAN;
     }
@@ -115,9 +118,11 @@ final class TradeReview {
         .filter(l -> l.kind() == LevelKind.STOP)
         .mapToLong(Level::price)
         .mapToDouble(
-            stop -> trade.peakShares() * Math.abs(trade.entryPrice() - Price.dollars(stop)))
+            stop ->
+                trade.peakShares().doubleValue()
+                    * Math.abs(trade.entryPrice() - Price.dollars(stop)))
         .filter(risk -> risk > 0)
-        .map(risk -> trade.result() / (double) Price.DOLLAR / risk)
+        .map(risk -> trade.result().doubleValue() / risk)
         .findFirst()
         .orElse(Double.NaN);
   }

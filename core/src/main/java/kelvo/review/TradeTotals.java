@@ -1,8 +1,8 @@
 package kelvo.review;
 
+import java.math.BigDecimal;
 import java.util.Comparator;
 import java.util.List;
-import kelvo.tape.Price;
 import kelvo.trade.Trade;
 
 /**
@@ -42,7 +42,7 @@ public record TradeTotals(
     int wins = 0;
     int lost = 0;
     for (Trade trade : closed) {
-      double result = trade.result() / (double) Price.DOLLAR;
+      double result = trade.result().doubleValue();
       gains += Math.max(0, result);
       losses += Math.max(0, -result);
       wins += result > 0 ? 1 : 0;
@@ -51,7 +51,8 @@ public record TradeTotals(
       drawdown = Math.max(drawdown, highest - (gains - losses));
     }
     int n = closed.size();
-    double fees = closed.stream().mapToLong(Trade::fees).sum() / (double) Price.DOLLAR;
+    double fees =
+        closed.stream().map(Trade::fees).reduce(BigDecimal.ZERO, BigDecimal::add).doubleValue();
     double none = n == 0 ? Double.NaN : 1;
     return new TradeTotals(
         n,

@@ -4,7 +4,8 @@ package kelvo.review;
 public enum TradeVerdict {
   ON_A_HIT("on a hit", "entered while a move of its side was on"),
   LATE("late", "on a hit, but far beyond its price or long after it"),
-  OFF_PLAN("off plan", "no hit behind it");
+  OFF_PLAN("off plan", "no hit behind it"),
+  OVERNIGHT("held overnight", "entered in an earlier session, which has judged the entry");
 
   private final String words;
   private final String meaning;

@@ -40,7 +40,7 @@ public record SessionHours(LocalDate date, Kind kind, long close, long previousC
   /** A session with the usual hours, 09:30 to 16:00, after another one on the weekday before. */
   public static SessionHours full(LocalDate date) {
     int days = date.getDayOfWeek() == DayOfWeek.MONDAY ? 3 : 1;
-    return new SessionHours(date, Kind.FULL, USUAL_CLOSE, USUAL_CLOSE - days * 24 * DayTime.HOUR);
+    return new SessionHours(date, Kind.FULL, USUAL_CLOSE, USUAL_CLOSE - days * DayTime.DAY);
   }
 
   /** Whether a moment lies in regular trading, [open, close). */

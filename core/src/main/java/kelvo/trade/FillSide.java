@@ -4,15 +4,22 @@ import java.util.Locale;
 
 /** What an execution did. */
 public enum FillSide {
-  BUY(1),
-  SELL(-1),
-  SHORT(-1),
-  COVER(1);
+  BUY(1, true),
+  SELL(-1, false),
+  SHORT(-1, true),
+  COVER(1, false);
 
   private final int sign;
+  private final boolean opens;
 
-  FillSide(int sign) {
+  FillSide(int sign, boolean opens) {
     this.sign = sign;
+    this.opens = opens;
+  }
+
+  /** Whether it can begin a position; the others only end one. */
+  boolean opens() {
+    return opens;
   }
 
   /** 1 when shares come in, -1 when they go out. */

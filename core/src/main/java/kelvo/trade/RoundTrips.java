@@ -1,5 +1,7 @@
 package kelvo.trade;
 
+import java.math.BigDecimal;
+import java.math.MathContext;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -9,118 +11,150 @@ import java.util.List;
 import java.util.Map;
 
 /**
- * Makes trades of fills, per account and symbol. A fill that takes the position through zero ends
- * one trade and begins the next, split by quantity with its fee.
+ * Makes trades of fills, per account and symbol. A buy or a short that takes the position through
+ * zero ends one trade and begins the next, split by quantity with its fee. A sell or a cover only
+ * closes: what it closes beyond the position was opened before the record.
+ *
+ * @param trades by time of entry
+ * @param beforeRecord fills, or parts of them, that close what is not known to have been opened
  */
-public final class RoundTrips {
-  private record Owner(String account, String symbol) {}
-
-  private final CostMethod method;
-  private final List<Trade> trades = new ArrayList<>();
-  private final Deque<Fill> lots = new ArrayDeque<>();
-  private List<Fill> current = new ArrayList<>();
-  private long position;
-  private long gains;
-
-  private RoundTrips(CostMethod method) {
-    this.method = method;
+public record RoundTrips(List<Trade> trades, List<Fill> beforeRecord) {
+  public RoundTrips {
+    trades = List.copyOf(trades);
+    beforeRecord = List.copyOf(beforeRecord);
   }
 
-  /** The trades of these fills, by time of entry. */
-  public static List<Trade> of(List<Fill> fills, CostMethod method) {
-    Map<Owner, List<Fill>> byOwner = new LinkedHashMap<>();
+  private record Owner(String account, String symbol) {}
+
+  /** The trades of these fills; at equal times the order of the list counts. */
+  public static RoundTrips of(List<Fill> fills, CostMethod method) {
+    Map<Owner, Position> positions = new LinkedHashMap<>();
     fills.stream()
         .sorted(Comparator.comparingLong(Fill::at))
         .forEach(
             f ->
-                byOwner
-                    .computeIfAbsent(new Owner(f.account(), f.symbol()), o -> new ArrayList<>())
-                    .add(f));
-    List<Trade> all = new ArrayList<>();
-    byOwner.values().forEach(owned -> all.addAll(new RoundTrips(method).tradesOf(owned)));
-    all.sort(Comparator.comparingLong(Trade::entryAt));
-    return all;
+                positions
+                    .computeIfAbsent(new Owner(f.account(), f.symbol()), o -> new Position(method))
+                    .fill(f));
+    List<Trade> trades = new ArrayList<>();
+    List<Fill> before = new ArrayList<>();
+    for (Position position : positions.values()) {
+      position.endOpen();
+      trades.addAll(position.trades);
+      before.addAll(position.beforeRecord);
+    }
+    trades.sort(Comparator.comparingLong(Trade::entryAt));
+    before.sort(Comparator.comparingLong(Fill::at));
+    return new RoundTrips(trades, before);
   }
 
-  private List<Trade> tradesOf(List<Fill> fills) {
-    for (Fill fill : fills) {
-      long toFlat = Math.abs(position);
-      boolean closes = position != 0 && Long.signum(position) != fill.side().sign();
-      if (closes && fill.quantity() > toFlat) {
-        take(fill.part(toFlat));
-        take(fill.rest(toFlat));
-      } else {
-        take(fill);
+  /** The fills of the trades that are still open, in order of time. */
+  public List<Fill> open() {
+    return trades.stream()
+        .filter(trade -> !trade.closed())
+        .flatMap(trade -> trade.fills().stream())
+        .sorted(Comparator.comparingLong(Fill::at))
+        .toList();
+  }
+
+  /** What one account holds of one symbol. */
+  private static final class Position {
+    private final CostMethod method;
+    private final List<Trade> trades = new ArrayList<>();
+    private final List<Fill> beforeRecord = new ArrayList<>();
+    private final Deque<Fill> lots = new ArrayDeque<>();
+    private List<Fill> current = new ArrayList<>();
+    private BigDecimal held = BigDecimal.ZERO;
+    private BigDecimal gains = BigDecimal.ZERO;
+
+    Position(CostMethod method) {
+      this.method = method;
+    }
+
+    void fill(Fill fill) {
+      boolean closes = held.signum() * fill.side().sign() < 0;
+      BigDecimal closing = closes ? held.abs().min(fill.quantity()) : BigDecimal.ZERO;
+      boolean whole = closing.compareTo(fill.quantity()) == 0;
+      if (closing.signum() > 0) {
+        close(whole ? fill : fill.part(closing));
+      }
+      if (!whole) {
+        Fill left = closing.signum() > 0 ? fill.rest(closing) : fill;
+        if (fill.side().opens()) {
+          open(left);
+        } else {
+          beforeRecord.add(left);
+        }
       }
     }
-    if (!current.isEmpty()) {
-      end();
-    }
-    return trades;
-  }
 
-  private void take(Fill fill) {
-    boolean closes = position != 0 && Long.signum(position) != fill.side().sign();
-    current.add(fill);
-    if (closes) {
-      close(fill);
-    } else {
+    private void open(Fill fill) {
+      current.add(fill);
       lots.addLast(fill);
+      held = held.add(fill.signedQuantity());
     }
-    position += fill.signedQuantity();
-    if (position == 0) {
-      end();
-    }
-  }
 
-  private void close(Fill fill) {
-    if (method == CostMethod.AVERAGE_COST) {
-      averageLots();
-    }
-    long left = fill.quantity();
-    while (left > 0) {
-      Fill lot = lots.removeFirst();
-      long matched = Math.min(left, lot.quantity());
-      gains += lot.side().sign() * (fill.price() - lot.price()) * matched;
-      if (matched < lot.quantity()) {
-        lots.addFirst(lot.rest(matched));
+    private void close(Fill fill) {
+      current.add(fill);
+      if (method == CostMethod.AVERAGE_COST) {
+        averageLots();
       }
-      left -= matched;
+      BigDecimal left = fill.quantity();
+      while (left.signum() > 0) {
+        Fill lot = lots.removeFirst();
+        BigDecimal matched = left.min(lot.quantity());
+        BigDecimal gain = fill.price().subtract(lot.price()).multiply(matched);
+        gains = lot.side().sign() > 0 ? gains.add(gain) : gains.subtract(gain);
+        if (matched.compareTo(lot.quantity()) < 0) {
+          lots.addFirst(lot.rest(matched));
+        }
+        left = left.subtract(matched);
+      }
+      held = held.add(fill.signedQuantity());
+      if (held.signum() == 0) {
+        end(current.stream().map(Fill::cashFlow).reduce(BigDecimal.ZERO, BigDecimal::add));
+      }
     }
-  }
 
-  /** Puts one lot at the average price in place of all. The rounding stays below a unit a share. */
-  private void averageLots() {
-    long shares = lots.stream().mapToLong(Fill::quantity).sum();
-    long money = lots.stream().mapToLong(f -> f.quantity() * f.price()).sum();
-    Fill first = lots.getFirst();
-    lots.clear();
-    lots.add(
-        new Fill(
-            first.at(),
-            first.symbol(),
-            first.side(),
-            shares,
-            Math.round(money / (double) shares),
-            0,
-            first.account(),
-            first.orderId()));
-  }
+    /** Puts one lot at the average price in place of all. */
+    private void averageLots() {
+      BigDecimal shares =
+          lots.stream().map(Fill::quantity).reduce(BigDecimal.ZERO, BigDecimal::add);
+      BigDecimal money =
+          lots.stream()
+              .map(f -> f.quantity().multiply(f.price()))
+              .reduce(BigDecimal.ZERO, BigDecimal::add);
+      Fill first = lots.getFirst();
+      lots.clear();
+      lots.add(
+          new Fill(
+              first.at(),
+              first.symbol(),
+              first.side(),
+              shares,
+              money.divide(shares, MathContext.DECIMAL128),
+              BigDecimal.ZERO,
+              first.account(),
+              first.orderId()));
+    }
 
-  private void end() {
-    Fill first = current.getFirst();
-    TradeSide side = first.side().sign() > 0 ? TradeSide.LONG : TradeSide.SHORT;
-    long result = position == 0 ? proceedsLessCost() : gains;
-    long fees = current.stream().mapToLong(Fill::fee).sum();
-    trades.add(
-        new Trade(
-            first.account(), first.symbol(), side, current, result - fees, Math.abs(position)));
-    current = new ArrayList<>();
-    lots.clear();
-    gains = 0;
-  }
+    /** A trade that is open counts by what it has realised. */
+    void endOpen() {
+      if (!current.isEmpty()) {
+        end(gains);
+      }
+    }
 
-  private long proceedsLessCost() {
-    return current.stream().mapToLong(f -> -f.signedQuantity() * f.price()).sum();
+    private void end(BigDecimal result) {
+      Fill first = current.getFirst();
+      TradeSide side = first.side().sign() > 0 ? TradeSide.LONG : TradeSide.SHORT;
+      BigDecimal fees = current.stream().map(Fill::fee).reduce(BigDecimal.ZERO, BigDecimal::add);
+      trades.add(
+          new Trade(
+              first.account(), first.symbol(), side, current, result.subtract(fees), held.abs()));
+      current = new ArrayList<>();
+      lots.clear();
+      gains = BigDecimal.ZERO;
+    }
   }
 }

@@ -1,27 +1,34 @@
 package kelvo.trade;
 
+import java.math.BigDecimal;
+import java.math.MathContext;
 import java.util.List;
-import kelvo.tape.Price;
+import java.util.function.Function;
 
 /**
  * A round trip: the fills of one account and symbol from flat to flat, or to now while it is open.
  *
  * @param fills in order of time
- * @param result realised money less all fees, {@link Price} units
+ * @param result realised dollars less all fees
  * @param openShares shares still held; 0 when it is closed
  */
 public record Trade(
-    String account, String symbol, TradeSide side, List<Fill> fills, long result, long openShares) {
+    String account,
+    String symbol,
+    TradeSide side,
+    List<Fill> fills,
+    BigDecimal result,
+    BigDecimal openShares) {
   public Trade {
     fills = List.copyOf(fills);
   }
 
   /** Whether the position is flat again. */
   public boolean closed() {
-    return openShares == 0;
+    return openShares.signum() == 0;
   }
 
-  /** Time of the first fill. */
+  /** Time of the first fill; below 0 when that was before the session. */
   public long entryAt() {
     return fills.getFirst().at();
   }
@@ -42,37 +49,39 @@ public record Trade(
   }
 
   /** Shares opened in all. */
-  public long shares() {
-    return quantity(side.direction());
+  public BigDecimal shares() {
+    return sum(side.direction(), Fill::quantity);
   }
 
   /** The most shares held at once. */
-  public long peakShares() {
-    long held = 0;
-    long peak = 0;
+  public BigDecimal peakShares() {
+    BigDecimal held = BigDecimal.ZERO;
+    BigDecimal peak = BigDecimal.ZERO;
     for (Fill fill : fills) {
-      held += fill.side().sign() * side.direction() * fill.quantity();
-      peak = Math.max(peak, held);
+      boolean opens = fill.side().sign() == side.direction();
+      held = opens ? held.add(fill.quantity()) : held.subtract(fill.quantity());
+      peak = peak.max(held);
     }
     return peak;
   }
 
-  /** All fees, {@link Price} units. */
-  public long fees() {
-    return fills.stream().mapToLong(Fill::fee).sum();
+  /** All fees, dollars. */
+  public BigDecimal fees() {
+    return fills.stream().map(Fill::fee).reduce(BigDecimal.ZERO, BigDecimal::add);
   }
 
-  private long quantity(int sign) {
-    return fills.stream().filter(f -> f.side().sign() == sign).mapToLong(Fill::quantity).sum();
+  private BigDecimal sum(int sign, Function<Fill, BigDecimal> what) {
+    return fills.stream()
+        .filter(f -> f.side().sign() == sign)
+        .map(what)
+        .reduce(BigDecimal.ZERO, BigDecimal::add);
   }
 
   private double averagePrice(int sign) {
-    long shares = quantity(sign);
-    long money =
-        fills.stream()
-            .filter(f -> f.side().sign() == sign)
-            .mapToLong(f -> f.price() * f.quantity())
-            .sum();
-    return shares == 0 ? Double.NaN : money / (double) shares / Price.DOLLAR;
+    BigDecimal shares = sum(sign, Fill::quantity);
+    BigDecimal money = sum(sign, f -> f.quantity().multiply(f.price()));
+    return shares.signum() == 0
+        ? Double.NaN
+        : money.divide(shares, MathContext.DECIMAL128).doubleValue();
   }
 }

@@ -22,6 +22,7 @@ import kelvo.tape.SaleCondition;
 import kelvo.time.DayTime;
 import kelvo.trade.Fill;
 import kelvo.trade.FillSide;
+import kelvo.trade.TestFills;
 import kelvo.trigger.Trigger;
 import org.junit.jupiter.api.Test;
 
@@ -53,8 +54,7 @@ class DayReviewTest {
   }
 
   private static Fill fill(String time, FillSide side, double price) {
-    return new Fill(
-        DayTime.parse(time), "AAAAAA", side, 100, Math.round(price * 10_000), 0, "main", "");
+    return TestFills.fill(time + " AAAAAA " + side.word() + " 100 " + price);
   }
 
   private static DayReview review(DayBook book, String until) {
@@ -300,10 +300,10 @@ class DayReviewTest {
       double none =
           review.trades().stream()
               .filter(trade -> trade.scan().isEmpty())
-              .mapToDouble(trade -> trade.trade().result() / 10_000.0)
+              .mapToDouble(trade -> trade.trade().result().doubleValue())
               .sum();
       double all =
-          review.trades().stream().mapToDouble(trade -> trade.trade().result() / 10_000.0).sum();
+          review.trades().stream().mapToDouble(trade -> trade.trade().result().doubleValue()).sum();
 
       assertThat(byScan + none).isCloseTo(all, within(1e-6));
     }
@@ -320,7 +320,7 @@ class DayReviewTest {
 
   @Test
   void aTradeInASymbolThatTheSessionDoesNotHaveIsKept() {
-    Fill strange = new Fill(DayTime.of(10, 0), "ZZZZZZ", FillSide.BUY, 10, 50_000, 0, "main", "");
+    Fill strange = TestFills.fill("10:00 ZZZZZZ buy 10 5");
 
     assertThat(review(DayBook.EMPTY.withFills(List.of(strange)), "16:00").trades())
         .singleElement()

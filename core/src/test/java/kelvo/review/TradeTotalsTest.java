@@ -7,21 +7,21 @@ import java.util.ArrayList;
 import java.util.List;
 import kelvo.trade.CostMethod;
 import kelvo.trade.Fill;
-import kelvo.trade.FillSide;
 import kelvo.trade.RoundTrips;
+import kelvo.trade.TestFills;
 import org.junit.jupiter.api.Test;
 
 class TradeTotalsTest {
   /** Trades of 100 shares that gain or lose so many dollars, one after the other. */
   private static TradeTotals totals(int... results) {
     List<Fill> fills = new ArrayList<>();
-    int at = 0;
+    int minute = 0;
     for (int result : results) {
-      fills.add(new Fill(at++, "TIDARC", FillSide.BUY, 100, 100_000, 0, "main", ""));
-      fills.add(
-          new Fill(at++, "TIDARC", FillSide.SELL, 100, 100_000 + result * 100L, 0, "main", ""));
+      String time = "10:%02d".formatted(minute++);
+      fills.add(TestFills.fill(time + " TIDARC buy 100 10"));
+      fills.add(TestFills.fill(time + " TIDARC sell 100 " + (10 + result / 100.0)));
     }
-    return TradeTotals.of(RoundTrips.of(fills, CostMethod.FIRST_IN_FIRST_OUT));
+    return TradeTotals.of(RoundTrips.of(fills, CostMethod.FIRST_IN_FIRST_OUT).trades());
   }
 
   /** Worked by hand: +100, -50, 0, -80, +30 stand at 100, 50, 50, -30, 0. */

@@ -1,19 +1,24 @@
 package kelvo.trade;
 
+import static kelvo.trade.TestFills.fill;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import java.util.ArrayList;
+import java.math.BigDecimal;
+import java.time.LocalDate;
+import java.util.Arrays;
 import java.util.List;
-import net.jqwik.api.ForAll;
-import net.jqwik.api.Property;
-import net.jqwik.api.constraints.IntRange;
-import net.jqwik.api.constraints.Size;
+import java.util.TreeMap;
+import kelvo.time.DayTime;
 import org.junit.jupiter.api.Test;
 
 class RoundTripsTest {
-  private static Fill fill(int at, FillSide side, long quantity, double price) {
-    return new Fill(at, "TIDARC", side, quantity, Math.round(price * 10_000), 0, "main", "");
+  private static final LocalDate TUESDAY = LocalDate.of(2031, 3, 11);
+  private static final LocalDate MONDAY = TUESDAY.minusDays(1);
+
+  private static RoundTrips of(String... fills) {
+    return RoundTrips.of(
+        Arrays.stream(fills).map(TestFills::fill).toList(), CostMethod.FIRST_IN_FIRST_OUT);
   }
 
   /**
@@ -21,16 +26,11 @@ class RoundTripsTest {
    */
   @Test
   void aRoundTripGainsWhatItSoldForLessWhatItCost() {
-    List<Trade> trades =
-        RoundTrips.of(
-            List.of(fill(1, FillSide.BUY, 500, 5.76), fill(2, FillSide.SELL, 500, 5.84)),
-            CostMethod.FIRST_IN_FIRST_OUT);
-
-    assertThat(trades)
+    assertThat(of("10:00 TIDARC buy 500 5.76", "10:01 TIDARC sell 500 5.84").trades())
         .singleElement()
         .satisfies(
             t -> {
-              assertThat(t.result()).isEqualTo(400_000);
+              assertThat(t.result()).isEqualByComparingTo("40");
               assertThat(t.side()).isEqualTo(TradeSide.LONG);
               assertThat(t.closed()).isTrue();
             });
@@ -38,28 +38,109 @@ class RoundTripsTest {
 
   /** Common practice, no source: $15 of fees on 500 shares need 3 cents. */
   @Test
-  void feesTakeTheirPart() {
-    Fill in = new Fill(1, "TIDARC", FillSide.BUY, 500, 57_600, 75_000, "main", "");
-    Fill out = new Fill(2, "TIDARC", FillSide.SELL, 500, 57_900, 75_000, "main", "");
-
-    assertThat(RoundTrips.of(List.of(in, out), CostMethod.FIRST_IN_FIRST_OUT).getFirst().result())
+  void feesTakeTheirPartAndRebatesGiveIt() {
+    assertThat(
+            of("10:00 TIDARC buy 500 5.76 7.5", "10:01 TIDARC sell 500 5.79 7.5")
+                .trades()
+                .getFirst()
+                .result())
         .isZero();
+    assertThat(
+            of("10:00 TIDARC buy 500 5.76 -0.35", "10:01 TIDARC sell 500 5.76 0.01234")
+                .trades()
+                .getFirst()
+                .result())
+        .isEqualByComparingTo("0.33766");
+  }
+
+  @Test
+  void fractionsOfSharesAreExact() {
+    Trade trade =
+        of(
+                "10:00 TIDARC buy 0.333333 3",
+                "10:01 TIDARC buy 0.666667 3",
+                "10:02 TIDARC sell 1 3.000001")
+            .trades()
+            .getFirst();
+
+    assertThat(trade.closed()).isTrue();
+    assertThat(trade.result()).isEqualByComparingTo("0.000001");
   }
 
   @Test
   void aFillThroughZeroEndsOneTradeAndBeginsTheNext() {
     List<Trade> trades =
-        RoundTrips.of(
-            List.of(
-                fill(1, FillSide.BUY, 100, 10),
-                new Fill(2, "TIDARC", FillSide.SELL, 300, 110_000, 30_000, "main", ""),
-                fill(3, FillSide.COVER, 200, 10.5)),
-            CostMethod.FIRST_IN_FIRST_OUT);
+        of("10:00 TIDARC buy 100 10", "10:01 TIDARC short 300 11 3", "10:02 TIDARC buy 500 10.5")
+            .trades();
 
-    assertThat(trades).hasSize(2);
-    assertThat(trades.get(0).result()).isEqualTo(100 * 10_000 - 10_000);
-    assertThat(trades.get(1).side()).isEqualTo(TradeSide.SHORT);
-    assertThat(trades.get(1).result()).isEqualTo(200 * 5_000 - 20_000);
+    assertThat(trades)
+        .extracting(Trade::side)
+        .containsExactly(TradeSide.LONG, TradeSide.SHORT, TradeSide.LONG);
+    assertThat(trades.get(0).result()).isEqualByComparingTo("99");
+    assertThat(trades.get(1).result()).isEqualByComparingTo("98");
+    assertThat(trades.get(2).openShares()).isEqualByComparingTo("300");
+  }
+
+  /** A sell is never taken for a short, nor a cover for a purchase. */
+  @Test
+  void whatClosesMoreThanIsHeldWasOpenedBeforeTheRecord() {
+    RoundTrips found =
+        of(
+            "10:00 TIDARC sell 50 11",
+            "10:01 TIDARC buy 100 10",
+            "10:02 TIDARC sell 120 11 0.6",
+            "10:03 TIDARC cover 10 11");
+
+    assertThat(found.trades())
+        .singleElement()
+        .satisfies(t -> assertThat(t.result()).isEqualByComparingTo("99.5"));
+    assertThat(found.beforeRecord())
+        .extracting(Fill::quantity)
+        .usingElementComparator(BigDecimal::compareTo)
+        .containsExactly(new BigDecimal(50), new BigDecimal(20), BigDecimal.TEN);
+    assertThat(found.beforeRecord().get(1).fee()).isEqualByComparingTo("0.1");
+  }
+
+  private static List<Fill> carried(double ratio, String... monday) {
+    TreeMap<LocalDate, List<Fill>> earlier = new TreeMap<>();
+    earlier.put(MONDAY, Arrays.stream(monday).map(TestFills::fill).toList());
+    return CarriedPositions.before(
+        TUESDAY, earlier, (symbol, day) -> day.equals(MONDAY) ? ratio : 1);
+  }
+
+  private static RoundTrips then(List<Fill> carried, String... tuesday) {
+    List<Fill> all = new java.util.ArrayList<>(carried);
+    Arrays.stream(tuesday).map(TestFills::fill).forEach(all::add);
+    return RoundTrips.of(all, CostMethod.FIRST_IN_FIRST_OUT);
+  }
+
+  @Test
+  void whatWasBoughtOnMondayAndSoldOnTuesdayIsOneTrade() {
+    RoundTrips found =
+        then(
+            carried(
+                1, "15:00 TIDARC buy 100 10", "15:01 GLASBX buy 10 5", "15:02 GLASBX sell 10 6"),
+            "09:40 TIDARC sell 100 12");
+
+    assertThat(found.beforeRecord()).isEmpty();
+    assertThat(found.trades())
+        .as("what was closed on Monday belongs to Monday")
+        .singleElement()
+        .satisfies(
+            t -> {
+              assertThat(t.side()).isEqualTo(TradeSide.LONG);
+              assertThat(t.entryAt()).isEqualTo(DayTime.of(15, 0) - DayTime.DAY);
+              assertThat(t.result()).isEqualByComparingTo("200");
+            });
+  }
+
+  /** 105 shares at $10 are 10.5 shares at $100 after a one-for-ten reverse split. */
+  @Test
+  void aSplitBetweenScalesWhatIsHeld() {
+    RoundTrips found = then(carried(0.1, "15:00 TIDARC buy 105 10"), "09:40 TIDARC sell 10.5 101");
+
+    assertThat(found.trades().getFirst().closed()).isTrue();
+    assertThat(found.trades().getFirst().result()).isEqualByComparingTo("10.5");
   }
 
   /** Worked by hand: bought 100 at 10 and 100 at 12, sold 100 at 13 and holds 100. */
@@ -67,49 +148,16 @@ class RoundTripsTest {
   void theCostMethodMattersWhileATradeIsOpen() {
     List<Fill> fills =
         List.of(
-            fill(1, FillSide.BUY, 100, 10),
-            fill(2, FillSide.BUY, 100, 12),
-            fill(3, FillSide.SELL, 100, 13));
+            fill("10:00 TIDARC buy 100 10"),
+            fill("10:01 TIDARC buy 100 12"),
+            fill("10:02 TIDARC sell 100 13"));
 
-    Trade fifo = RoundTrips.of(fills, CostMethod.FIRST_IN_FIRST_OUT).getFirst();
-    Trade average = RoundTrips.of(fills, CostMethod.AVERAGE_COST).getFirst();
+    Trade fifo = RoundTrips.of(fills, CostMethod.FIRST_IN_FIRST_OUT).trades().getFirst();
+    Trade average = RoundTrips.of(fills, CostMethod.AVERAGE_COST).trades().getFirst();
 
-    assertThat(fifo.result()).isEqualTo(300 * 10_000);
-    assertThat(average.result()).isEqualTo(200 * 10_000);
-    assertThat(fifo.openShares()).isEqualTo(100);
+    assertThat(fifo.result()).isEqualByComparingTo("300");
+    assertThat(average.result()).isEqualByComparingTo("200");
+    assertThat(fifo.openShares()).isEqualByComparingTo("100");
     assertThat(fifo.entryPrice()).isCloseTo(11, within(1e-12));
-  }
-
-  /** Bought above 0, sold below: whatever the fills, money and shares are conserved. */
-  @Property(tries = 200)
-  void nothingIsLostOrMade(
-      @ForAll @Size(min = 1, max = 40) List<@IntRange(min = -900, max = 900) Integer> quantities) {
-    List<Fill> fills = new ArrayList<>();
-    long position = 0;
-    long money = 0;
-    for (int i = 0; i < quantities.size(); i++) {
-      int quantity = quantities.get(i) == 0 ? 1 : quantities.get(i);
-      long price = 100_000 + i * 1_300L % 9_000;
-      fills.add(
-          new Fill(
-              i,
-              "TIDARC",
-              quantity > 0 ? FillSide.BUY : FillSide.SELL,
-              Math.abs(quantity),
-              price,
-              7,
-              "main",
-              ""));
-      position += quantity;
-      money -= quantity * price;
-    }
-    List<Trade> trades = RoundTrips.of(fills, CostMethod.FIRST_IN_FIRST_OUT);
-
-    assertThat(trades.stream().mapToLong(Trade::fees).sum()).isEqualTo(7L * fills.size());
-    assertThat(trades.stream().mapToLong(Trade::openShares).sum()).isEqualTo(Math.abs(position));
-    if (position == 0) {
-      assertThat(trades.stream().mapToLong(Trade::result).sum())
-          .isEqualTo(money - 7L * fills.size());
-    }
   }
 }

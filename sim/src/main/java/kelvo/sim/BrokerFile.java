@@ -8,7 +8,6 @@ import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
 import java.time.LocalDate;
 import java.util.List;
-import kelvo.tape.Price;
 import kelvo.time.DayTime;
 import kelvo.trade.Fill;
 import org.jspecify.annotations.Nullable;
@@ -49,9 +48,9 @@ public final class BrokerFile implements AutoCloseable {
               .toString(),
           fill.symbol(),
           fill.side().word(),
-          Long.toString(fill.quantity()),
-          Price.exact(fill.price()),
-          Price.exact(fill.fee()),
+          fill.quantity().toPlainString(),
+          fill.price().toPlainString(),
+          fill.fee().toPlainString(),
           fill.account(),
           fill.orderId());
     }

@@ -66,7 +66,7 @@ final class NewsWire {
     SplittableRandom random = new SplittableRandom(seed + 5);
     for (int i = 0; i < OTHERS; i++) {
       InventedStock stock = stocks.get(20 + random.nextInt(stocks.size() - 20));
-      long day = random.nextInt(3) == 0 ? -24 * DayTime.HOUR : 0;
+      long day = random.nextInt(3) == 0 ? -DayTime.DAY : 0;
       long time = DayTime.of(5 + random.nextInt(12), random.nextInt(60));
       String headline = QUIET.get(random.nextInt(QUIET.size())).formatted(stock.name());
       items.add(

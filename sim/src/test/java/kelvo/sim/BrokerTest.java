@@ -3,6 +3,7 @@ package kelvo.sim;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.math.BigDecimal;
 import java.net.InetAddress;
 import java.net.InetSocketAddress;
 import java.nio.file.Path;
@@ -44,9 +45,9 @@ class BrokerTest {
               DayTime.of(9, 30) + i * DayTime.MINUTE,
               i % 2 == 0 ? "TIDARC" : "KELPOR",
               FillSide.values()[i % 4],
-              100 + i,
-              50_000 + 125 * i,
-              500,
+              BigDecimal.valueOf(1_000 + i, 1),
+              BigDecimal.valueOf(5_000_000 + 12_345 * i, 6),
+              new BigDecimal("0.05"),
               "main",
               "K" + i));
     }

@@ -38,7 +38,7 @@ public final class ExchangeCalendar implements TradingCalendar {
     long daysBetween = ChronoUnit.DAYS.between(before, date);
     SessionHours.Kind kind = kind(date);
     return new SessionHours(
-        date, kind, close(kind), close(kind(before)) - daysBetween * 24 * DayTime.HOUR);
+        date, kind, close(kind), close(kind(before)) - daysBetween * DayTime.DAY);
   }
 
   private SessionHours.Kind kind(LocalDate date) {

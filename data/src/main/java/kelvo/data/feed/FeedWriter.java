@@ -198,10 +198,8 @@ public final class FeedWriter {
     json.writeStringField("symbol", fill.symbol());
     json.writeStringField("side", fill.side().word());
     json.writeNumberField("quantity", fill.quantity());
-    json.writeFieldName("price");
-    price(json, fill.price());
-    json.writeFieldName("fee");
-    json.writeNumber(BigDecimal.valueOf(fill.fee(), PRICE_DECIMALS).stripTrailingZeros());
+    json.writeNumberField("price", fill.price());
+    json.writeNumberField("fee", fill.fee());
     json.writeStringField("account", fill.account());
     json.writeStringField("order_id", fill.orderId());
     json.writeEndObject();
@@ -209,8 +207,8 @@ public final class FeedWriter {
   }
 
   private long epochMs(long moment) {
-    long days = Math.floorDiv(moment, 24 * DayTime.HOUR);
-    LocalTime clock = LocalTime.ofNanoOfDay(Math.floorMod(moment, 24 * DayTime.HOUR));
+    long days = Math.floorDiv(moment, DayTime.DAY);
+    LocalTime clock = LocalTime.ofNanoOfDay(Math.floorMod(moment, DayTime.DAY));
     return date.plusDays(days).atTime(clock).atZone(DayTime.NEW_YORK).toInstant().toEpochMilli();
   }
 

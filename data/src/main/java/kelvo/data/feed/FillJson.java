@@ -5,7 +5,6 @@ import java.math.BigDecimal;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
-import kelvo.tape.Price;
 import kelvo.time.DayTime;
 import kelvo.trade.Fill;
 import kelvo.trade.FillSide;
@@ -20,7 +19,7 @@ final class FillJson {
    * @throws IllegalArgumentException when it is none
    */
   static Fill read(JsonNode fill, LocalDate session) {
-    if (!fill.path("time").isIntegralNumber() || !fill.path("quantity").isIntegralNumber()) {
+    if (!fill.path("time").isIntegralNumber() || !fill.path("quantity").isNumber()) {
       throw new IllegalArgumentException(
           "expected a fill with time, symbol, side, quantity and price");
     }
@@ -30,21 +29,20 @@ final class FillJson {
         Duration.between(session.atStartOfDay(), there).toNanos(),
         fill.path("symbol").asText(),
         FillSide.of(fill.path("side").asText()),
-        fill.path("quantity").asLong(),
-        money(fill.path("price"), "price"),
-        money(fill.path("fee"), "fee"),
+        number(fill.path("quantity"), "quantity"),
+        number(fill.path("price"), "price"),
+        number(fill.path("fee"), "fee"),
         fill.path("account").asText(),
         fill.path("order_id").asText());
   }
 
-  private static long money(JsonNode number, String what) {
+  private static BigDecimal number(JsonNode number, String what) {
     if (number.isMissingNode() && what.equals("fee")) {
-      return 0;
+      return BigDecimal.ZERO;
     }
     if (!number.isNumber()) {
       throw new IllegalArgumentException("expected a number as " + what + ", found " + number);
     }
-    BigDecimal units = number.decimalValue().multiply(BigDecimal.valueOf(Price.DOLLAR));
-    return units.setScale(0, java.math.RoundingMode.HALF_EVEN).longValueExact();
+    return number.decimalValue();
   }
 }

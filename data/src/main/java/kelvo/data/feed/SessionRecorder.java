@@ -325,9 +325,9 @@ public final class SessionRecorder implements FeedSink, AutoCloseable {
         fill.at(),
         fill.symbol(),
         fill.side().word(),
-        Long.toString(fill.quantity()),
-        price(fill.price()),
-        price(fill.fee()),
+        fill.quantity().toPlainString(),
+        fill.price().toPlainString(),
+        fill.fee().toPlainString(),
         fill.account(),
         fill.orderId());
   }

@@ -1,7 +1,6 @@
 package kelvo.data.fix;
 
 import java.math.BigDecimal;
-import java.math.RoundingMode;
 import java.time.Duration;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
@@ -33,8 +32,6 @@ import quickfix.fix44.ExecutionReport;
  * Commission (12), Account (1), OrderID (37). A buy that closes (PositionEffect 77 = C) covers.
  */
 public final class ExecutionReports {
-  private static final int DECIMALS = 4;
-
   private ExecutionReports() {}
 
   /**
@@ -55,20 +52,16 @@ public final class ExecutionReports {
           Duration.between(session.atStartOfDay(), there).toNanos(),
           report.getString(Symbol.FIELD),
           side(report),
-          report.getDecimal(LastQty.FIELD).longValueExact(),
-          units(report.getDecimal(LastPx.FIELD)),
-          report.isSetField(Commission.FIELD) ? units(report.getDecimal(Commission.FIELD)) : 0,
+          report.getDecimal(LastQty.FIELD),
+          report.getDecimal(LastPx.FIELD),
+          report.isSetField(Commission.FIELD)
+              ? report.getDecimal(Commission.FIELD)
+              : BigDecimal.ZERO,
           report.isSetField(Account.FIELD) ? report.getString(Account.FIELD) : "",
           report.getString(OrderID.FIELD));
     } catch (FieldNotFound e) {
       throw new IllegalArgumentException("an execution report lacks tag " + e.field, e);
-    } catch (ArithmeticException e) {
-      throw new IllegalArgumentException("an execution report has a number out of bounds", e);
     }
-  }
-
-  private static long units(BigDecimal dollars) {
-    return dollars.movePointRight(DECIMALS).setScale(0, RoundingMode.HALF_EVEN).longValueExact();
   }
 
   private static FillSide side(Message report) throws FieldNotFound {
@@ -95,8 +88,6 @@ public final class ExecutionReports {
             .atZone(DayTime.NEW_YORK)
             .withZoneSameInstant(ZoneOffset.UTC)
             .toLocalDateTime();
-    BigDecimal price = BigDecimal.valueOf(fill.price(), DECIMALS);
-    BigDecimal shares = BigDecimal.valueOf(fill.quantity());
     ExecutionReport report = new ExecutionReport();
     report.setString(OrderID.FIELD, fill.orderId());
     report.setString(ExecID.FIELD, execId);
@@ -104,13 +95,13 @@ public final class ExecutionReports {
     report.setChar(OrdStatus.FIELD, OrdStatus.FILLED);
     report.setChar(quickfix.field.Side.FIELD, side(fill.side()));
     report.setDecimal(LeavesQty.FIELD, BigDecimal.ZERO);
-    report.setDecimal(CumQty.FIELD, shares);
-    report.setDecimal(AvgPx.FIELD, price);
+    report.setDecimal(CumQty.FIELD, fill.quantity());
+    report.setDecimal(AvgPx.FIELD, fill.price());
     report.setString(Symbol.FIELD, fill.symbol());
-    report.setDecimal(LastQty.FIELD, shares);
-    report.setDecimal(LastPx.FIELD, price);
+    report.setDecimal(LastQty.FIELD, fill.quantity());
+    report.setDecimal(LastPx.FIELD, fill.price());
     report.setUtcTimeStamp(TransactTime.FIELD, utc, true);
-    report.setDecimal(Commission.FIELD, BigDecimal.valueOf(fill.fee(), DECIMALS));
+    report.setDecimal(Commission.FIELD, fill.fee());
     if (!fill.account().isEmpty()) {
       report.setString(Account.FIELD, fill.account());
     }

@@ -6,6 +6,7 @@ import java.util.Set;
 /** What the columns of a data folder hold, as types of a Parquet file. Unknown ones are text. */
 enum ColumnType {
   PRICE("decimal(18,4)"),
+  EXACT("decimal(18,6)"),
   WHOLE("bigint"),
   NUMBER("double"),
   DATE("date"),
@@ -14,7 +15,7 @@ enum ColumnType {
   private static final Map<ColumnType, Set<String>> COLUMNS =
       Map.of(
           PRICE,
-          Set.of("price", "open", "high", "low", "close", "bid", "ask", "fee", "reference"),
+          Set.of("price", "open", "high", "low", "close", "bid", "ask", "reference", "amount"),
           WHOLE,
           Set.of(
               "size",
@@ -23,7 +24,6 @@ enum ColumnType {
               "bid_size",
               "ask_size",
               "count",
-              "quantity",
               "paired",
               "imbalance",
               "seq"),
@@ -31,6 +31,9 @@ enum ColumnType {
           Set.of("ratio", "float", "shares_outstanding"),
           DATE,
           Set.of("date", "float_as_of"));
+
+  /** The columns of fills whose numbers are finer than those of the tape. */
+  private static final Set<String> FILLS = Set.of("quantity", "price", "fee");
 
   private final String sql;
 
@@ -43,8 +46,11 @@ enum ColumnType {
     return sql;
   }
 
-  /** The type of a column by its name. */
-  static ColumnType of(String column) {
+  /** The type of a column of a table. */
+  static ColumnType of(String table, String column) {
+    if (table.equals("fills") && FILLS.contains(column)) {
+      return EXACT;
+    }
     for (var entry : COLUMNS.entrySet()) {
       if (entry.getValue().contains(column)) {
         return entry.getKey();
@@ -59,7 +65,8 @@ enum ColumnType {
       return;
     }
     switch (this) {
-      case PRICE -> row.money(column);
+      case PRICE -> row.priceOrNone(column);
+      case EXACT -> row.exactOrZero(column);
       case WHOLE -> row.count(column);
       case NUMBER -> row.number(column);
       case DATE -> row.date(column);

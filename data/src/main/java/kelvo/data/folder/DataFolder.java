@@ -5,7 +5,6 @@ import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
-import java.time.ZonedDateTime;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -15,9 +14,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.SortedMap;
 import java.util.TreeMap;
 import java.util.concurrent.CompletableFuture;
-import java.util.function.Function;
 import java.util.function.IntFunction;
 import java.util.function.ToDoubleBiFunction;
 import java.util.stream.Collectors;
@@ -43,7 +42,6 @@ import kelvo.time.Phases;
 import kelvo.time.SessionHours;
 import kelvo.time.TradingCalendar;
 import kelvo.trade.Fill;
-import kelvo.trade.FillSide;
 import kelvo.universe.Figure;
 import org.jspecify.annotations.Nullable;
 
@@ -61,6 +59,8 @@ public final class DataFolder {
   private final Faults faults = new Faults();
   private @Nullable List<Security> securities;
   private @Nullable List<Figure> figures;
+  private @Nullable SortedMap<LocalDate, List<Fill>> ownFills;
+  private @Nullable ActionsFile actions;
   private boolean searching;
 
   /**
@@ -135,7 +135,7 @@ public final class DataFolder {
         CompletableFuture.supplyAsync(this::daily);
     SessionHours hours = calendar.hours(date);
     List<Security> securities = putRight(securities(), figures(), date);
-    ActionsFile actions = ActionsFile.read(root, faults);
+    ActionsFile actions = actions();
     Map<String, Integer> numbers = new HashMap<>();
     securities.forEach(security -> numbers.put(security.symbol(), numbers.size()));
     List<Catalyst> catalysts = NewsFiles.read(root, date, newsFrom(hours), securities, faults);
@@ -152,8 +152,7 @@ public final class DataFolder {
     progress.done(0.6);
     Map<String, List<DailyBar>> bars = daily.join();
     progress.done(0.8);
-    ToDoubleBiFunction<String, LocalDate> sharesSince =
-        (symbol, day) -> DailyHistory.ratioBetween(day, date, actions.splits(symbol));
+    ToDoubleBiFunction<String, LocalDate> sharesSince = splitsUntil(date);
     UsualDayFiles usual = new UsualDayFiles(root, calendar, numbers, faults);
     UsualDayFiles.Adjustment adjustment =
         new UsualDayFiles.Adjustment(firstDays(securities, bars), sharesSince);
@@ -394,81 +393,43 @@ public final class DataFolder {
 
   /** The fills of one session in the folder's own fills file, and those that came with its feed. */
   public List<Fill> fills(LocalDate date) {
-    List<Fill> fills = new ArrayList<>(fills(root, "fills", date, DataFolder::ofAnyDay, faults));
+    List<Fill> fills = new ArrayList<>(ownFills().getOrDefault(date, List.of()));
     fills.addAll(feedFills(date));
     return fills;
   }
 
+  /** The fills of the folder's own fills file by their days, read once. */
+  public SortedMap<LocalDate, List<Fill>> ownFills() {
+    SortedMap<LocalDate, List<Fill>> read = ownFills;
+    if (read == null) {
+      read = FillsFile.read(root, "fills", faults);
+      ownFills = read;
+    }
+    return read;
+  }
+
   /** The fills that came with a session's live feed. */
   public List<Fill> feedFills(LocalDate date) {
-    Path folder = root.resolve("sessions").resolve(date.toString());
-    return fills(folder, "fills", date, row -> row::time, faults);
+    return FillsFile.ofDay(root.resolve("sessions").resolve(date.toString()), date, faults);
   }
 
-  /** The fills of one session in any file of the format; faults go to this folder's list. */
-  public List<Fill> fills(Path file, LocalDate date) {
-    Path folder = file.toAbsolutePath().getParent();
-    String stem =
-        file.getFileName().toString().replaceFirst("\\.(csv(\\.gz|\\.zst)?|parquet)$", "");
-    if (folder == null || !Files.isRegularFile(file)) {
-      throw new IllegalArgumentException("there is no file " + file + "; name a CSV file of fills");
+  /** The fills of any file of the format by their days; faults go to this folder's list. */
+  public SortedMap<LocalDate, List<Fill>> fills(Path file) {
+    return FillsFile.read(file, faults);
+  }
+
+  /** What a share of a security on a day has become by splits until another day. */
+  public ToDoubleBiFunction<String, LocalDate> splitsUntil(LocalDate date) {
+    ActionsFile actions = actions();
+    return (symbol, day) -> DailyHistory.ratioBetween(day, date, actions.splits(symbol));
+  }
+
+  private ActionsFile actions() {
+    ActionsFile read = actions;
+    if (read == null) {
+      read = ActionsFile.read(root, faults);
+      actions = read;
     }
-    return fills(folder, stem, date, DataFolder::ofAnyDay, faults);
-  }
-
-  /** Finds the time of a fill on a date; -1 when it is of another date. */
-  private interface TimeOfDay {
-    long of(int column, LocalDate date);
-  }
-
-  private static TimeOfDay ofAnyDay(TableRow row) {
-    return (column, date) -> {
-      ZonedDateTime at = row.zoned(column);
-      return at.toLocalDate().equals(date) ? at.toLocalTime().toNanoOfDay() : -1;
-    };
-  }
-
-  private static List<Fill> fills(
-      Path folder,
-      String stem,
-      LocalDate session,
-      Function<TableRow, TimeOfDay> times,
-      Faults faults) {
-    List<Fill> fills = new ArrayList<>();
-    int[] steps = new int[1];
-    TableFile.find(folder, stem, faults)
-        .ifPresent(
-            file ->
-                file.read(
-                    List.of("time", "symbol", "side", "quantity", "price"),
-                    header -> {
-                      int time = header.column("time");
-                      int symbol = header.column("symbol");
-                      int side = header.column("side");
-                      int quantity = header.column("quantity");
-                      int price = header.column("price");
-                      int fee = header.column("fee");
-                      int account = header.column("account");
-                      int order = header.column("order_id");
-                      return row -> {
-                        long at = times.apply(row).of(time, session);
-                        if (at < 0) {
-                          return;
-                        }
-                        steps[0] += fills.isEmpty() ? 0 : Long.signum(at - fills.getLast().at());
-                        fills.add(
-                            new Fill(
-                                at,
-                                row.text(symbol),
-                                FillSide.of(row.text(side)),
-                                row.count(quantity),
-                                row.price(price),
-                                row.money(fee),
-                                row.text(account),
-                                row.text(order)));
-                      };
-                    }));
-    // A file that runs newest first has those of the same time newest first, too.
-    return steps[0] < 0 ? fills.reversed() : fills;
+    return read;
   }
 }

@@ -126,7 +126,7 @@ public final class TableConversion {
                 csv.writeRecord(names);
                 columns.addAll(names);
                 return row -> {
-                  csv.writeRecord(fields(row, names));
+                  csv.writeRecord(fields(tableOf(in), row, names));
                   rows++;
                 };
               });
@@ -144,10 +144,10 @@ public final class TableConversion {
   }
 
   /** The row's fields; throws {@link BadField} at one that is not of its column's type. */
-  private static List<String> fields(TableRow row, List<String> names) {
+  private static List<String> fields(String table, TableRow row, List<String> names) {
     List<String> fields = new ArrayList<>(names.size());
     for (int i = 0; i < names.size(); i++) {
-      ColumnType.of(names.get(i)).check(row, i);
+      ColumnType.of(table, names.get(i)).check(row, i);
       fields.add(row.text(i));
     }
     return fields;
@@ -157,7 +157,8 @@ public final class TableConversion {
     Path plain = Files.createTempFile("kelvo", ".csv");
     try {
       Files.delete(plain);
-      List<String> columns = toCsv(in, plain).stream().map(TableConversion::columnSpec).toList();
+      List<String> columns =
+          toCsv(in, plain).stream().map(name -> columnSpec(tableOf(in), name)).toList();
       try (Connection duck = DuckDb.open();
           Statement statement = duck.createStatement()) {
         statement.execute(
@@ -174,7 +175,12 @@ public final class TableConversion {
     }
   }
 
-  private static String columnSpec(String name) {
-    return DuckDb.quoted(name) + ": " + DuckDb.quoted(ColumnType.of(name).sql());
+  private static String columnSpec(String table, String name) {
+    return DuckDb.quoted(name) + ": " + DuckDb.quoted(ColumnType.of(table, name).sql());
+  }
+
+  /** The name of a file without its endings. */
+  private static String tableOf(Path file) {
+    return file.getFileName().toString().replaceFirst("\\..*", "");
   }
 }

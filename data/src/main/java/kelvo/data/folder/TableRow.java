@@ -1,12 +1,14 @@
 package kelvo.data.folder;
 
 import de.siegmar.fastcsv.reader.AbstractBaseCsvCallbackHandler;
+import java.math.BigDecimal;
 import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.time.ZonedDateTime;
 import java.util.HashMap;
 import java.util.Map;
+import java.util.regex.Pattern;
 import kelvo.tape.EventTape;
 import kelvo.tape.Price;
 import kelvo.time.DayTime;
@@ -18,6 +20,7 @@ import org.jspecify.annotations.Nullable;
  */
 final class TableRow extends AbstractBaseCsvCallbackHandler<TableRow> {
   private static final int MAX_DIGITS = 15;
+  private static final Pattern EXACT = Pattern.compile("-?\\d{1,9}(?:\\.\\d{1,6})?");
   private static final int WORD_SLOTS = 1 << 15;
 
   private final Map<String, LocalDate> dates = new HashMap<>();
@@ -205,16 +208,25 @@ final class TableRow extends AbstractBaseCsvCallbackHandler<TableRow> {
     return units;
   }
 
-  /** Money of either sign in {@link Price} units; 0 when empty. A rebate is below 0. */
-  long money(int column) {
-    if (isEmpty(column)) {
-      return 0;
+  /** An exact number of a fill, above 0. */
+  BigDecimal exact(int column) {
+    BigDecimal number = exactOrZero(column);
+    if (number.signum() <= 0) {
+      throw bad(column, "a number above 0 with at most six decimals");
     }
-    String expected = "money with at most four decimals";
-    int start = start(column);
-    return chars[start] == '-'
-        ? -decimal(column, start + 1, 4, expected)
-        : decimal(column, start, 4, expected);
+    return number;
+  }
+
+  /** An exact number of a fill, of either sign; 0 when empty. */
+  BigDecimal exactOrZero(int column) {
+    if (isEmpty(column)) {
+      return BigDecimal.ZERO;
+    }
+    String text = text(column);
+    if (!EXACT.matcher(text).matches()) {
+      throw bad(column, "a number below a billion with at most six decimals");
+    }
+    return new BigDecimal(text);
   }
 
   /** A whole number, 0 or above. */

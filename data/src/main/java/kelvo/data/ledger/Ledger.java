@@ -6,6 +6,8 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalLong;
+import java.util.SortedMap;
+import java.util.TreeMap;
 import kelvo.data.scanfile.ScanFile;
 import kelvo.hit.Hit;
 import kelvo.journal.DayBook;
@@ -264,13 +266,18 @@ public final class Ledger implements AutoCloseable {
                   f.at(),
                   f.symbol(),
                   f.side().name(),
-                  f.quantity(),
-                  f.price(),
-                  f.fee(),
+                  f.quantity().toPlainString(),
+                  f.price().toPlainString(),
+                  f.fee().toPlainString(),
                   f.account(),
                   f.orderId(),
                   same));
     }
+  }
+
+  /** The fills of the days before one, by day. */
+  public SortedMap<LocalDate, List<Fill>> fillsBefore(LocalDate day) {
+    return read(new TreeMap<>(), handle -> LedgerRows.fillsBefore(handle, day.toString()));
   }
 
   /** Keeps the moment at which a day was left. */

@@ -1,6 +1,12 @@
 package kelvo.data.ledger;
 
+import java.math.BigDecimal;
+import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.SortedMap;
+import java.util.TreeMap;
 import kelvo.journal.Choice;
 import kelvo.journal.DayBook;
 import kelvo.journal.Decision;
@@ -46,9 +52,9 @@ final class LedgerRows {
               row.getLong("at"),
               row.getString("symbol"),
               FillSide.valueOf(row.getString("side")),
-              row.getLong("quantity"),
-              row.getLong("price"),
-              row.getLong("fee"),
+              new BigDecimal(row.getString("quantity")),
+              new BigDecimal(row.getString("price")),
+              new BigDecimal(row.getString("fee")),
               row.getString("account"),
               row.getString("order_id"));
 
@@ -60,7 +66,22 @@ final class LedgerRows {
         list(handle, "select * from level where day = ? order by id", day, LEVEL),
         list(handle, "select * from note where day = ? order by id", day, NOTE),
         list(handle, "select * from focus where day = ? order by id", day, FOCUS),
-        list(handle, "select * from fill where day = ? order by at, id", day, FILL));
+        list(handle, "select * from fill where day = ? order by at, id", day, FILL),
+        List.of());
+  }
+
+  /** The fills of the days before one, by day. */
+  static SortedMap<LocalDate, List<Fill>> fillsBefore(Handle handle, String day) {
+    SortedMap<LocalDate, List<Fill>> fills = new TreeMap<>();
+    handle
+        .select("select * from fill where day < ? order by day, at, id", day)
+        .map((row, context) -> Map.entry(row.getString("day"), FILL.map(row, context)))
+        .forEach(
+            fill ->
+                fills
+                    .computeIfAbsent(LocalDate.parse(fill.getKey()), d -> new ArrayList<>())
+                    .add(fill.getValue()));
+    return fills;
   }
 
   private static <T> List<T> list(Handle handle, String sql, String day, RowMapper<T> mapper) {

@@ -74,7 +74,7 @@ class ExchangeCalendarTest {
   })
   void theCloseBeforeIsThatOfTheSessionBefore(LocalDate date, String close, int daysBack) {
     assertThat(calendar.hours(date).previousClose())
-        .isEqualTo(DayTime.parse(close) - daysBack * 24 * DayTime.HOUR);
+        .isEqualTo(DayTime.parse(close) - daysBack * DayTime.DAY);
   }
 
   @Test

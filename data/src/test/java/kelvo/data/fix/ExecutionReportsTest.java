@@ -3,6 +3,7 @@ package kelvo.data.fix;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.List;
 import kelvo.time.DayTime;
@@ -26,14 +27,38 @@ class ExecutionReportsTest {
               DayTime.parse("09:30:01.250"),
               "TIDARC",
               FillSide.BUY,
-              600,
-              91_050,
-              30_000,
+              new BigDecimal(600),
+              new BigDecimal("9.105"),
+              new BigDecimal(3),
               "main",
               "K1"),
-          new Fill(DayTime.of(10, 0), "TIDARC", FillSide.SELL, 600, 93_000, 0, "", "K2"),
-          new Fill(DayTime.of(10, 5), "GENSED", FillSide.SHORT, 10, 12_345_600, 1, "main", "K3"),
-          new Fill(DayTime.of(15, 59), "GENSED", FillSide.COVER, 10, 4_001, 2, "main", "K4"));
+          new Fill(
+              DayTime.of(10, 0),
+              "TIDARC",
+              FillSide.SELL,
+              new BigDecimal("600.5"),
+              new BigDecimal("9.3"),
+              BigDecimal.ZERO,
+              "",
+              "K2"),
+          new Fill(
+              DayTime.of(10, 5),
+              "GENSED",
+              FillSide.SHORT,
+              BigDecimal.TEN,
+              new BigDecimal("1234.56"),
+              new BigDecimal("0.0001"),
+              "main",
+              "K3"),
+          new Fill(
+              DayTime.of(15, 59),
+              "GENSED",
+              FillSide.COVER,
+              BigDecimal.TEN,
+              new BigDecimal("0.400101"),
+              new BigDecimal("-0.02"),
+              "main",
+              "K4"));
 
   @Test
   void whatIsWrittenIsValidAndReadsBackTheSame() throws Exception {
@@ -71,9 +96,9 @@ class ExecutionReportsTest {
                 DayTime.parse("10:30:00.125"),
                 "KELPOR",
                 FillSide.SHORT,
-                250,
-                40_725,
-                12_500,
+                new BigDecimal(250),
+                new BigDecimal("4.0725"),
+                new BigDecimal("1.25"),
                 "main",
                 "O7"));
   }

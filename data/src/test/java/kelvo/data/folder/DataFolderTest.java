@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import com.github.luben.zstd.Zstd;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.math.BigDecimal;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -24,7 +25,6 @@ import kelvo.time.DayTime;
 import kelvo.trade.CostMethod;
 import kelvo.trade.Fill;
 import kelvo.trade.RoundTrips;
-import kelvo.trade.Trade;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -210,8 +210,27 @@ class DataFolderTest {
   void aRebateIsAFeeBelowZero() throws IOException {
     file("fills.csv", FILLS, "2031-03-12T10:00:00-04:00,TIDARC,buy,100,8.2,-0.35,A,1");
 
-    assertThat(data.fills(DATE)).extracting(Fill::fee).containsExactly(-3_500L);
+    assertThat(data.fills(DATE)).extracting(Fill::fee).containsExactly(new BigDecimal("-0.35"));
     assertThat(data.faults()).isEmpty();
+  }
+
+  @Test
+  void fillsHaveSixDecimalsAndFractionsOfShares() throws IOException {
+    fills(
+        List.of(
+            "2031-03-12T10:00:00-04:00,TIDARC,buy,0.333333,8.123456,0.01234,A,1",
+            "2031-03-12T10:00:00-04:00,TIDARC,buy,0.3333333,8,0,A,2",
+            "2031-03-12T10:00:00-04:00,TIDARC,buy,0,8,0,A,3"));
+
+    assertThat(data.fills(DATE))
+        .singleElement()
+        .satisfies(
+            fill -> {
+              assertThat(fill.quantity()).isEqualTo("0.333333");
+              assertThat(fill.price()).isEqualTo("8.123456");
+              assertThat(fill.fee()).isEqualTo("0.01234");
+            });
+    assertThat(data.faults()).extracting(Fault::line).containsExactly(3L, 4L);
   }
 
   private void fills(List<String> rows) throws IOException {
@@ -228,9 +247,10 @@ class DataFolderTest {
       "2031-03-12T10:09:00-04:00,TIDARC,sell,50,8.5,0,A,4"
     };
     fills(List.of(oldestFirst));
-    List<Trade> trades = RoundTrips.of(data.fills(DATE), CostMethod.FIRST_IN_FIRST_OUT);
-    assertThat(trades).hasSize(2);
+    RoundTrips trades = RoundTrips.of(data.fills(DATE), CostMethod.FIRST_IN_FIRST_OUT);
+    assertThat(trades.trades()).hasSize(2);
     fills(List.of(oldestFirst).reversed());
+    data = new DataFolder(folder, new ExchangeCalendar());
 
     assertThat(data.fills(DATE)).extracting(Fill::orderId).containsExactly("1", "2", "3", "4");
     assertThat(RoundTrips.of(data.fills(DATE), CostMethod.FIRST_IN_FIRST_OUT)).isEqualTo(trades);

@@ -6,9 +6,13 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStreamReader;
+import java.math.BigDecimal;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.Statement;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
@@ -27,6 +31,7 @@ import kelvo.time.DayTime;
 import kelvo.trade.Fill;
 import kelvo.trade.FillSide;
 import kelvo.trigger.Trigger;
+import org.flywaydb.core.Flyway;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -56,7 +61,16 @@ class LedgerTest {
             "TIDARC", DayTime.of(7, 0), 80_000, DayTime.of(8, 0), 81_234, DayTime.of(8, 1));
     Note note = new Note("TIDARC", DayTime.of(8, 2), "quiet so far");
     FocusSpan span = new FocusSpan("TIDARC", DayTime.of(8, 0), DayTime.of(8, 5));
-    Fill fill = new Fill(DayTime.of(9, 31), "TIDARC", FillSide.BUY, 100, 83_000, 500, "main", "K1");
+    Fill fill =
+        new Fill(
+            DayTime.of(9, 31),
+            "TIDARC",
+            FillSide.BUY,
+            new BigDecimal("100.25"),
+            new BigDecimal("8.30"),
+            new BigDecimal("-0.050001"),
+            "main",
+            "K1");
     try (Ledger ledger = open()) {
       ledger.add(DAY, decision);
       ledger.add(DAY, level);
@@ -82,7 +96,16 @@ class LedgerTest {
 
   @Test
   void importingTheSameFillsTwiceAddsNothing() {
-    Fill fill = new Fill(DayTime.of(9, 31), "TIDARC", FillSide.BUY, 100, 83_000, 500, "main", "");
+    Fill fill =
+        new Fill(
+            DayTime.of(9, 31),
+            "TIDARC",
+            FillSide.BUY,
+            new BigDecimal("100.25"),
+            new BigDecimal("8.30"),
+            new BigDecimal("-0.050001"),
+            "main",
+            "");
     try (Ledger ledger = open()) {
       ledger.addFills(DAY, List.of(fill, fill));
       ledger.addFills(DAY, List.of(fill, fill));
@@ -156,6 +179,45 @@ class LedgerTest {
           System.out.println(Math.min(i, ledger.saved()));
         }
       }
+    }
+  }
+
+  /** As it was while fills were whole shares, and prices and fees ten-thousandths of a dollar. */
+  @Test
+  void fillsOfAnOlderLedgerComeBackAsTheyWere() throws Exception {
+    String url = "jdbc:sqlite:" + folder.resolve("ledger.sqlite");
+    Flyway.configure()
+        .dataSource(url, null, null)
+        .locations("classpath:kelvo/data/ledger")
+        .target("3")
+        .load()
+        .migrate();
+    try (Connection old = DriverManager.getConnection(url);
+        Statement statement = old.createStatement()) {
+      statement.execute(
+          "insert into fill(day, at, symbol, side, quantity, price, fee, account, order_id, same)"
+              + " values ('2031-03-12', 7, 'TIDARC', 'SELL', 1200, 83050, -500, 'main', 'K1', 0),"
+              + " ('2031-03-11', 9, 'TIDARC', 'BUY', 100, 100000, 0, 'main', 'K2', 0)");
+    }
+    Fill expected =
+        new Fill(
+            7,
+            "TIDARC",
+            FillSide.SELL,
+            new BigDecimal(1200),
+            new BigDecimal("8.305"),
+            new BigDecimal("-0.05"),
+            "main",
+            "K1");
+
+    try (Ledger ledger = open()) {
+      assertThat(ledger.day(DAY).fills()).containsExactly(expected);
+      assertThat(ledger.fillsBefore(DAY).get(LocalDate.of(2031, 3, 11)))
+          .extracting(Fill::price)
+          .containsExactly(BigDecimal.TEN);
+      ledger.addFills(DAY, List.of(expected));
+      ledger.awaitSaved();
+      assertThat(ledger.day(DAY).fills()).as("the same fill again").hasSize(1);
     }
   }
 }

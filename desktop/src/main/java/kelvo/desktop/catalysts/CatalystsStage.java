@@ -103,9 +103,7 @@ public final class CatalystsStage extends BorderPane implements DayStage {
 
   private static String time(NewsView.NewsRow row) {
     long at = row.item().at();
-    return at >= 0
-        ? DayTime.minutes(at)
-        : "·" + DayTime.minutes(Math.floorMod(at, 24 * DayTime.HOUR));
+    return at >= 0 ? DayTime.minutes(at) : "·" + DayTime.minutes(Math.floorMod(at, DayTime.DAY));
   }
 
   /** Applies the filter as it is typed; while it is no filter, the last one that was one stays. */

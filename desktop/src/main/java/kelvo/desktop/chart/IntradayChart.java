@@ -340,7 +340,7 @@ public final class IntradayChart extends ChartCanvas {
     for (Fill fill : fills) {
       boolean in = fill.side().sign() > 0;
       double at = x(fill.at());
-      double y = axis.y(Price.dollars(fill.price()));
+      double y = axis.y(fill.price().doubleValue());
       g.setFill(theme().colour(in ? Tone.UP : Tone.DOWN));
       g.fillOval(at - 7, y - 7, 14, 14);
       g.setFill(theme().colour(Tone.CARD));

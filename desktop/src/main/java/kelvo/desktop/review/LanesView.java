@@ -168,12 +168,12 @@ final class LanesView extends Region {
   }
 
   private void trade(GraphicsContext g, Theme theme, ReviewedTrade trade, double y) {
-    double left = x(trade.trade().entryAt());
+    double left = x(Math.max(DayTime.FIRST, trade.trade().entryAt()));
     double width =
         Math.max(3, x(trade.trade().closed() ? trade.trade().exitAt() : workspace.now()) - left);
     g.setFill(theme.colour(Tone.INK));
     g.fillRect(left, y + 9, width, 5);
-    g.setFill(theme.colour(trade.trade().result() >= 0 ? Tone.UP : Tone.DOWN));
+    g.setFill(theme.colour(trade.trade().result().signum() >= 0 ? Tone.UP : Tone.DOWN));
     g.fillRect(left + 1, y + 10, Math.max(1, width - 2), 3);
   }
 

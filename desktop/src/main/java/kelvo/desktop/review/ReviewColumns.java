@@ -10,7 +10,6 @@ import kelvo.review.ReviewedMove;
 import kelvo.review.ReviewedTrade;
 import kelvo.review.ScanTotals;
 import kelvo.review.TradeVerdict;
-import kelvo.tape.Price;
 import kelvo.time.DayTime;
 
 /** The columns of the review's three tables, each with what it means. */
@@ -26,8 +25,7 @@ final class ReviewColumns {
             "The ticker; ▲ long, ▼ short",
             74,
             t -> arrow(t.trade().side().direction()) + t.trade().symbol()),
-        GridColumn.words(
-            "Entry", "Time of the first fill", 60, t -> DayTime.seconds(t.trade().entryAt())),
+        GridColumn.words("Entry", "Time of the first fill", 60, ReviewColumns::entry),
         GridColumn.<ReviewedTrade>words(
                 "Verdict",
                 "On a hit; late: far beyond its price or long after it; off plan: no hit behind it",
@@ -53,7 +51,7 @@ final class ReviewColumns {
         GridColumn.<ReviewedTrade>numbers(
                 "Chase $", "The same in money", 60, t -> Numbers.money(t.chaseMoney()))
             .toned(t -> t.chasePercent() > 2 ? Tone.DOWN : Tone.INK),
-        GridColumn.numbers("Shares", "Shares opened", 46, t -> Long.toString(t.trade().shares())),
+        GridColumn.numbers("Shares", "Shares opened", 46, t -> t.trade().shares().toPlainString()),
         GridColumn.numbers(
             "Captured",
             "Part of the move's best run that the trade took",
@@ -63,8 +61,8 @@ final class ReviewColumns {
                 "Result $",
                 "Proceeds less cost and fees",
                 74,
-                t -> Numbers.money(t.trade().result() / (double) Price.DOLLAR))
-            .toned(t -> Tone.ofChange(t.trade().result())),
+                t -> Numbers.money(t.trade().result().doubleValue()))
+            .toned(t -> Tone.ofChange(t.trade().result().doubleValue())),
         GridColumn.numbers(
             "R",
             "Result over the money at risk to the stop known at entry",
@@ -197,5 +195,10 @@ final class ReviewColumns {
 
   private static String worst(Excursion excursion) {
     return Numbers.percent(excursion.worst());
+  }
+
+  private static String entry(ReviewedTrade reviewed) {
+    long at = reviewed.trade().entryAt();
+    return at >= 0 ? DayTime.seconds(at) : Numbers.when(at);
   }
 }

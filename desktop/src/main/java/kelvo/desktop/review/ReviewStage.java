@@ -1,6 +1,7 @@
 package kelvo.desktop.review;
 
 import java.util.List;
+import java.util.stream.Collectors;
 import javafx.geometry.Orientation;
 import javafx.scene.Parent;
 import javafx.scene.control.Label;
@@ -21,6 +22,7 @@ import kelvo.review.ReviewedMove;
 import kelvo.review.ReviewedTrade;
 import kelvo.review.ScanTotals;
 import kelvo.review.TradeTotals;
+import kelvo.trade.Fill;
 
 /** The Review stage: lanes, then trades, moves or scans as a table, and the totals. */
 public final class ReviewStage extends BorderPane implements DayStage {
@@ -37,6 +39,7 @@ public final class ReviewStage extends BorderPane implements DayStage {
   private final BorderPane table = new BorderPane();
   private final Label totals = new Label();
   private final Label offPlan = new Label();
+  private final Label beforeRecord = new Label();
   private boolean inFront;
 
   /** The stage of a window. */
@@ -118,7 +121,10 @@ public final class ReviewStage extends BorderPane implements DayStage {
     Label settings = new Label(workspace.review().settings().words());
     settings.getStyleClass().addAll("faded", "small");
     settings.setWrapText(true);
-    VBox box = new VBox(2, totals, offPlan, settings);
+    beforeRecord.setWrapText(true);
+    beforeRecord.getStyleClass().add("tone-down");
+    beforeRecord.managedProperty().bind(beforeRecord.textProperty().isNotEmpty());
+    VBox box = new VBox(2, totals, offPlan, beforeRecord, settings);
     box.getStyleClass().addAll("card", "part");
     return box;
   }
@@ -136,13 +142,25 @@ public final class ReviewStage extends BorderPane implements DayStage {
       scans.rows(List.of());
       totals.setText("The review of this moment is being made");
       offPlan.setText("");
+      beforeRecord.setText("");
       return;
     }
     trades.rows(review.trades());
     moves.rows(review.moves().reversed());
     scans.rows(review.scans());
     totals.setText("All trades: " + words(review.all()));
-    offPlan.setText("Off plan: " + words(review.offPlan()));
+    offPlan.setText("Off plan or held overnight: " + words(review.offPlan()));
+    beforeRecord.setText(opened(review.beforeRecord()));
+  }
+
+  private static String opened(List<Fill> fills) {
+    return fills.isEmpty()
+        ? ""
+        : "Opened before the record, so counted nowhere: "
+            + fills.stream()
+                .map(f -> f.symbol() + " " + f.side().word() + " " + f.quantity().toPlainString())
+                .collect(Collectors.joining(", "))
+            + ". Add the fills that opened them to fills.csv and open the day again.";
   }
 
   private static String words(TradeTotals t) {

@@ -39,6 +39,6 @@ public final class Numbers {
   public static String when(long at) {
     return at >= 0
         ? DayTime.minutes(at)
-        : "earlier, " + DayTime.minutes(Math.floorMod(at, 24 * DayTime.HOUR));
+        : "earlier, " + DayTime.minutes(Math.floorMod(at, DayTime.DAY));
   }
 }

@@ -15,6 +15,7 @@ import kelvo.data.feed.SessionRecorder;
 import kelvo.data.fix.DropCopy;
 import kelvo.data.folder.DataFolder;
 import kelvo.data.folder.FolderLock;
+import kelvo.data.ledger.KeptFills;
 import kelvo.data.ledger.Ledger;
 import kelvo.data.scanfile.ScanFolder;
 import kelvo.hit.Program;
@@ -183,7 +184,7 @@ public record OpenedDay(
           scans.mostKept(),
           scans.scans(universes),
           ledger,
-          ledger.day(date),
+          KeptFills.of(ledger, data, date),
           problems,
           lock);
     }

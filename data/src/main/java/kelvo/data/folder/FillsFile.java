@@ -1,0 +1,106 @@
+package kelvo.data.folder;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.LocalDate;
+import java.time.ZonedDateTime;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.SortedMap;
+import java.util.TreeMap;
+import kelvo.data.fault.Faults;
+import kelvo.time.DayTime;
+import kelvo.trade.Fill;
+import kelvo.trade.FillSide;
+import org.jspecify.annotations.Nullable;
+
+/** A table of fills, of any days, or of the one day of a recorded session. */
+final class FillsFile {
+  private final SortedMap<LocalDate, List<Fill>> byDay = new TreeMap<>();
+  private @Nullable ZonedDateTime before;
+  private long steps;
+
+  private FillsFile() {}
+
+  /** The fills of a folder's file by their days; none without a file. */
+  static SortedMap<LocalDate, List<Fill>> read(Path folder, String stem, Faults faults) {
+    FillsFile fills = new FillsFile();
+    fills.read(folder, stem, (row, time) -> row.zoned(time), faults);
+    return fills.inOrder();
+  }
+
+  /** The fills of a file whose folder names their day. */
+  static List<Fill> ofDay(Path folder, LocalDate day, Faults faults) {
+    FillsFile fills = new FillsFile();
+    fills.read(
+        folder,
+        "fills",
+        (row, time) ->
+            day.atStartOfDay(DayTime.NEW_YORK)
+                .with(java.time.LocalTime.ofNanoOfDay(row.time(time, day))),
+        faults);
+    return fills.inOrder().getOrDefault(day, List.of());
+  }
+
+  /** The fills of any file of the format. */
+  static SortedMap<LocalDate, List<Fill>> read(Path file, Faults faults) {
+    Path folder = file.toAbsolutePath().getParent();
+    if (folder == null || !Files.isRegularFile(file)) {
+      throw new IllegalArgumentException("there is no file " + file + "; name a CSV file of fills");
+    }
+    String stem =
+        file.getFileName().toString().replaceFirst("\\.(csv(\\.gz|\\.zst)?|parquet)$", "");
+    return read(folder, stem, faults);
+  }
+
+  private interface Moment {
+    ZonedDateTime of(TableRow row, int time);
+  }
+
+  private void read(Path folder, String stem, Moment moment, Faults faults) {
+    TableFile.find(folder, stem, faults)
+        .ifPresent(
+            file ->
+                file.read(
+                    List.of("time", "symbol", "side", "quantity", "price"),
+                    header -> {
+                      int time = header.column("time");
+                      int symbol = header.column("symbol");
+                      int side = header.column("side");
+                      int quantity = header.column("quantity");
+                      int price = header.column("price");
+                      int fee = header.column("fee");
+                      int account = header.column("account");
+                      int order = header.column("order_id");
+                      return row -> {
+                        ZonedDateTime at = moment.of(row, time);
+                        take(
+                            at,
+                            new Fill(
+                                at.toLocalTime().toNanoOfDay(),
+                                row.text(symbol),
+                                FillSide.of(row.text(side)),
+                                row.exact(quantity),
+                                row.exact(price),
+                                row.exactOrZero(fee),
+                                row.text(account),
+                                row.text(order)));
+                      };
+                    }));
+  }
+
+  private void take(ZonedDateTime at, Fill fill) {
+    steps += before == null ? 0 : Integer.signum(at.compareTo(before));
+    before = at;
+    byDay.computeIfAbsent(at.toLocalDate(), day -> new ArrayList<>()).add(fill);
+  }
+
+  /** A file that runs newest first has those of the same time newest first, too. */
+  private SortedMap<LocalDate, List<Fill>> inOrder() {
+    if (steps < 0) {
+      byDay.values().forEach(Collections::reverse);
+    }
+    return byDay;
+  }
+}
