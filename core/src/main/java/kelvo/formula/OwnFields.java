@@ -4,6 +4,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Function;
 import kelvo.field.Field;
@@ -27,8 +28,9 @@ public final class OwnFields {
     String words = name.strip().toLowerCase(Locale.ROOT);
     Map<String, String> formulas = formulas();
     formulas.put(words, formula);
-    byName = made(formulas, given);
-    return byName.get(words);
+    Map<String, OwnField> made = made(formulas, given);
+    byName = made;
+    return Objects.requireNonNull(made.get(words));
   }
 
   /**

@@ -5,11 +5,12 @@ import java.util.HashMap;
 import java.util.Map;
 import kelvo.session.Session;
 import kelvo.state.HitCounts;
+import org.jspecify.annotations.Nullable;
 
 /** When scans have hit each security so far. Owned by one thread. */
 final class HitTimes implements HitCounts {
   private final int securities;
-  private final Map<String, Times[]> byScan = new HashMap<>();
+  private final Map<String, @Nullable Times[]> byScan = new HashMap<>();
 
   private static final class Times {
     long[] at = new long[4];
@@ -22,8 +23,9 @@ final class HitTimes implements HitCounts {
 
   /** A scan has hit a security; moments must not go back. */
   void add(String scan, int security, long at) {
-    Times[] all = byScan.computeIfAbsent(scan, none -> new Times[securities]);
-    Times times = all[security] == null ? new Times() : all[security];
+    @Nullable Times[] all = byScan.computeIfAbsent(scan, none -> new @Nullable Times[securities]);
+    Times known = all[security];
+    Times times = known == null ? new Times() : known;
     all[security] = times;
     if (times.count == times.at.length) {
       times.at = Arrays.copyOf(times.at, times.count * 2);
@@ -33,10 +35,13 @@ final class HitTimes implements HitCounts {
 
   @Override
   public int count(String scan, int security, long after, long until) {
-    Times[] all = byScan.get(scan);
+    @Nullable Times[] all = byScan.get(scan);
     Times times = all == null ? null : all[security];
+    if (times == null) {
+      return 0;
+    }
     int found = 0;
-    for (int i = times == null ? -1 : times.count - 1; i >= 0 && times.at[i] > after; i--) {
+    for (int i = times.count - 1; i >= 0 && times.at[i] > after; i--) {
       found += times.at[i] <= until ? 1 : 0;
     }
     return found;

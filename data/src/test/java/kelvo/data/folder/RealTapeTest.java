@@ -104,6 +104,112 @@ class RealTapeTest {
             + " filter (t // 60000000000 > :t // 60000000000 - 30)");
   }
 
+  private static final String REGULAR = " filter (t >= :open and t < :close)";
+
+  static {
+    FIELDS.put("previous close", "800");
+    FIELDS.put("change", "last(price order by seq) - 800");
+    FIELDS.put(
+        "gap",
+        "100 * (coalesce(first(price order by seq)"
+            + REGULAR
+            + ", last(price order by seq)) - 800)"
+            + " / 800");
+    FIELDS.put(
+        "change from open %",
+        "100 * (last(price order by seq) / (first(price order by seq)" + REGULAR + ") - 1)");
+    FIELDS.put("day range %", "100 * (max(price)" + REGULAR + " / min(price)" + REGULAR + " - 1)");
+    FIELDS.put(
+        "opening range low 15m", "min(price) filter (t >= :open and t < :open + 900000000000)");
+    FIELDS.put(
+        "after-hours change %",
+        "100 * (last(price order by seq) filter (t >= :close)"
+            + " / (last(price order by seq)"
+            + REGULAR
+            + ") - 1)");
+    FIELDS.put(
+        "gap filled %",
+        "case when first(price order by seq)"
+            + REGULAR
+            + " is not null then greatest(0, least(100, 100 * case when first(price order by seq)"
+            + REGULAR
+            + " > 800"
+            + " then (first(price order by seq)"
+            + REGULAR
+            + " - min(price)"
+            + REGULAR
+            + ")"
+            + " / (first(price order by seq)"
+            + REGULAR
+            + " - 800)"
+            + " else (max(price)"
+            + REGULAR
+            + " - first(price order by seq)"
+            + REGULAR
+            + ")"
+            + " / nullif(800 - first(price order by seq)"
+            + REGULAR
+            + ", 0) end)) end");
+    FIELDS.put(
+        "short sale restricted", "case when min(price)" + REGULAR + " <= 720 then 1 else 0 end");
+    FIELDS.put(
+        "minutes since day high",
+        "(:t - arg_max(t, price * 1e9 - seq)" + REGULAR + ") // 60000000000");
+    FIELDS.put(
+        "minutes since day low",
+        "(:t - arg_min(t, price * 1e9 + seq)" + REGULAR + ") // 60000000000");
+  }
+
+  /** The 1-minute bars of p: minute, close, and the VWAP in force at its end. */
+  private static final String BARS =
+      "with minutes as (select t // 60000000000 as m, last(price order by seq) as c,"
+          + " sum(price * size) as money, sum(size) as shares,"
+          + " coalesce(sum(price * size)"
+          + REGULAR
+          + ", 0) as regular_money,"
+          + " coalesce(sum(size)"
+          + REGULAR
+          + ", 0) as regular_shares from p group by 1),"
+          + " bars as (select m, c, case when m < 570 then sum(money) over w / sum(shares) over w"
+          + " else sum(regular_money) over w / nullif(sum(regular_shares) over w, 0) end as v,"
+          + " lag(c) over w as before from minutes window w as (order by m)),"
+          + " done as (select * from bars where m < :t // 60000000000) ";
+
+  private static String run(String holds) {
+    return BARS
+        + "select count(*) from done where m > coalesce((select max(m) from done where not coalesce("
+        + holds
+        + ", false)), -1)";
+  }
+
+  /** By field, a whole question about the prints p of one symbol until the moment. */
+  private static final Map<String, String> QUESTIONS = new LinkedHashMap<>();
+
+  static {
+    QUESTIONS.put("rising minutes", run("c > before"));
+    QUESTIONS.put("falling minutes", run("c < before"));
+    QUESTIONS.put("minutes above vwap", run("c > v + 1e-9"));
+    QUESTIONS.put("minutes below vwap", run("c < v - 1e-9"));
+    QUESTIONS.put(
+        "ema 9",
+        BARS
+            + "select list_reduce(list_prepend(list_avg(closes[1:9]), closes[10:]),"
+            + " (ema, close) -> ema + 0.2 * (close - ema))"
+            + " from (select list(c order by m) as closes from bars) where len(closes) >= 9");
+    QUESTIONS.put(
+        "vwap",
+        "select case when :t < :open then sum(price * size) / sum(size)"
+            + " else sum(price * size)"
+            + REGULAR
+            + " / sum(size)"
+            + REGULAR
+            + " end from p");
+    QUESTIONS.put(
+        "market share up", "select 100.0 * count(*) filter (price > 800) / count(*) from newest");
+    QUESTIONS.put("market movers", "select count(*) filter (abs(price - 800) > 80) from newest");
+    QUESTIONS.put("change of REALTB", "select price / 8 - 100 from newest where symbol = 'REALTB'");
+  }
+
   /** By trigger, the prints of one symbol at which SQL says that it fires. */
   private static final Map<String, String> TRIGGERS = new LinkedHashMap<>();
 
@@ -121,6 +227,20 @@ class RealTapeTest {
         "select t from (select t, price, max(price) over (order by seq rows between unbounded"
             + " preceding and 1 preceding) as before from p where t >= :open and t < :close)"
             + " where price > before");
+    TRIGGERS.put(
+        "new low of session",
+        "select t from (select t, price, min(price) over (order by seq rows between unbounded"
+            + " preceding and 1 preceding) as before from p) where price < before");
+    TRIGGERS.put(
+        "new high of premarket",
+        "select t from (select t, price, max(price) over (order by seq rows between unbounded"
+            + " preceding and 1 preceding) as before from p where t < :open) where price > before");
+    TRIGGERS.put(
+        "new low of day",
+        "select t from (select t, price, min(price) over (order by seq rows between unbounded"
+            + " preceding and 1 preceding) as before from p where t >= :open and t < :close)"
+            + " where price < before");
+    TRIGGERS.put("print of $4M", "select t from p where price * size >= 4000000");
     TRIGGERS.put("print of 5K shares", "select t from p where size >= 5000");
     TRIGGERS.put(
         "up 2% in 5m",
@@ -222,6 +342,50 @@ class RealTapeTest {
         values[i] = row.wasNull() ? Double.NaN : value;
       }
       return values;
+    }
+  }
+
+  private static double answered(String question, String symbol, long moment) throws SQLException {
+    String with =
+        "with p as (select * from prints where symbol = '"
+            + symbol
+            + "' and t <= :t), newest as (select symbol, last(price order by seq) as price"
+            + " from prints where t <= :t group by symbol) select * from ("
+            + question
+            + ")";
+    try (Statement statement = duck.createStatement();
+        ResultSet row = statement.executeQuery(sql(with, moment))) {
+      double value = row.next() ? row.getDouble(1) : Double.NaN;
+      return row.wasNull() ? Double.NaN : value;
+    }
+  }
+
+  @Test
+  void everyFieldThatTakesAQuestionOfItsOwnEqualsSql() throws SQLException {
+    SplittableRandom random = new SplittableRandom(9);
+    TapeReplay replay = new TapeReplay(session);
+    Map<String, Field.Reading> readings = new LinkedHashMap<>();
+    QUESTIONS
+        .keySet()
+        .forEach(words -> readings.put(words, FieldCatalogue.number(words).bind(session)));
+    long moment = DayTime.of(4, 5);
+    while (moment < DayTime.of(19, 58)) {
+      replay.runTo(moment);
+      int security = random.nextInt(SYMBOLS);
+      String symbol = session.security(security).symbol();
+      for (Map.Entry<String, String> question : QUESTIONS.entrySet()) {
+        double expected = answered(question.getValue(), symbol, moment);
+        double found = readings.get(question.getKey()).at(replay.state(security), moment);
+        String what = question.getKey() + " of " + symbol + " at " + DayTime.millis(moment);
+        if (Double.isNaN(expected)) {
+          assertThat(found).as(what).isNaN();
+        } else {
+          assertThat(found)
+              .as(what)
+              .isCloseTo(expected, within(1e-8 * Math.max(1, Math.abs(expected))));
+        }
+      }
+      moment += 1 + random.nextLong(20 * DayTime.MINUTE);
     }
   }
 
