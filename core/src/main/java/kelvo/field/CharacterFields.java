@@ -52,7 +52,9 @@ final class CharacterFields {
             Unit.PRICE,
             "What a share gives up today, its ex-date: dividends and spin-offs. The previous close is less by as much, so that no gap comes of it.",
             "never",
-            f -> Price.dollars(f.distributions().stream().mapToLong(Distribution::amount).sum())),
+            f ->
+                f.distributions().stream().mapToLong(Distribution::amount).sum()
+                    / (double) Price.DOLLAR),
         ActivityFields.fixed(
             "shortable",
             Unit.FLAG,

@@ -4,6 +4,7 @@ import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Consumer;
+import kelvo.replay.TapeReplay;
 import kelvo.scan.Scan;
 import kelvo.scan.Side;
 import kelvo.session.Session;
@@ -22,16 +23,11 @@ final class HitMaker {
   private final HitTimes times;
   private int made;
 
-  HitMaker(Session session, List<Scan> scans, Consumer<Hit> sink) {
-    this.session = session;
+  HitMaker(TapeReplay replay, List<Scan> scans, Consumer<Hit> sink) {
+    session = replay.session();
     this.sink = sink;
     fields = new HitFields(session, scans);
-    times = new HitTimes(session);
-  }
-
-  /** When it has made hits. */
-  HitTimes times() {
-    return times;
+    times = HitTimes.of(replay);
   }
 
   /** A hit of a scan; one that looks both ways goes the trigger's way, else that of the change. */

@@ -3,6 +3,7 @@ package kelvo.hit;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.Map;
+import kelvo.replay.TapeReplay;
 import kelvo.session.Session;
 import kelvo.state.HitCounts;
 import org.jspecify.annotations.Nullable;
@@ -17,8 +18,18 @@ final class HitTimes implements HitCounts {
     int count;
   }
 
-  HitTimes(Session session) {
+  private HitTimes(Session session) {
     securities = session.securities().size();
+  }
+
+  /** Those of a replay, which all that make hits in it share. */
+  static HitTimes of(TapeReplay replay) {
+    if (replay.market().hitCounts() instanceof HitTimes known) {
+      return known;
+    }
+    HitTimes times = new HitTimes(replay.session());
+    replay.market().hitCounts(times);
+    return times;
   }
 
   /** A scan has hit a security; moments must not go back. */

@@ -52,7 +52,7 @@ public final class LevelHits implements TapeListener {
     board = new ScanBoard(waiting, session);
     hits =
         new HitMaker(
-            session,
+            replay,
             program.scans(),
             hit -> {
               if (current != null) {

@@ -58,8 +58,7 @@ public final class ScanEngine implements TapeListener {
     triggerEffects = triggers.effects();
     wheel = new ExpiryWheel(states.length);
     newsWheel = new ExpiryWheel(states.length);
-    hits = new HitMaker(session, program.scans(), sink);
-    replay.market().hitCounts(hits.times());
+    hits = new HitMaker(replay, program.scans(), sink);
   }
 
   /** Whether a scan asks how often it has hit a security, so that its hits must be found first. */

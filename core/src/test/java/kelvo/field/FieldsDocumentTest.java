@@ -84,14 +84,26 @@ class FieldsDocumentTest {
                 words, unit, f.meaning(), f.unknownWhen(), changes(f.pace()), checks(f.words())));
   }
 
-  /** The test classes that ask for these words; a number in them may be any other. */
+  /**
+   * The test classes that ask for these words, or for the trigger by its constant. A number in them
+   * may be any other, and so may a symbol; what stands in brackets and a last % may be left out.
+   */
   private static String checks(String words) {
     String anyNumber = "[0-9][0-9.,:]*[A-Za-z%]*";
     String quoted =
-        Arrays.stream(words.split("(?=\\b[0-9])|(?<=[0-9A-Za-z%])(?= )"))
-            .map(part -> part.matches(anyNumber) ? anyNumber : Pattern.quote(part))
+        Arrays.stream(
+                words
+                    .replaceFirst("( \\(.*\\)| %)$", "")
+                    .split("(?=\\b[0-9])|(?<=[0-9A-Za-z%])(?= )"))
+            .map(
+                part ->
+                    part.matches(anyNumber)
+                        ? anyNumber
+                        : part.equals(" SYM") ? " [A-Z]+" : Pattern.quote(part))
             .collect(Collectors.joining());
-    Pattern asked = Pattern.compile("\"" + quoted + "\"");
+    String constant = words.toUpperCase(Locale.ROOT).replace(' ', '_');
+    Pattern asked =
+        Pattern.compile("\"" + quoted + "( %| \\([^\"]*\\))?\"|Trigger\\." + constant + "\\b");
     List<String> classes =
         TESTS.entrySet().stream()
             .filter(test -> asked.matcher(test.getValue()).find())

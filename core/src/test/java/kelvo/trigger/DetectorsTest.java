@@ -86,6 +86,19 @@ class DetectorsTest {
         .containsExactly("10:00:01");
   }
 
+  /** The first price tells the side alone; the average of twenty closes at $10 moves little. */
+  @Test
+  void linesThatMoveArePassedToo() {
+    assertThat(fired("rises through ema 20d", "10:00:00 9.50", "10:00:01 10.50"))
+        .containsExactly("10:00:01");
+    assertThat(
+            fired(
+                "falls through vwap", "10:00:00 10.00 100", "10:00:01 10.50 100", "10:00:02 9.00"))
+        .containsExactly("10:00:02");
+    assertThat(fired("leaves scan", "10:00:00 9.50")).as("without rules nobody leaves").isEmpty();
+    assertThat(fired("enters top 1", "10:00:00 9.50")).hasSize(1);
+  }
+
   @Test
   void aCancelledHighIsNoHigh() {
     assertThat(
