@@ -55,6 +55,11 @@ public final class FieldValues {
     return fields;
   }
 
+  /** How many of the fields, the first ones, stay the same all session. */
+  public int settled() {
+    return fixed.length;
+  }
+
   /** The words that are known, by the names of their fields. */
   public Map<String, String> words() {
     return words;

@@ -62,7 +62,7 @@ final class OpenedWindow {
   static void until(Callable<Boolean> so) {
     try {
       WaitForAsyncUtils.waitFor(
-          20, TimeUnit.SECONDS, () -> WaitForAsyncUtils.waitForAsyncFx(5_000, so));
+          20, TimeUnit.SECONDS, () -> WaitForAsyncUtils.waitForAsyncFx(20_000, so));
     } catch (TimeoutException e) {
       throw new AssertionError("it did not become so within 20 seconds", e);
     }

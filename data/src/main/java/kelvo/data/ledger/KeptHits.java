@@ -12,13 +12,24 @@ final class KeptHits {
   private KeptHits() {}
 
   static List<KeptHit> of(Handle handle, LocalDate day) {
+    Map<Long, KeptFields> lists = new HashMap<>();
     return handle
-        .select("select * from hit where day = ? order by at, id", day.toString())
+        .select(
+            "select hit.*, hit_source.*, hit_facts.symbol, hit_facts.packed as settled,"
+                + " hit_facts.fields as list, hit_fields.fields from hit"
+                + " join hit_source on hit_source.id = source"
+                + " join hit_facts on hit_facts.id = facts"
+                + " join hit_fields on hit_fields.id = hit_facts.fields"
+                + " where hit.day = ? order by at, hit.id",
+            day.toEpochDay())
         .map(
             (row, context) -> {
+              String fields = row.getString("fields");
+              KeptFields kept =
+                  lists.computeIfAbsent(row.getLong("list"), id -> KeptFields.read(fields));
               Map<String, Double> numbers = new HashMap<>();
               Map<String, String> words = new HashMap<>();
-              FieldValuesJson.read(row.getString("field_values"), numbers, words);
+              kept.unpack(row.getBytes("settled"), row.getBytes("packed"), numbers, words);
               return new KeptHit(
                   day,
                   row.getLong("at"),

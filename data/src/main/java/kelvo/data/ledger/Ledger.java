@@ -1,5 +1,7 @@
 package kelvo.data.ledger;
 
+import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
@@ -8,6 +10,7 @@ import java.util.Optional;
 import java.util.OptionalLong;
 import java.util.SortedMap;
 import java.util.TreeMap;
+import java.util.function.Consumer;
 import kelvo.data.scanfile.ScanFile;
 import kelvo.hit.Hit;
 import kelvo.journal.DayBook;
@@ -18,6 +21,8 @@ import kelvo.level.Level;
 import kelvo.scan.Scan;
 import kelvo.trade.Fill;
 import org.flywaydb.core.Flyway;
+import org.flywaydb.core.api.MigrationInfo;
+import org.jdbi.v3.core.Handle;
 import org.jdbi.v3.core.HandleCallback;
 import org.jdbi.v3.core.Jdbi;
 import org.jspecify.annotations.Nullable;
@@ -43,9 +48,21 @@ public final class Ledger implements AutoCloseable {
   /** Null when it was opened only to be read. */
   private final @Nullable LedgerWrites writes;
 
-  private Ledger(@Nullable Jdbi jdbi, @Nullable LedgerWrites writes) {
+  private final HitRows hitRows = new HitRows();
+
+  private Ledger(@Nullable Jdbi jdbi, boolean writable) {
     this.jdbi = jdbi;
-    this.writes = writes;
+    writes = jdbi == null || !writable ? null : new LedgerWrites(run -> inTransaction(jdbi, run));
+  }
+
+  /** What throws has written nothing, so that nothing may be taken for written. */
+  private void inTransaction(Jdbi to, Consumer<Handle> run) {
+    try {
+      to.useTransaction(run::accept);
+    } catch (RuntimeException e) {
+      hitRows.forget();
+      throw e;
+    }
   }
 
   /** A ledger that cannot be opened or read; the message names the file and the way out. */
@@ -68,8 +85,7 @@ public final class Ledger implements AutoCloseable {
     config.setSynchronous(SQLiteConfig.SynchronousMode.FULL);
     config.setBusyTimeout(5_000);
     Jdbi jdbi = migrated(file, config);
-    return new Ledger(
-        jdbi, new LedgerWrites(run -> jdbi.useTransaction(handle -> run.accept(handle))));
+    return new Ledger(jdbi, true);
   }
 
   /**
@@ -80,22 +96,25 @@ public final class Ledger implements AutoCloseable {
    */
   public static Ledger readOnly(Path file) {
     if (!Files.exists(file)) {
-      return new Ledger(null, null);
+      return new Ledger(null, false);
     }
     SQLiteConfig config = new SQLiteConfig();
     config.setBusyTimeout(5_000);
-    return new Ledger(migrated(file, config), null);
+    return new Ledger(migrated(file, config), false);
   }
 
   private static Jdbi migrated(Path file, SQLiteConfig config) {
     SQLiteDataSource source = new SQLiteDataSource(config);
     source.setUrl("jdbc:sqlite:" + file.toAbsolutePath());
     try {
-      Flyway.configure()
-          .dataSource(source)
-          .locations("classpath:kelvo/data/ledger")
-          .load()
-          .migrate();
+      Flyway tables =
+          Flyway.configure()
+              .dataSource(source)
+              .locations("classpath:kelvo/data/ledger")
+              .javaMigrations(new PackedHits())
+              .load();
+      keepOlder(file, tables.info().current());
+      tables.migrate();
     } catch (RuntimeException e) {
       throw new LedgerException(
           file
@@ -103,6 +122,23 @@ public final class Ledger implements AutoCloseable {
           e);
     }
     return Jdbi.create(source);
+  }
+
+  /** Hits are rewritten once; a copy of what was there before stays beside the file. */
+  private static void keepOlder(Path file, @Nullable MigrationInfo current) {
+    if (current == null
+        || current.getVersion() == null
+        || current.getVersion().compareTo(PackedHits.VERSION) >= 0) {
+      return;
+    }
+    Path copy = file.resolveSibling(file.getFileName() + ".before-" + PackedHits.VERSION);
+    try {
+      if (!Files.exists(copy)) {
+        Files.copy(file, copy);
+      }
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
   }
 
   /** How many writes are safe on disk since this ledger was opened. */
@@ -207,19 +243,7 @@ public final class Ledger implements AutoCloseable {
 
   /** Keeps a hit with its fields; one that is already there stays as it is. */
   public void add(LocalDate day, Hit h) {
-    add(
-        handle ->
-            handle.execute(
-                "insert or ignore into hit(day, at, scan, scan_version, side, symbol, trigger_words, price, field_values) values (?, ?, ?, ?, ?, ?, ?, ?, ?)",
-                day.toString(),
-                h.at(),
-                h.scan(),
-                h.version(),
-                h.side().name(),
-                h.symbol(),
-                h.trigger().words(),
-                h.price(),
-                FieldValuesJson.write(h.fields())));
+    add(handle -> hitRows.add(handle, day, h));
   }
 
   /** Keeps a scan as it is on a day, under its version; one that is there stays as it was first. */
@@ -314,7 +338,7 @@ public final class Ledger implements AutoCloseable {
         0L,
         handle ->
             handle
-                .select("select count(*) from hit where day = ?", day.toString())
+                .select("select count(*) from hit where day = ?", day.toEpochDay())
                 .mapTo(Long.class)
                 .one());
   }

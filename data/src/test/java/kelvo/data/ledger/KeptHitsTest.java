@@ -2,7 +2,11 @@ package kelvo.data.ledger;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.nio.file.Files;
 import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.Statement;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
@@ -15,6 +19,7 @@ import kelvo.scan.Scan;
 import kelvo.scan.Side;
 import kelvo.time.DayTime;
 import kelvo.trigger.Trigger;
+import org.flywaydb.core.Flyway;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -91,5 +96,70 @@ class KeptHitsTest {
       reading.leaveAt(DAY, DayTime.of(10, 0));
       assertThat(reading.leftAt(DAY)).isEmpty();
     }
+  }
+
+  @Test
+  void theSameHitAgainWritesNothing() throws Exception {
+    Path file = folder.resolve("ledger.sqlite");
+    try (Ledger ledger = Ledger.open(file)) {
+      ledger.add(DAY, hit(SCAN.version()));
+    }
+    byte[] before = Files.readAllBytes(file);
+    try (Ledger ledger = Ledger.open(file)) {
+      ledger.add(DAY, hit(SCAN.version()));
+      assertThat(ledger.awaitSaved()).isTrue();
+      assertThat(ledger.hits(DAY)).hasSize(1);
+    }
+
+    assertThat(Files.readAllBytes(file)).isEqualTo(before);
+  }
+
+  /** As it was while the fields of a hit were text. */
+  @Test
+  void hitsOfAnOlderLedgerArePackedAndACopyIsKept() throws Exception {
+    Path file = folder.resolve("ledger.sqlite");
+    String url = "jdbc:sqlite:" + file;
+    Flyway.configure()
+        .dataSource(url, null, null)
+        .locations("classpath:kelvo/data/ledger")
+        .target("4")
+        .load()
+        .migrate();
+    try (Connection old = DriverManager.getConnection(url);
+        Statement statement = old.createStatement()) {
+      statement.execute(
+          "insert into hit(day, at, scan, scan_version, side, symbol, trigger_words, price, field_values)"
+              + " values ('2031-03-12', 9, 'Morning risers', 'abc', 'UP', 'TIDARC', 'halt', 82000,"
+              + " '{\"price\":8.2,\"gap\":0.1234567,\"overhead %\":\"clear\",\"kind\":\"common stock\"}'),"
+              + " ('2031-03-12', 10, 'Morning risers', '', 'DOWN', 'GLASBX', 'halt', 1, '{}')");
+    }
+
+    try (Ledger ledger = Ledger.open(file)) {
+      assertThat(ledger.hits(DAY))
+          .containsExactly(
+              new KeptHit(
+                  DAY,
+                  9,
+                  "Morning risers",
+                  "abc",
+                  Side.UP,
+                  "TIDARC",
+                  "halt",
+                  82_000,
+                  Map.of("price", 8.2, "gap", 0.1234567, "overhead %", Double.POSITIVE_INFINITY),
+                  Map.of("kind", "common stock")),
+              new KeptHit(
+                  DAY,
+                  10,
+                  "Morning risers",
+                  "",
+                  Side.DOWN,
+                  "GLASBX",
+                  "halt",
+                  1,
+                  Map.of(),
+                  Map.of()));
+    }
+    assertThat(folder.resolve("ledger.sqlite.before-5")).exists();
   }
 }
