@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Set;
 import kelvo.hit.Hit;
 import org.jdbi.v3.core.Handle;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Writes hits, each once: what is there already is known and not packed again. What many hits share
@@ -17,6 +18,9 @@ final class HitRows {
   private final Map<LocalDate, Set<Key>> there = new HashMap<>();
   private final Map<String, Long> ids = new HashMap<>();
   private final Map<KeptFields, Long> lists = new HashMap<>();
+
+  /** What the hits of one program keep is nearly always what the one before kept. */
+  private @Nullable KeptFields last;
 
   private record Key(long at, String scan, String symbol, String trigger) {}
 
@@ -49,7 +53,9 @@ final class HitRows {
   }
 
   private void insert(Handle handle, LocalDate day, Hit hit) {
-    KeptFields fields = KeptFields.of(hit.fields());
+    KeptFields fields =
+        last != null && last.areOf(hit.fields()) ? last : KeptFields.of(hit.fields());
+    last = fields;
     long list = lists.computeIfAbsent(fields, f -> id(handle, "hit_fields", "fields", f.text()));
     long source =
         id(

@@ -58,6 +58,23 @@ record KeptFields(
         all.subList(0, settled), all.subList(settled, all.size()), settledWords, words);
   }
 
+  /** Whether these are those of a hit. */
+  boolean areOf(FieldValues values) {
+    List<Field.Number> all = values.fields();
+    int settled = settledNumbers.size();
+    if (all.size() != settled + numbers.size() || values.settled() != settled) {
+      return false;
+    }
+    for (int i = 0; i < all.size(); i++) {
+      String name = i < settled ? settledNumbers.get(i) : numbers.get(i - settled);
+      if (!name.equals(all.get(i).words())) {
+        return false;
+      }
+    }
+    return values.words().keySet().stream()
+        .allMatch(name -> settledWords.contains(name) || words.contains(name));
+  }
+
   /** As text that reads back as the same. */
   String text() {
     try {
