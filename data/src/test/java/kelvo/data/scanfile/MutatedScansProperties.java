@@ -36,7 +36,7 @@ class MutatedScansProperties {
     return Mutations.of(good, NOISE, MAX);
   }
 
-  @Property(tries = 30_000, seed = SEED)
+  @Property(tries = 15_000, seed = SEED)
   void aFileIsAScanOrSaysWhatIsWrong(@ForAll("files") String text) {
     try {
       Scan scan = ScanFile.parse("tried.json", text, Vocabulary.DEFAULT, List.of());
@@ -46,7 +46,7 @@ class MutatedScansProperties {
     }
   }
 
-  @Property(tries = 150_000, seed = SEED)
+  @Property(tries = 75_000, seed = SEED)
   void aSentenceIsARuleThatReadsBackOrSaysWhere(@ForAll("sentences") String sentence) {
     try {
       Rule rule = RuleSentence.parse(sentence, Vocabulary.DEFAULT);
