@@ -408,6 +408,18 @@ public final class DataFolder {
     return read;
   }
 
+  /** The fills of the days before one, those that came with recorded sessions included. */
+  public SortedMap<LocalDate, List<Fill>> fillsBefore(LocalDate date) {
+    SortedMap<LocalDate, List<Fill>> before = new TreeMap<>();
+    ownFills().headMap(date).forEach((day, fills) -> before.put(day, new ArrayList<>(fills)));
+    for (LocalDate day : sessionDates()) {
+      if (day.isBefore(date)) {
+        before.computeIfAbsent(day, d -> new ArrayList<>()).addAll(feedFills(day));
+      }
+    }
+    return before;
+  }
+
   /** The fills that came with a session's live feed. */
   public List<Fill> feedFills(LocalDate date) {
     return FillsFile.ofDay(root.resolve("sessions").resolve(date.toString()), date, faults);

@@ -3,7 +3,6 @@ package kelvo.data.ledger;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.SortedMap;
 import java.util.TreeMap;
 import kelvo.data.folder.DataFolder;
@@ -11,7 +10,7 @@ import kelvo.journal.DayBook;
 import kelvo.trade.CarriedPositions;
 import kelvo.trade.Fill;
 
-/** A day's fills and what was held when it began, from the ledger and a folder's own file. */
+/** A day's fills and what was held when it began, from the ledger and a folder's own files. */
 public final class KeptFills {
   private KeptFills() {}
 
@@ -19,9 +18,7 @@ public final class KeptFills {
   public static DayBook of(Ledger ledger, DataFolder data, LocalDate day) {
     DayBook kept = ledger.day(day);
     SortedMap<LocalDate, List<Fill>> earlier = new TreeMap<>(ledger.fillsBefore(day));
-    for (Map.Entry<LocalDate, List<Fill>> own : data.ownFills().headMap(day).entrySet()) {
-      earlier.merge(own.getKey(), own.getValue(), KeptFills::together);
-    }
+    data.fillsBefore(day).forEach((then, fills) -> earlier.merge(then, fills, KeptFills::together));
     return kept.adding(data.fills(day))
         .carrying(CarriedPositions.before(day, earlier, data.splitsUntil(day)));
   }

@@ -110,7 +110,7 @@ public final class Ledger implements AutoCloseable {
       Flyway tables =
           Flyway.configure()
               .dataSource(source)
-              .locations("classpath:kelvo/data/ledger")
+              .locations("classpath:kelvo/data/ledger/tables")
               .javaMigrations(new PackedHits())
               .load();
       keepOlder(file, tables.info().current());

@@ -121,7 +121,7 @@ class KeptHitsTest {
     String url = "jdbc:sqlite:" + file;
     Flyway.configure()
         .dataSource(url, null, null)
-        .locations("classpath:kelvo/data/ledger")
+        .locations("classpath:kelvo/data/ledger/tables")
         .target("4")
         .load()
         .migrate();

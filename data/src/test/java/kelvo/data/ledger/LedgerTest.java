@@ -188,7 +188,7 @@ class LedgerTest {
     String url = "jdbc:sqlite:" + folder.resolve("ledger.sqlite");
     Flyway.configure()
         .dataSource(url, null, null)
-        .locations("classpath:kelvo/data/ledger")
+        .locations("classpath:kelvo/data/ledger/tables")
         .target("3")
         .load()
         .migrate();
