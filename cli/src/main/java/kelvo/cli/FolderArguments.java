@@ -38,6 +38,8 @@ final class FolderArguments {
   private @Nullable DataFolder opened;
 
   /** How many files of the trader's own could not be read. */
+  private int faultsTold;
+
   private int problems;
 
   FolderArguments(Terminal terminal) {
@@ -82,8 +84,17 @@ final class FolderArguments {
                   ", ", data().sessionDates().stream().map(LocalDate::toString).toList()));
     }
     Session session = data().session(date(), Progress.NONE);
-    data().faultSentences().forEach(terminal.err()::println);
+    tellFaults();
     return session;
+  }
+
+  /** Tells the faults that have been found since it was last called, on standard error. */
+  void tellFaults() {
+    List<String> faults = data().faultSentences();
+    faults
+        .subList(Math.min(faultsTold, faults.size()), faults.size())
+        .forEach(terminal.err()::println);
+    faultsTold = faults.size();
   }
 
   List<Scan> scans() {

@@ -55,6 +55,7 @@ final class ReviewCommand implements Callable<Integer> {
     List<Scan> scans = arguments.scans();
     Session session = arguments.session();
     DayBook book = book();
+    arguments.tellFaults();
     SessionRun run = SessionRun.of(session, new Program(scans, book.levels()), Progress.NONE);
     DayReview review = DayReview.of(session, scans, run.hits(), book, SETTINGS, DayTime.LAST);
     if (out == null) {

@@ -253,6 +253,30 @@ class CommandsTest {
     assertThat(Files.readAllLines(tables.resolve("scans.csv"))).hasSize(11);
   }
 
+  /** Bought the day before, sold today; a sale of what nobody bought; a line that is wrong. */
+  @Test
+  void reviewTellsWhatIsWrongWithFillsAndKeepsPositionsOverNight(@TempDir Path own)
+      throws IOException {
+    Path fills = own.resolve("fills.csv");
+    Files.writeString(
+        fills,
+        "time,symbol,side,quantity,price,fee,account\n"
+            + "2031-03-11T15:55:00-04:00,TIDARC,buy,100.5,6,0.01234,swing\n"
+            + "2031-03-12T10:00:00-04:00,TIDARC,sell,100.5,8,-0.35,swing\n"
+            + "2031-03-12T10:01:00-04:00,KELPOR,sell,10,4,0,swing\n"
+            + "2031-03-12T10:02:00-04:00,KELPOR,sell,lots,4,0,swing\n");
+
+    assertThat(run("review", folder.toString(), "--fills", fills.toString())).isEqualTo(1);
+    assertThat(printed.toString(StandardCharsets.UTF_8).lines().skip(1))
+        .singleElement()
+        .asString()
+        .startsWith("swing,TIDARC,long,2031-03-11T15:55:00.000,6,10:00:00.000,8,100.5,-0.33766,")
+        .contains(",201.33766,held overnight,");
+    assertThat(told.toString(StandardCharsets.UTF_8))
+        .contains("fills.csv, line 5")
+        .contains("KELPOR: sell 10 at 10:01:00 closes what was opened before the record");
+  }
+
   @Test
   void aWrongCallExitsWithTwoAndSaysTheWayOut() {
     assertThat(run("matches", folder.toString(), "--scan", scan("01-morning-gaps.json")))

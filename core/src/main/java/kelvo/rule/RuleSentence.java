@@ -248,7 +248,8 @@ public final class RuleSentence {
         && other.unit() == Unit.PERCENT) {
       double distance = Double.parseDouble(points.group(1));
       boolean above = points.group(2).equals("above");
-      return new Bound.OtherField(1, above ? distance : -distance, other, points.group());
+      String words = points.group(1) + " points " + points.group(2) + " " + other.words();
+      return new Bound.OtherField(1, above ? distance : -distance, other, words);
     }
     throw wrong(
         at,

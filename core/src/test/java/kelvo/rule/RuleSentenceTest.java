@@ -97,10 +97,10 @@ class RuleSentenceTest {
     Rule rule = parse("change % at least 3 points above change of qrtidx premarket");
 
     assertThat(rule.sentence())
-        .isEqualTo("change % at least 3 points above change of qrtidx premarket");
+        .isEqualTo("change % at least 3 points above change of QRTIDX premarket");
     assertThat(parse(rule.sentence())).isEqualTo(rule);
     assertThat(rule.mirrored().sentence())
-        .isEqualTo("change % at most 3 points below change of qrtidx premarket");
+        .isEqualTo("change % at most 3 points below change of QRTIDX premarket");
     assertThatThrownBy(() -> parse("price at least 3 points above vwap"))
         .hasMessageContaining("character 16")
         .hasMessageContaining("two per cents");
