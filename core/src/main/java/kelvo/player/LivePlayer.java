@@ -105,6 +105,8 @@ public final class LivePlayer implements Player {
     hitsTold = sameScans ? Math.min(hitsTold, run.hits().size()) : run.hits().size();
     if (following) {
       looking = run.head();
+    } else {
+      run.tellHitsIn(looking);
     }
   }
 

@@ -95,6 +95,7 @@ public final class SessionPlayer implements Player {
   private void use(ProgramChange change) {
     boolean sameScans = change.program().scans().equals(run.program().scans());
     run = run.take(change);
+    run.tellHitsIn(replay);
     program++;
     int hits = run.hitsUntil(replay.clock()).size();
     hitsTold = sameScans ? Math.min(hitsTold, hits) : hits;

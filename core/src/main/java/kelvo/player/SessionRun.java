@@ -189,8 +189,13 @@ public final class SessionRun implements Seekable {
   @Override
   public TapeReplay replay() {
     TapeReplay replay = new TapeReplay(session);
-    replay.market().hitCounts(this::count);
+    tellHitsIn(replay);
     return replay;
+  }
+
+  /** From now on a replay that {@link #seek} moves knows the hits of this run, and of no other. */
+  void tellHitsIn(TapeReplay replay) {
+    replay.market().hitCounts(this::count);
   }
 
   private int count(String scan, int security, long after, long until) {

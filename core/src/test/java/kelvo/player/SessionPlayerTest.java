@@ -5,6 +5,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.List;
 import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.atomic.AtomicLong;
+import kelvo.field.Field;
+import kelvo.field.FieldCatalogue;
+import kelvo.field.RecentHits;
 import kelvo.hit.Hit;
 import kelvo.hit.LevelHits;
 import kelvo.hit.Program;
@@ -19,6 +22,7 @@ import kelvo.time.DayTime;
 import kelvo.trigger.Trigger;
 import kelvo.view.ClockView;
 import kelvo.view.HitsView;
+import kelvo.view.Moment;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 
@@ -97,6 +101,37 @@ class SessionPlayerTest {
     awaitClock(NOON);
 
     assertThat(told.hits).isEqualTo(run.hitsUntil(NOON)).isNotEmpty();
+  }
+
+  /** The hits of a scan so far, as its own rules would count them. */
+  private double ownHits(Moment moment) {
+    Field.Number field = RecentHits.in(FieldCatalogue.number("hits 600m"), HIGHS.name());
+    double sum = 0;
+    for (int i = 0; i < session.securities().size(); i++) {
+      sum += field.bind(session).at(moment.state(i), moment.now());
+    }
+    return sum;
+  }
+
+  @Test
+  void afterAChangeOfAScanItsNewHitsAreCounted() throws InterruptedException {
+    Scan fewer =
+        TestSessions.scan("highs", List.of(Trigger.NEW_HIGH_OF_SESSION), "trades at least 60");
+    Program changed = new Program(List.of(fewer), List.of());
+    double before = run.hitsUntil(NOON).size();
+    double after = SessionRun.of(session, changed, Progress.NONE).hitsUntil(NOON).size();
+    assertThat(after).isLessThan(before).isPositive();
+    LinkedBlockingQueue<Double> counted = new LinkedBlockingQueue<>();
+    player.seek(NOON);
+    player.follow(this::ownHits, counted::add);
+
+    assertThat(ToldPlayer.next(counted)).isEqualTo(before);
+    player.play(changed);
+    double next = ToldPlayer.next(counted);
+    while (next == before) {
+      next = ToldPlayer.next(counted);
+    }
+    assertThat(next).isEqualTo(after);
   }
 
   @Test
