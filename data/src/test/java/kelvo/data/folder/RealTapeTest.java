@@ -251,6 +251,172 @@ class RealTapeTest {
             + " on b.t <= a.t - 300000000000)) where beyond and not before");
   }
 
+  /** Those that have a memory: folds over the prints of the first symbol, which take long. */
+  private static final Map<String, String> FOLDS = new LinkedHashMap<>();
+
+  /** A line of one height all day. */
+  private static final String PREVIOUS_CLOSE = "select *, 800.0 as line, false as anew from p";
+
+  /** The VWAP at each print; it begins anew with the first one of regular hours. */
+  private static final String VWAP =
+      "select *, case when t < :open then sum(price * size) over w / sum(size) over w"
+          + " else sum(case when t >= :open and t < :close then price * size end) over w"
+          + " / sum(case when t >= :open and t < :close then size end) over w end as line,"
+          + " t >= :open and lag(t) over w < :open as anew from p window w as (order by seq)";
+
+  private static final String OPEN =
+      "(select first(price order by seq) from p where t >= :open and t < :close)";
+
+  static {
+    TRIGGERS.put(
+        "opening gap up 5%",
+        "select min(t) as t from p where t >= :open and t < :close having " + OPEN + " >= 840");
+    TRIGGERS.put(
+        "volume past avg volume 1d",
+        "select min(t) as t from (select t, sum(size) over (order by seq) as v from p)"
+            + " where v >= 1000");
+    TRIGGERS.put(
+        "first dip 1% after gap 5% regaining 50%",
+        "select t from (with q as (select *, max(price) over (order by seq) as h from p"
+            + " where t >= :open and t < :close), f as (select min(seq) as s from q"
+            + " where h - price >= 0.01 * h), d as (select q.*, min(price) over (order by seq) as low"
+            + " from q, f where seq >= f.s) select t from d, f where d.seq > f.s"
+            + " and price - low >= 0.5 * (h - low) and "
+            + OPEN
+            + " >= 840 order by seq limit 1)");
+    FOLDS.put("rises through previous close", crossing(PREVIOUS_CLOSE, "> 0"));
+    FOLDS.put("falls through vwap", crossing(VWAP, "< 0"));
+    FOLDS.put("stair step 2", stairSteps());
+  }
+
+  /**
+   * A fold over the prints that keeps the side told last, since when the line is disarmed, and the
+   * prints at which it was passed one way.
+   */
+  private static String crossing(String line, String way) {
+    String beyond = "(b.price - b.line)";
+    String side = "(case when abs" + beyond + " < 1e-9 then 0 else sign" + beyond + "::int end)";
+    String told = "(case when b.anew then 0 else a.side end)";
+    String off =
+        "(a.off and not b.anew and b.t - a.fired < 60000000000"
+            + " and abs"
+            + beyond
+            + " < b.line / 1000 - 1e-9)";
+    String passes =
+        "("
+            + told
+            + " <> 0 and "
+            + side
+            + " <> 0 and "
+            + side
+            + " <> "
+            + told
+            + " and not "
+            + off
+            + ")";
+    String print = "'side': 0::int, 'off': false, 'fired': 0::bigint, 'told': []::bigint[]}";
+    return "select unnest(list_reduce(list_prepend("
+        + "{'price': 0::double, 'line': 0::double, 'anew': false, 't': 0::bigint, "
+        + print
+        + ", list({'price': price, 'line': line::double, 'anew': coalesce(anew, false), 't': t, "
+        + print
+        + " order by seq)), (a, b) -> {'price': b.price, 'line': b.line, 'anew': b.anew, 't': b.t,"
+        + " 'side': case when "
+        + told
+        + " = 0 or "
+        + passes
+        + " then "
+        + side
+        + " else "
+        + told
+        + " end,"
+        + " 'off': case when "
+        + side
+        + " = 0 then a.off and not b.anew when "
+        + passes
+        + " then true else "
+        + off
+        + " end,"
+        + " 'fired': case when "
+        + passes
+        + " then b.t else a.fired end,"
+        + " 'told': case when "
+        + passes
+        + " and "
+        + side
+        + " "
+        + way
+        + " then list_append(a.told, b.t) else a.told end}).told) as t from ("
+        + line
+        + ")";
+  }
+
+  /** A fold over the prints in ten-thousandths that keeps the base, the high and the pullback. */
+  private static String stairSteps() {
+    String none = "9000000000000::bigint";
+    String begins = "(a.base = 0 or b.t - a.began > 1800000000000 or b.u < a.base)";
+    String climbs = "(not " + begins + " and b.u > a.high)";
+    String rose = "((a.high - a.base) * 100 >= a.base)";
+    String pulled =
+        "(a.pull < " + none + " and (a.high - a.pull) * 500 >= a.high and a.high - a.pull >= 200)";
+    String step = "(" + climbs + " and " + rose + " and " + pulled + ")";
+    String low = "least(a.pull, b.u)";
+    String deep =
+        "(not "
+            + begins
+            + " and not "
+            + climbs
+            + " and "
+            + rose
+            + " and 2 * (a.high - "
+            + low
+            + ") > a.high - a.base)";
+    String anew = "(" + begins + " or " + deep + ")";
+    String rest =
+        "'base': 0::bigint, 'high': 0::bigint, 'pull': "
+            + none
+            + ", 'steps': 0::int,"
+            + " 'began': 0::bigint, 'told': []::bigint[]}";
+    return "select unnest(list_reduce(list_prepend({'u': 0::bigint, 't': 0::bigint, "
+        + rest
+        + ", list({'u': round(price * 10000)::bigint, 't': t, "
+        + rest
+        + " order by seq)), (a, b) -> {'u': b.u, 't': b.t,"
+        + " 'base': case when "
+        + anew
+        + " then b.u when "
+        + step
+        + " then a.pull else a.base end,"
+        + " 'high': case when "
+        + anew
+        + " or "
+        + climbs
+        + " then b.u else a.high end,"
+        + " 'pull': case when "
+        + anew
+        + " or "
+        + climbs
+        + " then "
+        + none
+        + " else "
+        + low
+        + " end,"
+        + " 'steps': case when "
+        + anew
+        + " then 0 when "
+        + step
+        + " then a.steps + 1 else a.steps end,"
+        + " 'began': case when "
+        + anew
+        + " or "
+        + step
+        + " then b.t else a.began end,"
+        + " 'told': case when "
+        + step
+        + " and a.steps >= 1 then list_append(a.told, b.t)"
+        + " else a.told end}).told) as t from p";
+  }
+
   @TempDir static Path folder;
   private static Session session;
   private static Connection duck;
@@ -428,41 +594,67 @@ class RealTapeTest {
   @Test
   void everyTriggerFiresAtThePrintsThatSqlNames() throws SQLException {
     for (Map.Entry<String, String> trigger : TRIGGERS.entrySet()) {
-      List<String> expected = new ArrayList<>();
-      for (int i = 0; i < SYMBOLS; i++) {
-        String from = "with p as (select * from prints where symbol = '" + symbol(i) + "') ";
-        try (Statement statement = duck.createStatement();
-            ResultSet rows =
-                statement.executeQuery(sql(from + trigger.getValue() + " order by t", 0))) {
-          while (rows.next()) {
-            expected.add(symbol(i) + " " + rows.getLong(1));
-          }
+      List<String> expected = fired(trigger.getValue(), SYMBOLS);
+
+      assertThat(expected).as(trigger.getKey()).hasSizeGreaterThan(SYMBOLS - 1);
+      assertThat(found(trigger.getKey(), SYMBOLS))
+          .as(trigger.getKey())
+          .containsExactlyInAnyOrderElementsOf(expected);
+    }
+  }
+
+  @Test
+  void everyTriggerWithAMemoryFiresAtThePrintsThatAFoldNames() throws SQLException {
+    for (Map.Entry<String, String> trigger : FOLDS.entrySet()) {
+      List<String> expected = fired(trigger.getValue(), 1);
+
+      assertThat(expected).as(trigger.getKey()).isNotEmpty();
+      assertThat(found(trigger.getKey(), 1))
+          .as(trigger.getKey())
+          .containsExactlyInAnyOrderElementsOf(expected);
+    }
+  }
+
+  private static List<String> fired(String query, int symbols) throws SQLException {
+    List<String> expected = new ArrayList<>();
+    for (int i = 0; i < symbols; i++) {
+      String from = "with p as (select * from prints where symbol = '" + symbol(i) + "') ";
+      try (Statement statement = duck.createStatement();
+          ResultSet rows = statement.executeQuery(sql(from + query + " order by t", 0))) {
+        while (rows.next()) {
+          expected.add(symbol(i) + " " + rows.getLong(1));
         }
       }
-      List<String> found = new ArrayList<>();
-      Scan scan =
-          new Scan(
-              "all",
-              "",
-              Universe.EVERYONE,
-              DayTime.FIRST,
-              DayTime.LAST,
-              List.of(),
-              List.of(),
-              Trigger.parse(trigger.getKey()),
-              Scan.DEFAULT_FOLD,
-              Side.BOTH,
-              50,
-              List.of(),
-              List.of());
-      ScanEngine.replay(
-              session,
-              new Program(List.of(scan), List.of()),
-              hit -> found.add(hit.symbol() + " " + hit.at()))
-          .runTo(DayTime.LAST);
-
-      assertThat(expected).as(trigger.getKey()).hasSizeGreaterThan(10);
-      assertThat(found).as(trigger.getKey()).containsExactlyInAnyOrderElementsOf(expected);
     }
+    return expected;
+  }
+
+  private static List<String> found(String trigger, int symbols) {
+    List<String> found = new ArrayList<>();
+    Scan scan =
+        new Scan(
+            "all",
+            "",
+            Universe.EVERYONE,
+            DayTime.FIRST,
+            DayTime.LAST,
+            List.of(),
+            List.of(),
+            Trigger.parse(trigger),
+            Scan.DEFAULT_FOLD,
+            Side.BOTH,
+            50,
+            List.of(),
+            List.of());
+    ScanEngine.replay(
+            session,
+            new Program(List.of(scan), List.of()),
+            hit -> {
+              if (hit.security() < symbols) {
+                found.add(hit.symbol() + " " + hit.at());
+              }
+            })
+        .runTo(DayTime.LAST);
+    return found;
   }
 }
