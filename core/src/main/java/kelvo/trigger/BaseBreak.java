@@ -19,7 +19,7 @@ final class BaseBreak extends RememberingDetector {
   private static final long APART = 5 * DayTime.MINUTE;
 
   BaseBreak(Session session) {
-    super(session, Effect.PRICE, 7);
+    super(session, Effect.ELIGIBLE, 7);
   }
 
   @Override

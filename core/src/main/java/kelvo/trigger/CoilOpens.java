@@ -17,7 +17,7 @@ final class CoilOpens extends RememberingDetector implements OnceDetector {
   private final Field.Reading coil;
 
   CoilOpens(Session session) {
-    super(session, Effect.PRICE, 1);
+    super(session, Effect.ELIGIBLE, 1);
     coil = FieldCatalogue.number("coil").bind(session);
   }
 

@@ -25,6 +25,7 @@ final class Fade extends RememberingDetector {
   private static final int SWING_LOW_AT = 11;
   private static final int SWING_LOW_BEFORE = 12;
   private static final int SWING_LOW_BEFORE_AT = 13;
+  private static final int MINUTE_1 = 14;
 
   private final double percent;
   private final long notBefore;
@@ -32,7 +33,7 @@ final class Fade extends RememberingDetector {
   private final boolean belowLine;
 
   Fade(Session session, double percent, long notBefore, boolean belowLine) {
-    super(session, Effect.PRICE, 14);
+    super(session, Effect.ELIGIBLE, 15);
     this.belowLine = belowLine;
     this.percent = percent;
     this.notBefore = notBefore;
@@ -93,13 +94,14 @@ final class Fade extends RememberingDetector {
         memory.set(id, SWING_LOW_BEFORE, memory.get(id, SWING_LOW));
         memory.set(id, SWING_LOW_BEFORE_AT, memory.get(id, SWING_LOW_AT));
         memory.set(id, SWING_LOW, middleLow);
-        memory.set(id, SWING_LOW_AT, memory.get(id, MINUTE) - 1);
+        memory.set(id, SWING_LOW_AT, memory.get(id, MINUTE_1));
       }
       boolean swingHigh = middleHigh > high && middleHigh > memory.get(id, HIGH_2);
       if (swingHigh && middleHigh < memory.get(id, DAYS_HIGH)) {
         memory.set(id, LOWER_HIGH, 1);
       }
     }
+    memory.set(id, MINUTE_1, memory.get(id, MINUTE));
     memory.set(id, HIGH_2, middleHigh);
     memory.set(id, LOW_2, middleLow);
     memory.set(id, HIGH_1, high);

@@ -16,7 +16,7 @@ final class FirstDip extends RememberingDetector implements OnceDetector {
   private final double regained;
 
   FirstDip(Session session, double gap, double fall, double regained) {
-    super(session, Effect.PRICE | Effect.OPENED, 3);
+    super(session, Effect.ELIGIBLE | Effect.OPENED, 3);
     this.gap = gap;
     this.fall = fall;
     this.regained = regained;

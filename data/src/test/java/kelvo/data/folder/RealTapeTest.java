@@ -251,6 +251,31 @@ class RealTapeTest {
             + " on b.t <= a.t - 300000000000)) where beyond and not before");
   }
 
+  /**
+   * A swing of three traded minutes is known with the first print of the fourth; a fade is the
+   * first print below the newest swing low after each lower high, until the day's next high.
+   */
+  private static String fade(String floor) {
+    return "with bars as (select t // 60000000000 as m, max(price) as h, min(price) as l,"
+        + " row_number() over (order by t // 60000000000) as r from p group by 1),"
+        + " swings as (select r + 2 as known, m, h, l, h > lag(h) over w and h > lead(h) over w as top,"
+        + " l < lag(l) over w and l < lead(l) over w as bottom from bars window w as (order by r)),"
+        + " seen as (select p.*, r, coalesce(max(case when t >= :open and t < :close then price end)"
+        + " over (order by seq), 0) as high from p join bars on m = t // 60000000000),"
+        + " turns as (select *, high > coalesce(lag(high) over w, 0) as anew,"
+        + " r <> lag(r) over w and exists (select 1 from swings where known = r and top"
+        + " and h < high) as lower from seen window w as (order by seq)),"
+        + " parts as (select *, count(*) filter (anew or lower) over (order by seq) as part,"
+        + " max(case when anew then t end) over (order by seq) as high_at from turns),"
+        + " held as (select parts.*, low.l, low.m, earlier, earlier_m, bool_or(anew)"
+        + " over (partition by part) as only_high from parts asof left join (select *,"
+        + " lag(l) over w as earlier, lag(m) over w as earlier_m from swings where bottom"
+        + " window w as (order by known)) low on low.known <= r)"
+        + " select min(t) as t from held where not only_high and part > 0 and price < "
+        + floor
+        + " and price >= 800 and high_at >= :open + 300000000000 group by part";
+  }
+
   /** Those that have a memory: folds over the prints of the first symbol, which take long. */
   private static final Map<String, String> FOLDS = new LinkedHashMap<>();
 
@@ -284,6 +309,13 @@ class RealTapeTest {
             + " and price - low >= 0.5 * (h - low) and "
             + OPEN
             + " >= 840 order by seq limit 1)");
+    TRIGGERS.put("fade from 0% with high after 09:35", fade("l"));
+    TRIGGERS.put(
+        "fade from 0% with high after 09:35 below its trend line",
+        fade(
+            "case when earlier < l then l + (l - earlier) / (m - earlier_m)"
+                + " * (t // 60000000000 - m) end"));
+    FOLDS.put("base break", baseBreak());
     FOLDS.put("rises through previous close", crossing(PREVIOUS_CLOSE, "> 0"));
     FOLDS.put("falls through vwap", crossing(VWAP, "< 0"));
     FOLDS.put("stair step 2", stairSteps());
@@ -349,6 +381,74 @@ class RealTapeTest {
         + " then list_append(a.told, b.t) else a.told end}).told) as t from ("
         + line
         + ")";
+  }
+
+  /**
+   * A fold over the prints in ten-thousandths that keeps the first high, whether the price left it
+   * and came back, and the lows on both sides of that.
+   */
+  private static String baseBreak() {
+    String none = "9000000000000::bigint";
+    String above = "(a.top > 0 and b.u > a.top)";
+    String back =
+        "(a.back or ((a.top - b.u) * 200 <= a.top and b.t - a.began >= 300000000000"
+            + " and a.first < "
+            + none
+            + " and (a.top - a.first) * 200 > a.top))";
+    String second = "least(a.second, b.u)";
+    String sank = "(" + back + " and " + second + " <= a.first)";
+    String anew = "(a.top = 0 or " + above + " or " + sank + ")";
+    String busy = "b.minute * (b.t - a.began) >= (b.shares - a.before) * 60000000000";
+    String breaks = "(" + above + " and a.back and a.second > a.first and " + busy + ")";
+    String rest =
+        "'top': 0::bigint, 'began': 0::bigint, 'before': 0::bigint, 'first': "
+            + none
+            + ", 'second': "
+            + none
+            + ", 'back': false, 'told': []::bigint[]}";
+    return "with sums as (select *, sum(size) over (order by seq) as shares from p),"
+        + " minutes as (select s.*, s.shares - coalesce(e.shares, 0) as minute from sums s"
+        + " asof left join (select t, max(shares) as shares from sums group by t) e"
+        + " on e.t <= s.t - 60000000000)"
+        + " select unnest(list_reduce(list_prepend({'u': 0::bigint, 't': 0::bigint,"
+        + " 'shares': 0::bigint, 'minute': 0::bigint, "
+        + rest
+        + ", list({'u': round(price * 10000)::bigint, 't': t, 'shares': shares::bigint,"
+        + " 'minute': minute::bigint, "
+        + rest
+        + " order by seq)), (a, b) -> {'u': b.u, 't': b.t, 'shares': b.shares, 'minute': b.minute,"
+        + " 'top': case when "
+        + anew
+        + " then b.u else a.top end,"
+        + " 'began': case when "
+        + anew
+        + " then b.t else a.began end,"
+        + " 'before': case when "
+        + anew
+        + " then b.shares else a.before end,"
+        + " 'first': case when "
+        + anew
+        + " then "
+        + none
+        + " when "
+        + back
+        + " then a.first else least(a.first, b.u) end,"
+        + " 'second': case when "
+        + anew
+        + " or not "
+        + back
+        + " then "
+        + none
+        + " else "
+        + second
+        + " end,"
+        + " 'back': not "
+        + anew
+        + " and "
+        + back
+        + ", 'told': case when "
+        + breaks
+        + " then list_append(a.told, b.t) else a.told end}).told) as t from minutes";
   }
 
   /** A fold over the prints in ten-thousandths that keeps the base, the high and the pullback. */
@@ -620,7 +720,8 @@ class RealTapeTest {
     for (int i = 0; i < symbols; i++) {
       String from = "with p as (select * from prints where symbol = '" + symbol(i) + "') ";
       try (Statement statement = duck.createStatement();
-          ResultSet rows = statement.executeQuery(sql(from + query + " order by t", 0))) {
+          ResultSet rows =
+              statement.executeQuery(sql(from + "select t from (" + query + ") order by t", 0))) {
         while (rows.next()) {
           expected.add(symbol(i) + " " + rows.getLong(1));
         }
