@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.SplittableRandom;
 import kelvo.history.DailyBar;
+import kelvo.history.DailyBarList;
 import kelvo.history.DailyHistory;
 import kelvo.session.Security;
 import kelvo.session.SecurityFacts;
@@ -94,6 +95,6 @@ final class BenchMarket {
       close = Math.max(MIN_PRICE, close + (random.nextInt(9) - 4) * 500L);
     }
     return new SecurityFacts(
-        security, DailyHistory.before(DATE, bars, List.of()), null, shares, shares);
+        security, DailyHistory.before(DATE, DailyBarList.of(bars), List.of()), null, shares, shares);
   }
 }

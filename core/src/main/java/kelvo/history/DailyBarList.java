@@ -1,50 +1,109 @@
 package kelvo.history;
 
+import java.lang.foreign.MemorySegment;
+import java.lang.foreign.ValueLayout;
 import java.time.LocalDate;
 import java.util.AbstractList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Objects;
 import java.util.RandomAccess;
 
 /**
- * Daily bars as numbers in one array: millions of bars are an object a security, which a collector
- * need not go through. Each bar is made when asked for. Immutable.
+ * Daily bars as rows of numbers side by side, on the heap or in a file that is mapped: millions of
+ * bars are an object a security, which a collector need not go through. Each bar is made when asked
+ * for. Oldest first, bars of the same date in the order in which they were told. Immutable.
  */
-final class DailyBarList extends AbstractList<DailyBar> implements RandomAccess {
-  private static final int ROW = 7;
+public final class DailyBarList extends AbstractList<DailyBar> implements RandomAccess {
+  /** No bars. */
+  public static final DailyBarList NONE = of(List.of());
 
-  private final long[] rows;
+  /** The length of a bar in {@link #rows}. */
+  public static final int ROW_BYTES = 7 * Long.BYTES;
 
-  DailyBarList(List<DailyBar> bars) {
-    rows = new long[bars.size() * ROW];
-    int row = 0;
-    for (DailyBar bar : bars) {
-      rows[row] = bar.date().toEpochDay();
-      rows[row + 1] = bar.open();
-      rows[row + 2] = bar.high();
-      rows[row + 3] = bar.low();
-      rows[row + 4] = bar.close();
-      rows[row + 5] = bar.volume();
-      rows[row + 6] = bar.trades();
-      row += ROW;
+  private static final int DATE = 0;
+  private static final int OPEN = Long.BYTES;
+  private static final int HIGH = 2 * Long.BYTES;
+  private static final int LOW = 3 * Long.BYTES;
+  private static final int CLOSE = 4 * Long.BYTES;
+  private static final int VOLUME = 5 * Long.BYTES;
+  private static final int TRADES = 6 * Long.BYTES;
+
+  private final MemorySegment rows;
+
+  /** The bars whose rows lie in memory as {@link #rows} tells them. */
+  public DailyBarList(MemorySegment rows) {
+    this.rows = rows.asReadOnly();
+  }
+
+  /** Some bars in the order of their dates. */
+  public static DailyBarList of(List<DailyBar> bars) {
+    List<DailyBar> sorted = bars.stream().sorted(Comparator.comparing(DailyBar::date)).toList();
+    MemorySegment rows = MemorySegment.ofArray(new long[sorted.size() * (ROW_BYTES / Long.BYTES)]);
+    for (int place = 0; place < sorted.size(); place++) {
+      DailyBar bar = sorted.get(place);
+      long row = (long) place * ROW_BYTES;
+      rows.set(ValueLayout.JAVA_LONG, row + DATE, bar.date().toEpochDay());
+      rows.set(ValueLayout.JAVA_LONG, row + OPEN, bar.open());
+      rows.set(ValueLayout.JAVA_LONG, row + HIGH, bar.high());
+      rows.set(ValueLayout.JAVA_LONG, row + LOW, bar.low());
+      rows.set(ValueLayout.JAVA_LONG, row + CLOSE, bar.close());
+      rows.set(ValueLayout.JAVA_LONG, row + VOLUME, bar.volume());
+      rows.set(ValueLayout.JAVA_LONG, row + TRADES, bar.trades());
     }
+    return new DailyBarList(rows);
+  }
+
+  /** The bars one after the other, {@link #ROW_BYTES} each. */
+  public MemorySegment rows() {
+    return rows;
   }
 
   @Override
   public int size() {
-    return rows.length / ROW;
+    return Math.toIntExact(rows.byteSize() / ROW_BYTES);
   }
 
   @Override
   public DailyBar get(int place) {
-    int row = Objects.checkIndex(place, size()) * ROW;
     return new DailyBar(
-        LocalDate.ofEpochDay(rows[row]),
-        rows[row + 1],
-        rows[row + 2],
-        rows[row + 3],
-        rows[row + 4],
-        rows[row + 5],
-        rows[row + 6]);
+        LocalDate.ofEpochDay(at(place, DATE)),
+        at(place, OPEN),
+        at(place, HIGH),
+        at(place, LOW),
+        at(place, CLOSE),
+        at(place, VOLUME),
+        at(place, TRADES));
+  }
+
+  /** The close of a bar, without making the bar. */
+  long close(int place) {
+    return at(place, CLOSE);
+  }
+
+  private long at(int place, int column) {
+    return rows.get(
+        ValueLayout.JAVA_LONG, (long) Objects.checkIndex(place, size()) * ROW_BYTES + column);
+  }
+
+  /** How many bars are of a day before a date. */
+  int countBefore(LocalDate date) {
+    long day = date.toEpochDay();
+    int low = 0;
+    int high = size();
+    while (low < high) {
+      int middle = (low + high) >>> 1;
+      if (at(middle, DATE) < day) {
+        low = middle + 1;
+      } else {
+        high = middle;
+      }
+    }
+    return low;
+  }
+
+  /** The first bars; nothing is copied. */
+  DailyBarList first(int count) {
+    return new DailyBarList(rows.asSlice(0, (long) count * ROW_BYTES));
   }
 }

@@ -1,10 +1,9 @@
 package kelvo.history;
 
 import java.time.LocalDate;
-import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import kelvo.tape.Price;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The daily bars of one security before a session, oldest first, adjusted for every split effective
@@ -12,37 +11,38 @@ import kelvo.tape.Price;
  */
 public final class DailyHistory {
   /** No history at all. */
-  public static final DailyHistory NONE = new DailyHistory(List.of(), LocalDate.EPOCH);
+  public static final DailyHistory NONE = new DailyHistory(DailyBarList.NONE, LocalDate.EPOCH);
 
   private static final int DAYS_OF_52_WEEKS = 364;
   private static final int MIN_OF_52_WEEKS = 20;
 
-  private final List<DailyBar> bars;
+  private final DailyBarList bars;
   private final int withinYear;
-  private final double[] closes;
 
-  private DailyHistory(List<DailyBar> bars, LocalDate session) {
-    this.bars = new DailyBarList(bars);
-    LocalDate from = session.minusDays(DAYS_OF_52_WEEKS);
-    withinYear = (int) bars.stream().filter(bar -> !bar.date().isBefore(from)).count();
-    closes = new double[bars.size()];
-    for (int i = 0; i < closes.length; i++) {
-      closes[i] = Price.dollars(bars.get(i).close());
-    }
+  /** Worked out when first asked for: few are. Any thread may do it, each to the same end. */
+  private volatile double @Nullable [] closes;
+
+  private DailyHistory(DailyBarList bars, LocalDate session) {
+    this.bars = bars;
+    withinYear = bars.size() - bars.countBefore(session.minusDays(DAYS_OF_52_WEEKS));
   }
 
   /** The bars of {@code asTraded} before {@code session}, adjusted for the security's splits. */
   public static DailyHistory before(
-      LocalDate session, List<DailyBar> asTraded, List<CorporateAction> splits) {
-    List<DailyBar> kept = new ArrayList<>(asTraded.size());
-    for (DailyBar bar : asTraded) {
-      if (bar.date().isBefore(session)) {
-        double ratio = ratioBetween(bar.date(), session, splits);
-        kept.add(ratio == 1 ? bar : bar.adjusted(ratio));
-      }
-    }
-    kept.sort(Comparator.comparing(DailyBar::date));
-    return new DailyHistory(kept, session);
+      LocalDate session, DailyBarList asTraded, List<CorporateAction> splits) {
+    DailyBarList before = asTraded.first(asTraded.countBefore(session));
+    return new DailyHistory(
+        splits.isEmpty()
+            ? before
+            : DailyBarList.of(
+                before.stream()
+                    .map(bar -> adjusted(bar, ratioBetween(bar.date(), session, splits)))
+                    .toList()),
+        session);
+  }
+
+  private static DailyBar adjusted(DailyBar bar, double ratio) {
+    return ratio == 1 ? bar : bar.adjusted(ratio);
   }
 
   /** The product of the splits effective after {@code earlier} and up to {@code session}. */
@@ -74,7 +74,20 @@ public final class DailyHistory {
 
   /** Closes in dollars, oldest first. Not to be changed. */
   public double[] closes() {
-    return closes;
+    double[] known = closes;
+    if (known == null) {
+      known = closesInDollars();
+      closes = known;
+    }
+    return known;
+  }
+
+  private double[] closesInDollars() {
+    double[] dollars = new double[bars.size()];
+    for (int i = 0; i < dollars.length; i++) {
+      dollars[i] = Price.dollars(bars.close(i));
+    }
+    return dollars;
   }
 
   /** Mean of close times volume over the last n sessions, dollars; NaN when there are fewer. */

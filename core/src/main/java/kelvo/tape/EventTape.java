@@ -1,10 +1,13 @@
 package kelvo.tape;
 
+import java.lang.foreign.MemorySegment;
+import java.lang.foreign.ValueLayout;
 import java.lang.invoke.MethodHandles;
 import java.lang.invoke.VarHandle;
 import java.util.Arrays;
 import java.util.List;
 import java.util.concurrent.CopyOnWriteArrayList;
+import java.util.stream.IntStream;
 
 /**
  * The events of one session in their order: what the engine plays and the charts look back into.
@@ -36,6 +39,9 @@ public final class EventTape {
   private static final int BLOCK_BITS = 16;
   private static final int IN_BLOCK = (1 << BLOCK_BITS) - 1;
   private static final int ROW = 5;
+
+  /** The length of an event in {@link #rows}. */
+  public static final int ROW_BYTES = ROW * Long.BYTES;
 
   /** Place of the time in a row. */
   private static final int TIME = 0;
@@ -95,6 +101,75 @@ public final class EventTape {
     Arrays.fill(newestOfSymbol, NONE);
   }
 
+  /**
+   * The tape whose events lie in memory as {@link #rows} tells them. The rows are copied.
+   *
+   * @param reasons as {@link #reasons} tells them
+   */
+  public static EventTape ofRows(int symbolCount, MemorySegment rows, List<String> reasons) {
+    EventTape tape = new EventTape(symbolCount);
+    int events = Math.toIntExact(rows.byteSize() / ROW_BYTES);
+    int blocks = Math.max(1, (events + IN_BLOCK) >>> BLOCK_BITS);
+    tape.blocks = new long[blocks][];
+    tape.greatestBefore = new long[blocks];
+    tape.reasons.addAll(reasons);
+    IntStream.range(0, (events + IN_BLOCK) >>> BLOCK_BITS)
+        .parallel()
+        .forEach(block -> tape.blocks[block] = block(rows, block, events));
+    tape.size = events;
+    tape.findAnew();
+    return tape;
+  }
+
+  private static long[] block(MemorySegment rows, int block, int events) {
+    long[] copied = new long[ROW << BLOCK_BITS];
+    int first = block << BLOCK_BITS;
+    int longs = Math.min(IN_BLOCK + 1, events - first) * ROW;
+    MemorySegment.copy(
+        rows, ValueLayout.JAVA_LONG, (long) first * ROW_BYTES, copied, 0, longs);
+    return copied;
+  }
+
+  /** Finds out of the rows alone all that is kept beside them. */
+  private void findAnew() {
+    for (int event = 0; event < size; event++) {
+      if ((event & IN_BLOCK) == 0) {
+        greatestBefore[event >>> BLOCK_BITS] = greatestTime;
+      }
+      long neighbours = at(event, NEIGHBOURS);
+      if ((int) (neighbours >>> Integer.SIZE) == NONE) {
+        firstOfSymbol[symbol(event)] = event;
+      }
+      if ((int) neighbours == NONE) {
+        newestOfSymbol[symbol(event)] = event;
+      }
+      if (kind(event) == EventKind.STATUS) {
+        noteStatus(event);
+      }
+      noteTime(time(event));
+    }
+  }
+
+  /**
+   * The events as they lie in memory, {@link #ROW_BYTES} each, the first ones in the first segment.
+   * For the writer's thread; not to be changed.
+   */
+  public List<MemorySegment> rows() {
+    return IntStream.range(0, (size + IN_BLOCK) >>> BLOCK_BITS)
+        .mapToObj(
+            block ->
+                MemorySegment.ofArray(blocks[block])
+                    .asSlice(
+                        0,
+                        (long) Math.min(IN_BLOCK + 1, size - (block << BLOCK_BITS)) * ROW_BYTES))
+        .toList();
+  }
+
+  /** The reasons of status events, each once, as the rows number them. */
+  public List<String> reasons() {
+    return List.copyOf(reasons);
+  }
+
   private static VarHandle sizeHandle() {
     try {
       return MethodHandles.lookup().findVarHandle(EventTape.class, "size", int.class);
@@ -133,11 +208,15 @@ public final class EventTape {
       index = reasons.size();
       reasons.add(reason);
     }
+    noteStatus(size);
+    append(EventKind.STATUS, at, symbol, 0, 0, pair(state.ordinal(), index));
+  }
+
+  private void noteStatus(int event) {
     if (statusCount == statuses.length) {
       statuses = Arrays.copyOf(statuses, Math.max(FEW, 2 * statusCount));
     }
-    statuses[statusCount++] = size;
-    append(EventKind.STATUS, at, symbol, 0, 0, pair(state.ordinal(), index));
+    statuses[statusCount++] = event;
   }
 
   /**
@@ -232,6 +311,10 @@ public final class EventTape {
     }
     NEWEST.setRelease(newestOfSymbol, symbol, size);
     SIZE.setRelease(this, size + 1);
+    noteTime(at);
+  }
+
+  private void noteTime(long at) {
     greatestTime = Math.max(greatestTime, at);
     mostLateness = Math.max(mostLateness, greatestTime - at);
   }

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.stream.IntStream;
 import kelvo.history.CorporateAction;
 import kelvo.history.DailyBar;
+import kelvo.history.DailyBarList;
 import kelvo.history.DailyHistory;
 import kelvo.hit.TestSessions;
 import kelvo.session.SecurityFacts;
@@ -43,7 +44,7 @@ class FieldsTest {
     SecurityFacts facts =
         new SecurityFacts(
             plain.security(),
-            DailyHistory.before(TestSessions.DATE, bars, List.of()),
+            DailyHistory.before(TestSessions.DATE, DailyBarList.of(bars), List.of()),
             null,
             2e6,
             5e6);
@@ -113,8 +114,7 @@ class FieldsTest {
     LocalDate today = TestSessions.DATE;
     DailyBar before = new DailyBar(today.minusDays(1), 6_200, 6_400, 6_000, 6_200, 1_000_000, 10);
     DailyHistory history =
-        DailyHistory.before(
-            today, List.of(before), List.of(new CorporateAction("SONWEL", today, 0.1)));
+        DailyHistory.before(today, DailyBarList.of(List.of(before)), List.of(new CorporateAction("SONWEL", today, 0.1)));
 
     assertThat(history.last().close()).isEqualTo(62_000);
     assertThat(history.last().volume()).isEqualTo(100_000);

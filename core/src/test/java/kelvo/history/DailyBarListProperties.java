@@ -19,20 +19,20 @@ class DailyBarListProperties {
 
   @Property
   void givesBackTheBarsThatItWasMadeOf(@ForAll("bars") List<DailyBar> bars) {
-    assertThat(new DailyBarList(bars)).isEqualTo(bars).hasSameSizeAs(bars);
+    assertThat(DailyBarList.of(bars)).isEqualTo(bars).hasSameSizeAs(bars);
   }
 
   @Property
   void aPartOfItIsThatPartOfTheBars(@ForAll("bars") List<DailyBar> bars) {
     int half = bars.size() / 2;
 
-    assertThat(new DailyBarList(bars).subList(half, bars.size()))
+    assertThat(DailyBarList.of(bars).subList(half, bars.size()))
         .isEqualTo(bars.subList(half, bars.size()));
   }
 
   @Example
   void hasNothingBeyondItsEnd() {
-    assertThatThrownBy(() -> new DailyBarList(List.of()).get(0))
+    assertThatThrownBy(() -> DailyBarList.of(List.of()).get(0))
         .isInstanceOf(IndexOutOfBoundsException.class);
   }
 

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.SplittableRandom;
 import kelvo.history.DailyBar;
 import kelvo.history.DailyCoil;
+import kelvo.history.DailyBarList;
 import kelvo.history.DailyHistory;
 import kelvo.hit.TestSessions;
 import kelvo.session.Session;
@@ -27,7 +28,7 @@ class FiveMinuteBarsTest {
   private final List<DailyBar> bars = new ArrayList<>();
 
   private static DailyHistory history(List<DailyBar> bars) {
-    return DailyHistory.before(LocalDate.of(2040, 1, 1), bars, List.of());
+    return DailyHistory.before(LocalDate.of(2040, 1, 1), DailyBarList.of(bars), List.of());
   }
 
   private void print(int bar, int second, long price, long id) {

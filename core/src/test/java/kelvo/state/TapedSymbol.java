@@ -3,6 +3,7 @@ package kelvo.state;
 import java.time.LocalDate;
 import java.util.List;
 import kelvo.history.DailyBar;
+import kelvo.history.DailyBarList;
 import kelvo.history.DailyHistory;
 import kelvo.session.Security;
 import kelvo.session.SecurityFacts;
@@ -52,7 +53,7 @@ public final class TapedSymbol {
         List.of(
             new SecurityFacts(
                 security,
-                DailyHistory.before(DATE, List.of(yesterday), List.of()),
+                DailyHistory.before(DATE, DailyBarList.of(List.of(yesterday)), List.of()),
                 null,
                 4e6,
                 5e6)),

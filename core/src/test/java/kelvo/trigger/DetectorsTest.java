@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.stream.IntStream;
 import kelvo.history.DailyBar;
 import kelvo.history.DailyCoil;
+import kelvo.history.DailyBarList;
 import kelvo.history.DailyHistory;
 import kelvo.history.UsualDay;
 import kelvo.hit.Hit;
@@ -462,7 +463,7 @@ class DetectorsTest {
                         900))
             .toList();
     SecurityFacts facts = TestSessions.facts("AAAAAA", SecurityKind.COMMON_STOCK, 10e6);
-    DailyHistory history = DailyHistory.before(TestSessions.DATE, bars, List.of());
+    DailyHistory history = DailyHistory.before(TestSessions.DATE, DailyBarList.of(bars), List.of());
     assertThat(new DailyCoil(history).yesterday()).isEqualTo(1);
     Session plain = session("04:10:00 13.00", "04:11:00 13.10");
     Session coiled =

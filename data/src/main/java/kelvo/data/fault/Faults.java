@@ -44,6 +44,19 @@ public final class Faults {
     }
   }
 
+  /** Adds all that another list has. */
+  public void addAll(Faults others) {
+    synchronized (others) {
+      others.kept.forEach(this::add);
+      others.beyond.forEach(this::add);
+    }
+  }
+
+  private synchronized void add(Kind kind, int times) {
+    count += times;
+    beyond.merge(kind, times, Integer::sum);
+  }
+
   /** How many there have been. */
   public synchronized int count() {
     return count;

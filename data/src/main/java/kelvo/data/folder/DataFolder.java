@@ -7,12 +7,10 @@ import java.nio.file.Path;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import java.util.SortedMap;
 import java.util.TreeMap;
@@ -21,12 +19,13 @@ import java.util.function.IntFunction;
 import java.util.function.ToDoubleBiFunction;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import kelvo.data.columns.Columns;
 import kelvo.data.fault.Fault;
 import kelvo.data.fault.Faults;
 import kelvo.data.news.NewsFiles;
 import kelvo.data.news.NewsSource;
 import kelvo.history.CorporateAction;
-import kelvo.history.DailyBar;
+import kelvo.history.DailyBarList;
 import kelvo.history.DailyHistory;
 import kelvo.job.Progress;
 import kelvo.news.Catalyst;
@@ -131,8 +130,9 @@ public final class DataFolder {
    * @param progress hears of the parts as they are done
    */
   public Session session(LocalDate date, Progress progress) {
-    CompletableFuture<Map<String, List<DailyBar>>> daily =
-        CompletableFuture.supplyAsync(this::daily);
+    KeptColumns kept = new KeptColumns(new Columns(root), faults, searching);
+    CompletableFuture<Map<String, DailyBarList>> daily =
+        CompletableFuture.supplyAsync(() -> DailyFile.read(root, kept));
     SessionHours hours = calendar.hours(date);
     List<Security> securities = putRight(securities(), figures(), date);
     ActionsFile actions = actions();
@@ -141,30 +141,26 @@ public final class DataFolder {
     List<Catalyst> catalysts = NewsFiles.read(root, date, newsFrom(hours), securities, faults);
     progress.done(0.1);
     EventTape tape =
-        new SessionFiles(
-                root,
-                date,
-                numbers,
-                securities.stream().map(Security::mic).toList(),
-                faults,
-                searching)
-            .read(catalysts);
+        SessionTape.read(root, date, numbers, securities, catalysts, searching, kept);
     progress.done(0.6);
-    Map<String, List<DailyBar>> bars = daily.join();
+    Map<String, DailyBarList> bars = daily.join();
     progress.done(0.8);
     ToDoubleBiFunction<String, LocalDate> sharesSince = splitsUntil(date);
-    UsualDayFiles usual = new UsualDayFiles(root, calendar, numbers, faults);
-    UsualDayFiles.Adjustment adjustment =
-        new UsualDayFiles.Adjustment(firstDays(securities, bars), sharesSince);
-    UsualDayFiles.Activity activity = usual.activityBefore(date, adjustment);
+    MinuteFiles minutes = new MinuteFiles(root, kept);
+    UsualDays usual =
+        new UsualDays(
+            calendar,
+            numbers,
+            new UsualDays.Adjustment(firstDays(securities, bars), sharesSince));
+    UsualDays.Activity activity = usual.activityBefore(date, minutes);
+    EarlierBars single = new EarlierBars(calendar, numbers, minutes, date, sharesSince);
     EarlierDays earlier =
         new EarlierDays(
             activity.volume(),
             activity.trades(),
-            usual.mentionsBefore(date, adjustment),
-            new EarlierVwapFiles(root, calendar, numbers, faults).before(date, sharesSince),
-            new EarlierMinuteFiles(root, calendar, numbers, faults)
-                .before(date, namedEarlier(catalysts, date), sharesSince));
+            usual.mentionsBefore(date, new MentionFiles(root, kept)),
+            single.vwaps(),
+            single.minutes(namedEarlier(catalysts, date)));
     progress.done(0.9);
     List<SecurityFacts> facts =
         securities.parallelStream().map(security -> facts(security, actions, bars, date)).toList();
@@ -188,16 +184,11 @@ public final class DataFolder {
 
   /** By number, the day of a security's first daily bar; null for one without any. */
   private static IntFunction<@Nullable LocalDate> firstDays(
-      List<Security> securities, Map<String, List<DailyBar>> bars) {
-    List<Optional<LocalDate>> first =
-        securities.parallelStream()
-            .map(
-                security ->
-                    bars.getOrDefault(security.symbol(), List.of()).stream()
-                        .map(DailyBar::date)
-                        .min(Comparator.naturalOrder()))
-            .toList();
-    return i -> first.get(i).orElse(null);
+      List<Security> securities, Map<String, DailyBarList> bars) {
+    return i -> {
+      DailyBarList own = bars.get(securities.get(i).symbol());
+      return own == null || own.isEmpty() ? null : own.getFirst().date();
+    };
   }
 
   /** News is kept from the close of the session before the last on, and for three days at least. */
@@ -232,8 +223,8 @@ public final class DataFolder {
   }
 
   private SecurityFacts facts(
-      Security security, ActionsFile actions, Map<String, List<DailyBar>> daily, LocalDate date) {
-    List<DailyBar> bars = daily.getOrDefault(security.symbol(), List.of());
+      Security security, ActionsFile actions, Map<String, DailyBarList> daily, LocalDate date) {
+    DailyBarList bars = daily.getOrDefault(security.symbol(), DailyBarList.NONE);
     List<CorporateAction> own = actions.splits(security.symbol());
     return new SecurityFacts(
         security,
@@ -326,37 +317,6 @@ public final class DataFolder {
                 faults.add(
                     new Fault("securities.csv", 0, "", "the list of securities", "no such file")));
     return securities;
-  }
-
-  private Map<String, List<DailyBar>> daily() {
-    Map<String, List<DailyBar>> bars = new HashMap<>();
-    TableFile.find(root, "daily", faults)
-        .ifPresent(
-            file ->
-                file.read(
-                    List.of("symbol", "date", "open", "high", "low", "close", "volume"),
-                    header -> {
-                      int symbol = header.column("symbol");
-                      int date = header.column("date");
-                      int open = header.column("open");
-                      int high = header.column("high");
-                      int low = header.column("low");
-                      int close = header.column("close");
-                      int volume = header.column("volume");
-                      int trades = header.column("trades");
-                      return row ->
-                          bars.computeIfAbsent(row.word(symbol), s -> new ArrayList<>())
-                              .add(
-                                  new DailyBar(
-                                      row.date(date),
-                                      row.price(open),
-                                      row.price(high),
-                                      row.price(low),
-                                      row.price(close),
-                                      row.count(volume),
-                                      row.isEmpty(trades) ? 0 : row.count(trades)));
-                    }));
-    return bars;
   }
 
   private List<KnownEvent> knownEvents(LocalDate session) {

@@ -19,6 +19,10 @@ import kelvo.tape.TradingState;
 
 /** Reads the files of one session: trades, corrections, quotes, status, imbalances and mentions. */
 final class SessionFiles {
+  /** The tables of a session. */
+  static final List<String> TABLES =
+      List.of("status", "corrections", "quotes", "trades", "imbalance", "mentions");
+
   private final Path folder;
   private final LocalDate date;
   private final Map<String, Integer> numbers;

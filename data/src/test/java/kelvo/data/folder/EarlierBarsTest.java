@@ -9,6 +9,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import kelvo.data.calendar.ExchangeCalendar;
+import kelvo.data.columns.Columns;
 import kelvo.data.fault.Fault;
 import kelvo.data.fault.Faults;
 import kelvo.job.Progress;
@@ -17,7 +18,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 /** The VWAP of earlier days, worked by hand. */
-class EarlierVwapFilesTest {
+class EarlierBarsTest {
   private static final LocalDate SESSION = LocalDate.of(2031, 3, 12);
   private static final String HEADER = "symbol,time,open,high,low,close,volume,trades\n";
 
@@ -31,8 +32,14 @@ class EarlierVwapFilesTest {
   }
 
   private List<ReferenceLevel> levels(Path root, double ratio) {
-    return new EarlierVwapFiles(root, new ExchangeCalendar(), Map.of("TIDARC", 0), faults)
-        .before(SESSION, (symbol, date) -> ratio)
+    KeptColumns kept = new KeptColumns(new Columns(root), faults, false);
+    return new EarlierBars(
+            new ExchangeCalendar(),
+            Map.of("TIDARC", 0),
+            new MinuteFiles(root, kept),
+            SESSION,
+            (symbol, date) -> ratio)
+        .vwaps()
         .getOrDefault(0, List.of());
   }
 

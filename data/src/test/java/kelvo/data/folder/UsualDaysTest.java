@@ -8,6 +8,7 @@ import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.Map;
 import kelvo.data.calendar.ExchangeCalendar;
+import kelvo.data.columns.Columns;
 import kelvo.data.fault.Fault;
 import kelvo.data.fault.Faults;
 import kelvo.history.UsualDay;
@@ -17,12 +18,12 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
-class UsualDayFilesTest {
+class UsualDaysTest {
   private static final LocalDate SESSION = LocalDate.of(2031, 3, 12);
   private static final String HEADER = "symbol,time,open,high,low,close,volume,trades\n";
 
-  private static final UsualDayFiles.Adjustment AS_IT_IS =
-      new UsualDayFiles.Adjustment(security -> null, (symbol, date) -> 1);
+  private static final UsualDays.Adjustment AS_IT_IS =
+      new UsualDays.Adjustment(security -> null, (symbol, date) -> 1);
 
   @TempDir Path folder;
   @TempDir Path other;
@@ -44,16 +45,18 @@ class UsualDayFilesTest {
     }
   }
 
+  private UsualDays.Activity activity(Path root, Map<String, Integer> numbers) {
+    KeptColumns kept = new KeptColumns(new Columns(root), faults, false);
+    return new UsualDays(calendar, numbers, AS_IT_IS)
+        .activityBefore(SESSION, new MinuteFiles(root, kept));
+  }
+
   private UsualDay read() {
-    return new UsualDayFiles(folder, calendar, Map.of("TIDARC", 0, "GLASBX", 1), faults)
-        .activityBefore(SESSION, AS_IT_IS)
-        .volume();
+    return activity(folder, Map.of("TIDARC", 0, "GLASBX", 1)).volume();
   }
 
   private UsualDay trades() {
-    return new UsualDayFiles(folder, calendar, Map.of("TIDARC", 0), faults)
-        .activityBefore(SESSION, AS_IT_IS)
-        .trades();
+    return activity(folder, Map.of("TIDARC", 0)).trades();
   }
 
   @Test
@@ -92,9 +95,7 @@ class UsualDayFilesTest {
     TableConversion conversion = new TableConversion();
     conversion.convert(folder, other.resolve("parquet"), Progress.NONE);
     UsualDay fromParquet =
-        new UsualDayFiles(other.resolve("parquet"), calendar, Map.of("TIDARC", 0), faults)
-            .activityBefore(SESSION, AS_IT_IS)
-            .volume();
+        activity(other.resolve("parquet"), Map.of("TIDARC", 0)).volume();
 
     assertThat(conversion.faults()).isEmpty();
     assertThat(fromParquet.meanUpTo(0, DayTime.of(12, 0))).isEqualTo(before);

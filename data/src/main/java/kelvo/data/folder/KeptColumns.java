@@ -1,0 +1,68 @@
+package kelvo.data.folder;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Function;
+import kelvo.data.columns.ColumnFile;
+import kelvo.data.columns.Columns;
+import kelvo.data.columns.NewColumns;
+import kelvo.data.columns.Sources;
+import kelvo.data.fault.Fault;
+import kelvo.data.fault.Faults;
+
+/**
+ * Reads parts of a data folder: from columns when they are of the tables as they are now, else from
+ * the tables, of which columns are then kept. Thread-safe.
+ */
+final class KeptColumns {
+  private final Columns columns;
+  private final Faults faults;
+  private final boolean searching;
+
+  /**
+   * For the reader of a folder.
+   *
+   * @param searching whether the tables themselves are looked at for what is wrong
+   */
+  KeptColumns(Columns columns, Faults faults, boolean searching) {
+    this.columns = columns;
+    this.faults = faults;
+    this.searching = searching;
+  }
+
+  private record Found<T>(T part, List<Fault> faults) {}
+
+  /**
+   * A part of the folder.
+   *
+   * @param name of its column file
+   * @param fromColumns takes it out of its columns
+   * @param fromTables reads its tables and tells their faults
+   * @param toColumns makes its columns
+   */
+  <T> T read(
+      String name,
+      Sources sources,
+      Function<ColumnFile, T> fromColumns,
+      Function<Faults, T> fromTables,
+      Function<T, NewColumns> toColumns) {
+    Optional<Found<T>> found =
+        searching
+            ? Optional.empty()
+            : columns.find(
+                name,
+                sources,
+                file -> new Found<>(fromColumns.apply(file), KeptFaults.of(file)));
+    if (found.isPresent()) {
+      found.get().faults.forEach(faults::add);
+      return found.get().part;
+    }
+    Faults own = new Faults();
+    T part = fromTables.apply(own);
+    faults.addAll(own);
+    if (!searching && own.count() < Faults.MAX_KEPT) {
+      columns.keep(name, sources, KeptFaults.in(toColumns.apply(part), own));
+    }
+    return part;
+  }
+}
