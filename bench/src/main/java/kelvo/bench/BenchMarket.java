@@ -95,6 +95,10 @@ final class BenchMarket {
       close = Math.max(MIN_PRICE, close + (random.nextInt(9) - 4) * 500L);
     }
     return new SecurityFacts(
-        security, DailyHistory.before(DATE, DailyBarList.of(bars), List.of()), null, shares, shares);
+        security,
+        DailyHistory.before(DATE, DailyBarList.of(bars), List.of()),
+        null,
+        shares,
+        shares);
   }
 }

@@ -125,8 +125,7 @@ public final class EventTape {
     long[] copied = new long[ROW << BLOCK_BITS];
     int first = block << BLOCK_BITS;
     int longs = Math.min(IN_BLOCK + 1, events - first) * ROW;
-    MemorySegment.copy(
-        rows, ValueLayout.JAVA_LONG, (long) first * ROW_BYTES, copied, 0, longs);
+    MemorySegment.copy(rows, ValueLayout.JAVA_LONG, (long) first * ROW_BYTES, copied, 0, longs);
     return copied;
   }
 
@@ -160,8 +159,7 @@ public final class EventTape {
             block ->
                 MemorySegment.ofArray(blocks[block])
                     .asSlice(
-                        0,
-                        (long) Math.min(IN_BLOCK + 1, size - (block << BLOCK_BITS)) * ROW_BYTES))
+                        0, (long) Math.min(IN_BLOCK + 1, size - (block << BLOCK_BITS)) * ROW_BYTES))
         .toList();
   }
 

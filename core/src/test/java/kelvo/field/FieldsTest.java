@@ -114,7 +114,10 @@ class FieldsTest {
     LocalDate today = TestSessions.DATE;
     DailyBar before = new DailyBar(today.minusDays(1), 6_200, 6_400, 6_000, 6_200, 1_000_000, 10);
     DailyHistory history =
-        DailyHistory.before(today, DailyBarList.of(List.of(before)), List.of(new CorporateAction("SONWEL", today, 0.1)));
+        DailyHistory.before(
+            today,
+            DailyBarList.of(List.of(before)),
+            List.of(new CorporateAction("SONWEL", today, 0.1)));
 
     assertThat(history.last().close()).isEqualTo(62_000);
     assertThat(history.last().volume()).isEqualTo(100_000);

@@ -103,7 +103,11 @@ public final class TestSessions {
                         DATE.minusDays(20 - i), 100_000, 102_000, 98_000, 100_000, 1_000_000, 900))
             .toList();
     return new SecurityFacts(
-        security, DailyHistory.before(DATE, DailyBarList.of(bars), List.of()), null, floatShares, 20e6);
+        security,
+        DailyHistory.before(DATE, DailyBarList.of(bars), List.of()),
+        null,
+        floatShares,
+        20e6);
   }
 
   /**
@@ -127,7 +131,11 @@ public final class TestSessions {
     SecurityFacts plain = facts("AAAAAA", SecurityKind.COMMON_STOCK, 2e6);
     SecurityFacts facts =
         new SecurityFacts(
-            plain.security(), DailyHistory.before(DATE, DailyBarList.of(daily), List.of()), null, 2e6, 5e6);
+            plain.security(),
+            DailyHistory.before(DATE, DailyBarList.of(daily), List.of()),
+            null,
+            2e6,
+            5e6);
     return new Session(
         SessionHours.full(DATE),
         Phases.DEFAULT,

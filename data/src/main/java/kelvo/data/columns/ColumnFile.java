@@ -139,8 +139,7 @@ public final class ColumnFile {
     List<String> texts = new ArrayList<>();
     for (long at = 0; at < column.byteSize(); ) {
       int length = column.get(ValueLayout.JAVA_INT_UNALIGNED, at);
-      byte[] text =
-          column.asSlice(at + Integer.BYTES, length).toArray(ValueLayout.JAVA_BYTE);
+      byte[] text = column.asSlice(at + Integer.BYTES, length).toArray(ValueLayout.JAVA_BYTE);
       texts.add(new String(text, StandardCharsets.UTF_8));
       at += Integer.BYTES + length;
     }

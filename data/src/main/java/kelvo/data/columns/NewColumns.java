@@ -60,8 +60,7 @@ public final class NewColumns {
         for (MemorySegment piece : column.getValue()) {
           end = write(to, piece, end, chunk, sum);
         }
-        places.put(
-            column.getKey(), new ColumnFile.Place(at, end - at, (int) sum.getValue()));
+        places.put(column.getKey(), new ColumnFile.Place(at, end - at, (int) sum.getValue()));
         at = aligned(end);
         write(to, ByteBuffer.allocate((int) (at - end)), end);
       }

@@ -140,8 +140,7 @@ public final class DataFolder {
     securities.forEach(security -> numbers.put(security.symbol(), numbers.size()));
     List<Catalyst> catalysts = NewsFiles.read(root, date, newsFrom(hours), securities, faults);
     progress.done(0.1);
-    EventTape tape =
-        SessionTape.read(root, date, numbers, securities, catalysts, searching, kept);
+    EventTape tape = SessionTape.read(root, date, numbers, securities, catalysts, searching, kept);
     progress.done(0.6);
     Map<String, DailyBarList> bars = daily.join();
     progress.done(0.8);
@@ -149,9 +148,7 @@ public final class DataFolder {
     MinuteFiles minutes = new MinuteFiles(root, kept);
     UsualDays usual =
         new UsualDays(
-            calendar,
-            numbers,
-            new UsualDays.Adjustment(firstDays(securities, bars), sharesSince));
+            calendar, numbers, new UsualDays.Adjustment(firstDays(securities, bars), sharesSince));
     UsualDays.Activity activity = usual.activityBefore(date, minutes);
     EarlierBars single = new EarlierBars(calendar, numbers, minutes, date, sharesSince);
     EarlierDays earlier =

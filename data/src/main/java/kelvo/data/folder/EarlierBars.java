@@ -70,8 +70,7 @@ final class EarlierBars {
   /** The VWAPs by the number of the security, the newest day first. */
   Map<Integer, List<ReferenceLevel>> vwaps() {
     Map<Integer, List<ReferenceLevel>> levels = new HashMap<>();
-    for (LocalDate day :
-        EarlierFiles.before(session, calendar, files::stem, SESSIONS).keySet()) {
+    for (LocalDate day : EarlierFiles.before(session, calendar, files::stem, SESSIONS).keySet()) {
       files.of(day).ifPresent(minutes -> addVwaps(day, minutes, levels));
     }
     return levels;
@@ -154,8 +153,7 @@ final class EarlierBars {
             minutes
                 .closesByEnd(place)
                 .forEach(
-                    (end, close) ->
-                        own.put(midnight + end * DayTime.MINUTE, split(close, split)));
+                    (end, close) -> own.put(midnight + end * DayTime.MINUTE, split(close, split)));
           }
         });
   }

@@ -50,9 +50,7 @@ final class KeptColumns {
         searching
             ? Optional.empty()
             : columns.find(
-                name,
-                sources,
-                file -> new Found<>(fromColumns.apply(file), KeptFaults.of(file)));
+                name, sources, file -> new Found<>(fromColumns.apply(file), KeptFaults.of(file)));
     if (found.isPresent()) {
       found.get().faults.forEach(faults::add);
       return found.get().part;

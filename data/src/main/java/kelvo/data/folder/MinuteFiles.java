@@ -168,8 +168,7 @@ final class MinuteFiles {
     }
   }
 
-  private static SessionMinutes bars(Statement statement, boolean withTrades)
-      throws SQLException {
+  private static SessionMinutes bars(Statement statement, boolean withTrades) throws SQLException {
     List<String> symbols = new ArrayList<>();
     List<Integer> ends = new ArrayList<>();
     try (ResultSet counted =

@@ -5,14 +5,16 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Stream;
+import kelvo.data.columns.NewColumns;
 import kelvo.data.columns.Sources;
 import kelvo.data.fault.Faults;
 import kelvo.news.Catalyst;
 import kelvo.session.Security;
 import kelvo.tape.EventTape;
-import kelvo.data.columns.NewColumns;
 
-/** The events of one recorded session in the engine's own order, out of columns or of its tables. */
+/**
+ * The events of one recorded session in the engine's own order, out of columns or of its tables.
+ */
 final class SessionTape {
   private SessionTape() {}
 
@@ -34,13 +36,9 @@ final class SessionTape {
         "sessions/" + date,
         sources(root, date, securities, catalysts),
         columns ->
-            EventTape.ofRows(
-                securities.size(), columns.column("events"), columns.texts("reasons")),
+            EventTape.ofRows(securities.size(), columns.column("events"), columns.texts("reasons")),
         faults -> fromTables(root, date, numbers, securities, catalysts, searching, faults),
-        tape ->
-            new NewColumns()
-                .with("events", tape.rows())
-                .withTexts("reasons", tape.reasons()));
+        tape -> new NewColumns().with("events", tape.rows()).withTexts("reasons", tape.reasons()));
   }
 
   private static EventTape fromTables(

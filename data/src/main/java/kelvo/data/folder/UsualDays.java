@@ -63,8 +63,7 @@ final class UsualDays {
         earlier.keySet().parallelStream().flatMap(date -> files.of(date).stream()).toList();
     boolean counted = read.stream().allMatch(minutes -> minutes.trades() != null);
     return new Activity(
-        usual(
-            earlier, date -> files.of(date).map(SessionMinutes::volume).orElse(null), adjustment),
+        usual(earlier, date -> files.of(date).map(SessionMinutes::volume).orElse(null), adjustment),
         counted
             ? usual(
                 earlier,
@@ -99,8 +98,7 @@ final class UsualDays {
         add(date, counted, by, sums);
       }
     }
-    return UsualDay.of(
-        sums.length, i -> sessionsSince(by.since.apply(i), earlier), i -> sums[i]);
+    return UsualDay.of(sums.length, i -> sessionsSince(by.since.apply(i), earlier), i -> sums[i]);
   }
 
   private void add(LocalDate date, MinuteCounts counts, Adjustment by, double[][] sums) {

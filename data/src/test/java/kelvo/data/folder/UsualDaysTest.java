@@ -94,8 +94,7 @@ class UsualDaysTest {
     double before = read().meanUpTo(0, DayTime.of(12, 0));
     TableConversion conversion = new TableConversion();
     conversion.convert(folder, other.resolve("parquet"), Progress.NONE);
-    UsualDay fromParquet =
-        activity(other.resolve("parquet"), Map.of("TIDARC", 0)).volume();
+    UsualDay fromParquet = activity(other.resolve("parquet"), Map.of("TIDARC", 0)).volume();
 
     assertThat(conversion.faults()).isEmpty();
     assertThat(fromParquet.meanUpTo(0, DayTime.of(12, 0))).isEqualTo(before);
