@@ -102,6 +102,9 @@ public class SeekBenchmark {
     public void hit(Hit hit) {}
 
     @Override
+    public void played(long until) {}
+
+    @Override
     public void published() {
       shown.add(newest);
     }

@@ -39,7 +39,9 @@ class ReviewAsWindowTest {
   @TempDir Path out;
 
   private OpenedDay open() {
-    return OpenedDay.open(folder, DATE, Progress.NONE);
+    OpenedDay day = OpenedDay.open(folder, DATE, Progress.NONE);
+    day.run().playToEnd(Progress.NONE);
+    return day;
   }
 
   private static void close(OpenedDay day) {

@@ -22,7 +22,7 @@ public final class DailyBarList extends AbstractList<DailyBar> implements Random
   public static final int ROW_BYTES = 7 * Long.BYTES;
 
   private static final int DATE = 0;
-  private static final int OPEN = Long.BYTES;
+  private static final int OPEN = 1 * Long.BYTES;
   private static final int HIGH = 2 * Long.BYTES;
   private static final int LOW = 3 * Long.BYTES;
   private static final int CLOSE = 4 * Long.BYTES;
@@ -79,6 +79,21 @@ public final class DailyBarList extends AbstractList<DailyBar> implements Random
   /** The close of a bar, without making the bar. */
   long close(int place) {
     return at(place, CLOSE);
+  }
+
+  /** The high of a bar, likewise. */
+  long high(int place) {
+    return at(place, HIGH);
+  }
+
+  /** The low of a bar, likewise. */
+  long low(int place) {
+    return at(place, LOW);
+  }
+
+  /** The shares of a bar, likewise. */
+  long volume(int place) {
+    return at(place, VOLUME);
   }
 
   private long at(int place, int column) {

@@ -2,6 +2,7 @@ package kelvo.history;
 
 import java.time.LocalDate;
 import java.util.List;
+import java.util.stream.IntStream;
 import kelvo.tape.Price;
 import org.jspecify.annotations.Nullable;
 
@@ -96,8 +97,8 @@ public final class DailyHistory {
       return Double.NaN;
     }
     double sum = 0;
-    for (DailyBar bar : bars.subList(bars.size() - n, bars.size())) {
-      sum += Price.dollars(bar.close()) * bar.volume();
+    for (int i = bars.size() - n; i < bars.size(); i++) {
+      sum += Price.dollars(bars.close(i)) * bars.volume(i);
     }
     return sum / n;
   }
@@ -106,14 +107,18 @@ public final class DailyHistory {
   public long highest(int n) {
     return n <= 0 || bars.size() < n
         ? Price.NONE
-        : lastOnes(n).stream().mapToLong(DailyBar::high).max().orElse(Price.NONE);
+        : places(n).mapToLong(bars::high).max().orElse(Price.NONE);
   }
 
   /** Lowest low of the last n sessions; {@link Price#NONE} when there are fewer. */
   public long lowest(int n) {
     return n <= 0 || bars.size() < n
         ? Price.NONE
-        : lastOnes(n).stream().mapToLong(DailyBar::low).min().orElse(Price.NONE);
+        : places(n).mapToLong(bars::low).min().orElse(Price.NONE);
+  }
+
+  private IntStream places(int newest) {
+    return IntStream.range(bars.size() - newest, bars.size());
   }
 
   /**
@@ -135,8 +140,8 @@ public final class DailyHistory {
       return Double.NaN;
     }
     long sum = 0;
-    for (DailyBar bar : bars.subList(bars.size() - n, bars.size())) {
-      sum += bar.volume();
+    for (int i = bars.size() - n; i < bars.size(); i++) {
+      sum += bars.volume(i);
     }
     return sum / (double) n;
   }

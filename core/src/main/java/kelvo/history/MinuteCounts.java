@@ -48,10 +48,16 @@ public record MinuteCounts(
    * @param first the minute of the day of the first sum; what lies outside is left out
    */
   public void addTo(int place, double factor, double[] sums, int first) {
-    for (int row = start(place); row < end(place); row++) {
-      int at = minute(row) - first;
+    int from = start(place);
+    int rows = end(place) - from;
+    short[] minute = new short[rows];
+    long[] count = new long[rows];
+    MemorySegment.copy(minutes, ValueLayout.JAVA_SHORT, (long) from * Short.BYTES, minute, 0, rows);
+    MemorySegment.copy(counts, ValueLayout.JAVA_LONG, (long) from * Long.BYTES, count, 0, rows);
+    for (int row = 0; row < rows; row++) {
+      int at = minute[row] - first;
       if (at >= 0 && at < sums.length) {
-        sums[at] += count(row) * factor;
+        sums[at] += count[row] * factor;
       }
     }
   }

@@ -3,6 +3,7 @@ package kelvo.history;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.stream.IntStream;
 import kelvo.tape.Price;
 
 /**
@@ -29,43 +30,38 @@ public final class Swings {
   /** The swings of some daily bars, oldest first; unknown with fewer than five. */
   public static Swings of(List<DailyBar> bars) {
     long[] highs = new long[bars.size()];
-    long[] lows = new long[bars.size()];
-    int high = 0;
-    int low = 0;
-    for (int i = EACH_SIDE; i < bars.size(); i++) {
-      if (stands(bars, i, 1)) {
-        highs[high++] = bars.get(i).high();
-      }
-      if (stands(bars, i, -1)) {
-        lows[low++] = bars.get(i).low();
-      }
+    long[] depths = new long[bars.size()];
+    for (int i = 0; i < highs.length; i++) {
+      DailyBar bar = bars.get(i);
+      highs[i] = bar.high();
+      depths[i] = -bar.low();
     }
-    long[] sortedHighs = Arrays.copyOf(highs, high);
-    long[] sortedLows = Arrays.copyOf(lows, low);
-    Arrays.sort(sortedHighs);
-    Arrays.sort(sortedLows);
-    return new Swings(bars.size() > 2 * EACH_SIDE, sortedHighs, sortedLows);
+    long[] tops = tops(highs);
+    long[] bottoms = Arrays.stream(tops(depths)).map(depth -> -depth).sorted().toArray();
+    return new Swings(bars.size() > 2 * EACH_SIDE, tops, bottoms);
   }
 
-  /** Whether a bar begins a top, or for the other direction a bottom, of one bar or several. */
-  private static boolean stands(List<DailyBar> bars, int i, int direction) {
+  /** The heights of the tops of a line, sorted. */
+  private static long[] tops(long[] line) {
+    return IntStream.range(EACH_SIDE, line.length)
+        .filter(i -> isTop(line, i))
+        .mapToLong(i -> line[i])
+        .sorted()
+        .toArray();
+  }
+
+  /** Whether a place begins a top, of one height or several equal ones. */
+  private static boolean isTop(long[] line, int i) {
     int last = i;
-    while (last + 1 < bars.size() && inside(bars.get(last + 1), bars.get(i), direction) == 0) {
+    while (last + 1 < line.length && line[last + 1] == line[i]) {
       last++;
     }
-    boolean stands = true;
+    boolean top = true;
     for (int k = 1; k <= EACH_SIDE; k++) {
-      stands &= inside(bars.get(i - k), bars.get(i), direction) > 0;
-      stands &= last + k >= bars.size() || inside(bars.get(last + k), bars.get(i), direction) > 0;
+      top &= line[i - k] < line[i];
+      top &= last + k >= line.length || line[last + k] < line[i];
     }
-    return stands;
-  }
-
-  /** Above 0 when a bar stays inside the extreme of another, 0 when it reaches it. */
-  private static int inside(DailyBar bar, DailyBar extreme, int direction) {
-    return direction > 0
-        ? Long.compare(extreme.high(), bar.high())
-        : Long.compare(bar.low(), extreme.low());
+    return top;
   }
 
   /** The nearest swing high above a price; {@link Price#NONE} when there is none. */

@@ -1,6 +1,7 @@
 package kelvo.news;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 
 /**
@@ -12,7 +13,38 @@ final class WordList {
 
   private final List<Entry> entries = new ArrayList<>();
 
-  private record Entry(String phrase, String[] words, double strength) {}
+  private record Entry(String phrase, Wanted[] words, double strength) {}
+
+  /** What one word of a phrase must be. */
+  private record Wanted(Kind kind, String text) {
+    private enum Kind {
+      WORD,
+      BEGINNING,
+      NUMBER,
+      GAP
+    }
+
+    static Wanted of(String written) {
+      if (written.equals("...")) {
+        return new Wanted(Kind.GAP, "");
+      }
+      if (written.equals("#")) {
+        return new Wanted(Kind.NUMBER, "");
+      }
+      return written.endsWith("*")
+          ? new Wanted(Kind.BEGINNING, written.substring(0, written.length() - 1))
+          : new Wanted(Kind.WORD, written);
+    }
+
+    boolean is(String word) {
+      return switch (kind) {
+        case WORD -> word.equals(text);
+        case BEGINNING -> word.startsWith(text);
+        case NUMBER -> Character.isDigit(word.charAt(0));
+        case GAP -> false;
+      };
+    }
+  }
 
   /** A phrase that was found, with its strength. */
   record Found(String phrase, double strength) {}
@@ -25,7 +57,9 @@ final class WordList {
         .forEach(
             line -> {
               String[] parts = line.strip().split(" ", 2);
-              entries.add(new Entry(parts[1], parts[1].split(" "), Double.parseDouble(parts[0])));
+              Wanted[] words =
+                  Arrays.stream(parts[1].split(" ")).map(Wanted::of).toArray(Wanted[]::new);
+              entries.add(new Entry(parts[1], words, Double.parseDouble(parts[0])));
             });
   }
 
@@ -51,11 +85,11 @@ final class WordList {
     return -1;
   }
 
-  private static boolean standsAt(String[] phrase, int from, String[] words, int at) {
+  private static boolean standsAt(Wanted[] phrase, int from, String[] words, int at) {
     if (from == phrase.length) {
       return true;
     }
-    if (phrase[from].equals("...")) {
+    if (phrase[from].kind == Wanted.Kind.GAP) {
       for (int skip = 0; skip <= GAP; skip++) {
         if (standsAt(phrase, from + 1, words, at + skip)) {
           return true;
@@ -64,16 +98,7 @@ final class WordList {
       return false;
     }
     return at < words.length
-        && same(phrase[from], words[at])
+        && phrase[from].is(words[at])
         && standsAt(phrase, from + 1, words, at + 1);
-  }
-
-  private static boolean same(String wanted, String word) {
-    if (wanted.equals("#")) {
-      return Character.isDigit(word.charAt(0));
-    }
-    return wanted.endsWith("*")
-        ? word.startsWith(wanted.substring(0, wanted.length() - 1))
-        : word.equals(wanted);
   }
 }

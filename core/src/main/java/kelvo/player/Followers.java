@@ -72,6 +72,10 @@ final class Followers {
     }
   }
 
+  void played(long until) {
+    guarded("telling how far the day is played", () -> listener.played(until));
+  }
+
   void trouble(String what, Throwable cause) {
     listener.trouble(what, cause);
   }

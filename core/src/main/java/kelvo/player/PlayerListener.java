@@ -7,6 +7,12 @@ public interface PlayerListener {
   /** A hit, told once: when the clock first passes it, or in a live session when it is found. */
   void hit(Hit hit);
 
+  /**
+   * A recorded session has been played through its scans up to a moment, and up to {@link
+   * kelvo.time.DayTime#LAST} in the end; until then nothing is known of what comes after it.
+   */
+  void played(long until);
+
   /** All views of a moment have been answered. */
   void published();
 

@@ -1,5 +1,7 @@
 package kelvo.player;
 
+import java.util.ArrayDeque;
+import java.util.Deque;
 import java.util.List;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
@@ -16,10 +18,15 @@ import kelvo.view.View;
 
 /**
  * Plays a recorded session for a window: at any speed, from any moment. A thread of its own owns
- * the market, another replays what other scans or levels find.
+ * the market, another replays what other scans or levels find. A session that has not been played
+ * yet is played on this thread between commands: a moment is shown once it has been reached,
+ * questions about the day and other programs wait for its end.
  */
 public final class SessionPlayer implements Player {
   private static final long BETWEEN_LOOKS_MS = 50;
+
+  /** So many events take some milliseconds, after which commands are looked at. */
+  private static final int EVENTS_AT_ONCE = 1 << 15;
 
   private final Followers followers;
   private final Commands commands;
@@ -32,6 +39,10 @@ public final class SessionPlayer implements Player {
   private SessionRun run;
   private int program;
   private double speed;
+  private final Deque<Runnable> whenPlayed = new ArrayDeque<>();
+  private long wanted;
+  private boolean changed;
+  private boolean broken;
   private long anchorMoment;
   private long anchorWall;
   private int hitsTold;
@@ -40,7 +51,7 @@ public final class SessionPlayer implements Player {
   /**
    * Starts the player's thread, paused at a moment.
    *
-   * @param run the whole session
+   * @param run a whole session, played or not; belongs to the player from now on
    * @param wallNanos a clock that only measures how much time goes by
    */
   public SessionPlayer(
@@ -50,7 +61,6 @@ public final class SessionPlayer implements Player {
     followers = new Followers(listener);
     commands = new Commands(followers);
     replay = run.replay();
-    anchorMoment = moment;
     changes =
         new LatestAnswer(
             replays,
@@ -72,24 +82,26 @@ public final class SessionPlayer implements Player {
     commands.add(
         "changing the speed",
         () -> {
-          anchor(replay.clock());
+          anchor();
           speed = times;
         });
   }
 
   @Override
-  public void play(Program changed) {
+  public void play(Program other) {
     commands.add(
         "replaying other scans or levels",
-        () -> {
-          ProgramChange change = run.changeTo(changed);
-          changes.askInstead(
-              stop -> {
-                change.play(stop);
-                return change;
-              },
-              this::use);
-        });
+        () -> whenPlayed("replaying other scans or levels", () -> replay(other)));
+  }
+
+  private void replay(Program other) {
+    ProgramChange change = run.changeTo(other);
+    changes.askInstead(
+        stop -> {
+          change.play(stop);
+          return change;
+        },
+        this::use);
   }
 
   private void use(ProgramChange change) {
@@ -110,7 +122,8 @@ public final class SessionPlayer implements Player {
 
   @Override
   public <T> void ask(Function<SessionRun, T> question, Consumer<T> answer) {
-    commands.add("answering", () -> answer.accept(question.apply(run)));
+    commands.add(
+        "answering", () -> whenPlayed("answering", () -> answer.accept(question.apply(run))));
   }
 
   @Override
@@ -126,15 +139,11 @@ public final class SessionPlayer implements Player {
 
   private void loop() {
     try {
+      tellPlayed();
       while (!stopped) {
-        if (speed > 0) {
-          commands.work(BETWEEN_LOOKS_MS);
-        } else {
-          commands.work();
-        }
+        changed |= work() || speed > 0;
         if (!stopped) {
           followers.guarded("playing on", this::advance);
-          publish();
         }
       }
     } catch (InterruptedException e) {
@@ -144,20 +153,72 @@ public final class SessionPlayer implements Player {
     }
   }
 
-  private void moveTo(long moment) {
-    run.seek(replay, Math.clamp(moment, DayTime.FIRST, DayTime.LAST));
-    anchor(replay.clock());
+  private void tellPlayed() {
+    followers.played(isPlayed() ? DayTime.LAST : run.head().clock());
   }
 
-  private void anchor(long moment) {
-    anchorMoment = moment;
+  private boolean work() throws InterruptedException {
+    if (!isPlayed()) {
+      return commands.work(0);
+    }
+    if (speed > 0) {
+      return commands.work(BETWEEN_LOOKS_MS);
+    }
+    commands.work();
+    return true;
+  }
+
+  private boolean isPlayed() {
+    return broken || run.isPlayed();
+  }
+
+  /** Does something once the whole day has been played. */
+  private void whenPlayed(String what, Runnable action) {
+    if (isPlayed()) {
+      action.run();
+    } else {
+      whenPlayed.add(() -> followers.guarded(what, action));
+    }
+  }
+
+  private void moveTo(long moment) {
+    wanted = Math.clamp(moment, DayTime.FIRST, DayTime.LAST);
+    anchor();
+  }
+
+  private void anchor() {
+    anchorMoment = wanted;
     anchorWall = wallNanos.getAsLong();
   }
 
   private void advance() {
     if (speed > 0) {
       long gone = (long) ((wallNanos.getAsLong() - anchorWall) * speed);
-      run.seek(replay, Math.min(DayTime.LAST, anchorMoment + gone));
+      wanted = Math.min(DayTime.LAST, anchorMoment + gone);
+    }
+    if (!isPlayed()) {
+      playDay();
+    }
+    if (changed && (isPlayed() || run.reaches(wanted))) {
+      changed = false;
+      run.seek(replay, wanted);
+      publish();
+    }
+  }
+
+  /**
+   * Plays on towards the end of the day; what throws ends that, so that it is not tried for ever.
+   */
+  private void playDay() {
+    try {
+      run.playOn(EVENTS_AT_ONCE);
+    } catch (RuntimeException e) {
+      broken = true;
+      followers.trouble("playing the day after " + DayTime.seconds(run.head().clock()), e);
+    }
+    tellPlayed();
+    while (isPlayed() && !whenPlayed.isEmpty()) {
+      whenPlayed.remove().run();
     }
   }
 

@@ -79,9 +79,38 @@ public final class SessionRun implements Seekable {
   /** Plays a whole session. */
   public static SessionRun of(Session session, Program program, Progress progress) {
     SessionRun run = new SessionRun(session, program);
-    run.grow(progress);
-    run.head.runTo(DayTime.LAST);
+    run.playToEnd(progress);
     return run;
+  }
+
+  /** A whole session that is yet to be played. */
+  public static SessionRun unplayed(Session session, Program program) {
+    return new SessionRun(session, program);
+  }
+
+  /** Plays what is left of a whole session. */
+  public void playToEnd(Progress progress) {
+    grow(progress);
+    head.runTo(DayTime.LAST);
+  }
+
+  /** Plays some more events of a whole session, or what is left of it. */
+  void playOn(int events) {
+    int until = Math.min(session.tape().size(), head.events() + events);
+    grow(until, Progress.NONE);
+    if (until == session.tape().size()) {
+      head.runTo(DayTime.LAST);
+    }
+  }
+
+  /** Whether all that has happened by a moment has been played. */
+  boolean reaches(long moment) {
+    return head.clock() > moment || isPlayed();
+  }
+
+  /** Whether a whole session has been played to its end. */
+  boolean isPlayed() {
+    return head.clock() >= DayTime.LAST && head.events() == session.tape().size();
   }
 
   /** Plays what there is of a session that still goes on. */

@@ -11,6 +11,7 @@ import kelvo.hit.Hit;
 final class ToldPlayer implements PlayerListener {
   final List<Hit> hits = new CopyOnWriteArrayList<>();
   final LinkedBlockingQueue<String> troubles = new LinkedBlockingQueue<>();
+  final LinkedBlockingQueue<Long> played = new LinkedBlockingQueue<>();
   final LinkedBlockingQueue<Throwable> ends = new LinkedBlockingQueue<>();
   volatile Consumer<Hit> onHit = hit -> {};
 
@@ -18,6 +19,11 @@ final class ToldPlayer implements PlayerListener {
   public void hit(Hit hit) {
     hits.add(hit);
     onHit.accept(hit);
+  }
+
+  @Override
+  public void played(long until) {
+    played.add(until);
   }
 
   @Override

@@ -182,10 +182,12 @@ public final class DataFolder {
   /** By number, the day of a security's first daily bar; null for one without any. */
   private static IntFunction<@Nullable LocalDate> firstDays(
       List<Security> securities, Map<String, DailyBarList> bars) {
-    return i -> {
-      DailyBarList own = bars.get(securities.get(i).symbol());
-      return own == null || own.isEmpty() ? null : own.getFirst().date();
-    };
+    @Nullable LocalDate[] first =
+        securities.stream()
+            .map(security -> bars.getOrDefault(security.symbol(), DailyBarList.NONE))
+            .map(own -> own.isEmpty() ? null : own.getFirst().date())
+            .toArray(LocalDate[]::new);
+    return i -> first[i];
   }
 
   /** News is kept from the close of the session before the last on, and for three days at least. */

@@ -21,7 +21,8 @@ import kelvo.view.HaltsView;
 
 /**
  * The clock of the program: 04:00 to 20:00 with the phases, hits a minute, halts, news and fills up
- * to now, events known beforehand, and a handle that moves everything when it is dragged.
+ * to now, events known beforehand, and a handle that moves everything when it is dragged. While the
+ * day is played through its scans, how far that is.
  */
 final class DayRail extends Region {
   private static final double BARS_TOP = 16;
@@ -53,6 +54,7 @@ final class DayRail extends Region {
     halts.follow(new HaltsView());
     workspace.clock().addListener((o, was, is) -> paint());
     workspace.hits().addListener((o, was, is) -> paint());
+    workspace.playedUntil().addListener((o, was, is) -> paint());
     workspace.book().addListener((o, was, is) -> paint());
     workspace.theme().addListener((o, was, is) -> paint());
     focusedProperty().addListener((o, was, is) -> paint());
@@ -93,7 +95,18 @@ final class DayRail extends Region {
     phases(g, theme);
     hits(g, theme, RailMarks.hitsByMinute(workspace.hits().get()));
     marks(g, theme, workspace.now());
+    unplayed(g, theme, workspace.playedUntil().get());
     handle(g, theme, workspace.now());
+  }
+
+  /** The part of the day whose hits are not known yet, and how far they are. */
+  private void unplayed(GraphicsContext g, Theme theme, long until) {
+    if (until < DayTime.LAST) {
+      g.setFill(theme.colour(Tone.LINES));
+      g.fillRect(x(until), BARS_TOP, getWidth() - x(until), BARS_HEIGHT);
+      g.setFill(theme.colour(Tone.ACCENT));
+      g.fillRect(0, getHeight() - 2, x(until), 2);
+    }
   }
 
   private void phases(GraphicsContext g, Theme theme) {

@@ -32,8 +32,8 @@ import kelvo.universe.Universe;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A session read from a data folder and played as far as it goes, with the ledger of its day: what
- * a window opens.
+ * A session read from a data folder, with the ledger of its day: what a window opens. A recorded
+ * one is yet to be played, one that goes on has been played as far as it goes.
  *
  * @param vocabulary the words that its rules may use
  * @param scanFolder where the trader's scans and universes are kept
@@ -85,7 +85,7 @@ public record OpenedDay(
   /** Where a broker's drop copy listens, and the name that it goes by. */
   public record Broker(InetSocketAddress address, String name) {}
 
-  /** Reads and plays a day; not for the window's thread. */
+  /** Reads a day; not for the window's thread. */
   public static OpenedDay open(Path folder, LocalDate date, Progress progress) {
     DataFolder data = new DataFolder(folder, new ExchangeCalendar());
     if (!data.sessionDates().contains(date)) {
@@ -93,9 +93,9 @@ public record OpenedDay(
     }
     FolderLock lock = FolderLock.of(folder).orElse(null);
     try {
-      Session session = data.session(date, part -> progress.done(part * READING));
+      Session session = data.session(date, progress);
       Kept kept = Kept.in(folder, date, data, lock);
-      SessionRun run = SessionRun.of(session, kept.program(), playing(progress));
+      SessionRun run = SessionRun.unplayed(session, kept.program());
       return kept.opened(session, run, null, null, data);
     } catch (RuntimeException e) {
       letGo(lock);

@@ -14,6 +14,8 @@ import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.DoubleProperty;
 import javafx.beans.property.IntegerProperty;
 import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.ReadOnlyLongProperty;
+import javafx.beans.property.ReadOnlyLongWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleBooleanProperty;
@@ -88,6 +90,7 @@ public final class Workspace implements AutoCloseable {
   private final BooleanProperty wall = new SimpleBooleanProperty(false);
   private final StringProperty focus = new SimpleStringProperty("");
   private final ObjectProperty<@Nullable PointedAt> pointed = new SimpleObjectProperty<>();
+  private final ReadOnlyLongWrapper playedUntil = new ReadOnlyLongWrapper(DayTime.FIRST);
   private final StringProperty action = new SimpleStringProperty("");
   private final DoubleProperty speed = new SimpleDoubleProperty(0);
   private final Deque<Runnable> undo = new ArrayDeque<>();
@@ -130,6 +133,7 @@ public final class Workspace implements AutoCloseable {
       return new SessionPlayer(day.run(), moment, new Told(), System::nanoTime);
     }
     speed.set(1);
+    playedUntil.set(DayTime.LAST);
     LivePlayer started = new LivePlayer(day.run(), live, new Told(), System::nanoTime);
     live.start(fills -> Platform.runLater(() -> trader.filled(fills)), troubles::tell);
     if (dropCopy != null) {
@@ -144,6 +148,11 @@ public final class Workspace implements AutoCloseable {
     public void hit(Hit hit) {
       ledger.add(day(), hit);
       Platform.runLater(() -> alerts.hit(hit));
+    }
+
+    @Override
+    public void played(long until) {
+      Platform.runLater(() -> playedUntil.set(until));
     }
 
     @Override
@@ -314,6 +323,14 @@ public final class Workspace implements AutoCloseable {
   /** How many times the speed of the day; 0 when paused. Change it with {@link #play}. */
   public DoubleProperty speed() {
     return speed;
+  }
+
+  /**
+   * Up to which moment a recorded day has been played through its scans; {@link DayTime#LAST} for
+   * one that goes on.
+   */
+  public ReadOnlyLongProperty playedUntil() {
+    return playedUntil.getReadOnlyProperty();
   }
 
   /** The moment shown. */
