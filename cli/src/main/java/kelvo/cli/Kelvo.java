@@ -25,7 +25,8 @@ import picocli.CommandLine.Option;
       SimCommand.class,
       OpenCommand.class,
       LiveCommand.class,
-      DemoCommand.class
+      DemoCommand.class,
+      TrainCommand.class
     })
 public final class Kelvo implements Runnable {
   private final Terminal terminal;
