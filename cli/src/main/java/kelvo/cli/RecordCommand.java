@@ -1,12 +1,16 @@
 package kelvo.cli;
 
+import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.concurrent.Callable;
 import java.util.concurrent.CountDownLatch;
+import kelvo.data.calendar.ExchangeCalendar;
 import kelvo.data.feed.FeedClient;
 import kelvo.data.feed.FeedReader;
 import kelvo.data.feed.SessionRecorder;
+import kelvo.data.folder.DataFolder;
 import kelvo.data.folder.FolderLock;
+import kelvo.job.Progress;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
@@ -48,6 +52,28 @@ final class RecordCommand implements Callable<Integer>, FeedClient.Listener {
 
   @Override
   public Integer call() throws InterruptedException {
+    CountDownLatch done = new CountDownLatch(1);
+    Thread atInterrupt = new Thread(() -> endAndAwait(done), "end of recording");
+    Runtime.getRuntime().addShutdownHook(atInterrupt);
+    try {
+      record();
+    } finally {
+      done.countDown();
+    }
+    return faults == 0 ? 0 : 1;
+  }
+
+  /** At Ctrl+C: what is being recorded is closed in order before the process ends. */
+  private void endAndAwait(CountDownLatch done) {
+    end.countDown();
+    try {
+      done.await();
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+    }
+  }
+
+  private void record() throws InterruptedException {
     FolderLock lock =
         FolderLock.of(feed.folder)
             .orElseThrow(
@@ -56,8 +82,15 @@ final class RecordCommand implements Callable<Integer>, FeedClient.Listener {
                         feed.folder
                             + " is being written to by another window or recorder, or cannot be"
                             + " written; close that one, or name another folder with --data"));
-    try (lock;
-        SessionRecorder opened = new SessionRecorder(feed.folder, date)) {
+    try (lock) {
+      recordInto(feed.folder);
+      // The next opening then maps what would have to be parsed.
+      new DataFolder(feed.folder, new ExchangeCalendar()).session(date, Progress.NONE);
+    }
+  }
+
+  private void recordInto(Path folder) throws InterruptedException {
+    try (SessionRecorder opened = new SessionRecorder(folder, date)) {
       recorder = opened;
       if (opened.lastFrame() > 0) {
         terminal.err().println("Going on after frame " + opened.lastFrame() + ".");
@@ -75,7 +108,6 @@ final class RecordCommand implements Callable<Integer>, FeedClient.Listener {
       }
       terminal.err().println("Recorded up to frame " + opened.lastFrame() + ".");
     }
-    return faults == 0 ? 0 : 1;
   }
 
   /** Saves; once there is room again after a failure, asks for what is missing. */

@@ -84,6 +84,7 @@ class CommandsTest {
 
     assertThat(code).isZero();
     assertThat(told.toString(StandardCharsets.UTF_8)).contains("Recorded up to frame");
+    assertThat(recorded.resolve(".kelvo/columns/sessions/2031-03-12.columns")).isNotEmptyFile();
     assertThat(run("check", recorded.toString())).isZero();
     assertThat(recorded.resolve("sessions/2031-03-12/trades.csv")).content().contains("extended");
   }

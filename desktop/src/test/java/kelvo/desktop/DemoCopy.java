@@ -4,15 +4,19 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
 import java.util.Comparator;
 import java.util.List;
 import java.util.stream.Stream;
+import kelvo.data.calendar.ExchangeCalendar;
+import kelvo.data.folder.DataFolder;
 import kelvo.job.Progress;
 import kelvo.sim.DemoFolder;
 import kelvo.sim.DemoSize;
 
 /**
- * Copies of the small demo folder, one a test; it is invented once a run and never opened itself.
+ * Copies of the small demo folder with its columns, one a test; it is invented once a run and no
+ * window opens it itself.
  */
 final class DemoCopy {
   private static final Path INVENTED = invent();
@@ -23,6 +27,7 @@ final class DemoCopy {
     try {
       Path folder = Files.createTempDirectory("kelvo-demo");
       DemoFolder.write(folder, DemoSize.SMALL, DemoFolder.SEED, Progress.NONE);
+      new DataFolder(folder, new ExchangeCalendar()).session(DemoSize.SESSION, Progress.NONE);
       Runtime.getRuntime().addShutdownHook(new Thread(() -> remove(folder)));
       return folder;
     } catch (IOException e) {
@@ -35,7 +40,10 @@ final class DemoCopy {
     try (Stream<Path> files = Files.walk(INVENTED)) {
       Path copy = Files.createTempDirectory("kelvo-test");
       for (Path file : files.skip(1).toList()) {
-        Files.copy(file, copy.resolve(INVENTED.relativize(file).toString()));
+        Files.copy(
+            file,
+            copy.resolve(INVENTED.relativize(file).toString()),
+            StandardCopyOption.COPY_ATTRIBUTES);
       }
       return copy;
     } catch (IOException e) {

@@ -75,6 +75,12 @@ public record OpenedDay(
     return lock != null;
   }
 
+  /** Reads what has been recorded once more, so that the next opening maps its columns. */
+  void keepColumns() {
+    new DataFolder(scanFolder.root(), new ExchangeCalendar())
+        .session(session.hours().date(), Progress.NONE);
+  }
+
   /** Lets another window write to the folder. */
   public void release() {
     if (lock != null) {
