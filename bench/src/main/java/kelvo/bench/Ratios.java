@@ -60,8 +60,11 @@ public final class Ratios {
   }
 
   private static void whole(String folder) throws IOException, InterruptedException {
+    Path root = folder.isEmpty() ? Files.createTempDirectory("kelvo-bench") : Path.of(folder);
+    say("whole processes, medians");
+    new WholeProcesses(Path.of(System.getProperty("kelvo.command")), root).print();
     say("a whole process: 8,000 securities, 20 million prints, thirty scans");
-    WholeDay.print(folder.isEmpty() ? Files.createTempDirectory("kelvo-bench") : Path.of(folder));
+    WholeDay.print(root);
   }
 
   private static void replay(String folder) throws RunnerException {

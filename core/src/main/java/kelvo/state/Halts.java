@@ -3,7 +3,6 @@ package kelvo.state;
 import java.util.ArrayList;
 import java.util.List;
 import kelvo.session.Session;
-import kelvo.tape.EventKind;
 import kelvo.tape.EventTape;
 import kelvo.tape.HaltReason;
 import kelvo.tape.TradingState;
@@ -29,8 +28,8 @@ public record Halts(List<Halt> all) {
     List<Halt> halts = new ArrayList<>();
     boolean halted = false;
     boolean offering = false;
-    for (int event : tape.eventsOf(security, tape.size())) {
-      if (tape.kind(event) != EventKind.STATUS || tape.time(event) > until) {
+    for (int event : tape.statusEvents(tape.size())) {
+      if (tape.symbol(event) != security || tape.time(event) > until) {
         continue;
       }
       boolean trades = tape.state(event) == TradingState.TRADING;

@@ -449,13 +449,21 @@ public final class EventTape {
     return earlierOfSymbol(newer) == i ? newer : laterOfSymbol(i);
   }
 
-  /** The status events among the first {@code count}, oldest first. For the writer's thread. */
+  /**
+   * The status events among the first {@code count}, oldest first. Whoever knows the count by
+   * {@link #size} sees all of them.
+   */
   public int[] statusEvents(int count) {
+    int[] known = statuses;
     int among = 0;
-    while (among < statusCount && statuses[among] < count) {
+    // What the writer has added meanwhile may not be seen yet, and then still be 0.
+    while (among < known.length
+        && known[among] < count
+        && (among == 0 || known[among] > known[among - 1])) {
       among++;
     }
-    return Arrays.copyOf(statuses, among);
+    boolean none = among > 0 && kind(known[0]) != EventKind.STATUS;
+    return Arrays.copyOf(known, none ? 0 : among);
   }
 
   /**

@@ -3,6 +3,7 @@ package kelvo.desktop;
 import static kelvo.desktop.OpenedWindow.until;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.List;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.image.PixelFormat;
@@ -10,6 +11,9 @@ import javafx.scene.image.WritableImage;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import javafx.stage.Stage;
+import kelvo.hit.Program;
+import kelvo.job.Progress;
+import kelvo.player.SessionRun;
 import kelvo.time.DayTime;
 import kelvo.view.CatalystFilter;
 import kelvo.view.NewsView;
@@ -64,6 +68,21 @@ class DayRailTest {
   }
 
   @Test
+  void behindTheWindowTheWholeDayIsPlayed() {
+    until(() -> opened.workspace.playedUntil().get() == DayTime.LAST);
+    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.seek(DayTime.LAST));
+    until(() -> shown().moment() == DayTime.LAST);
+
+    assertThat(shown().hits())
+        .isEqualTo(
+            SessionRun.of(
+                    opened.workspace.session(),
+                    new Program(opened.workspace.scans(), List.of()),
+                    Progress.NONE)
+                .hits());
+  }
+
+  @Test
   void draggingShowsTheMomentUnderThePointerAndNothingLater(FxRobot robot) {
     robot.moveTo(rail).press(MouseButton.PRIMARY).moveBy(-120, 0);
     until(() -> shown().moment() > DayTime.of(9, 0) && shown().moment() < DayTime.of(10, 30));
@@ -96,6 +115,7 @@ class DayRailTest {
 
   @Test
   void aMomentLooksTheSameAfterALaterOneWasLookedAt() {
+    until(() -> opened.workspace.playedUntil().get() == DayTime.LAST);
     int[] before = goToAndLook(DayTime.of(9, 0));
     int[] later = goToAndLook(DayTime.of(15, 0));
     int[] again = goToAndLook(DayTime.of(9, 0));

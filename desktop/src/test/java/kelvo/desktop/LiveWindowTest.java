@@ -10,6 +10,7 @@ import java.net.InetSocketAddress;
 import java.net.URI;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.attribute.FileTime;
 import java.util.List;
 import java.util.concurrent.atomic.AtomicLong;
 import javafx.application.Platform;
@@ -161,6 +162,20 @@ class LiveWindowTest {
     assertThat(shown().hits()).isEqualTo(allHits());
     until(() -> workspace.book().get().fills().size() == fills.size());
     assertThat(workspace.book().get().fills()).containsExactlyInAnyOrderElementsOf(fills);
+  }
+
+  @Test
+  void aSessionThatIsOverKeepsItsColumnsWhenTheWindowIsClosed() throws IOException {
+    awaitEnd();
+    WaitForAsyncUtils.waitForAsyncFx(60_000, () -> workspace.close());
+    Path columns = folder.resolve(".kelvo/columns/sessions/2031-03-12.columns");
+    FileTime kept = Files.getLastModifiedTime(columns);
+
+    Session again =
+        new DataFolder(folder, new ExchangeCalendar()).session(DemoSize.SESSION, Progress.NONE);
+
+    assertThat(again.tape().size()).isEqualTo(session.tape().size());
+    assertThat(Files.getLastModifiedTime(columns)).as("nothing had to be made").isEqualTo(kept);
   }
 
   private List<Hit> allHits() {

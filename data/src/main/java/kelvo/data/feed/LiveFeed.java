@@ -91,7 +91,7 @@ public final class LiveFeed implements LiveSource, AutoCloseable {
   /** The newest frame that was handed to the player; on the feed's thread. */
   private long played;
 
-  private long told;
+  private volatile long told;
 
   /**
    * A feed that has not connected yet.
@@ -175,6 +175,11 @@ public final class LiveFeed implements LiveSource, AutoCloseable {
     if (!events.isEmpty()) {
       put(new Batch(events, heardAt, System.nanoTime()));
     }
+  }
+
+  /** The greatest moment of which the player has taken what the feed told; any thread may ask. */
+  public long told() {
+    return told;
   }
 
   /** How the feed stands now. */

@@ -75,7 +75,7 @@ class MutatedFramesProperties {
           sentence -> FAULTS.incrementAndGet());
   private static int read;
 
-  @Property(tries = 200_000, seed = "5")
+  @Property(tries = 100_000, seed = "5")
   void theGoodEventIsKeptAndTheOtherIsKeptOrReported(@ForAll("frames") Frame frame) {
     JsonNode events;
     try {

@@ -46,7 +46,7 @@ class MutatedScansProperties {
     }
   }
 
-  @Property(tries = 75_000, seed = SEED)
+  @Property(tries = 30_000, seed = SEED)
   void aSentenceIsARuleThatReadsBackOrSaysWhere(@ForAll("sentences") String sentence) {
     try {
       Rule rule = RuleSentence.parse(sentence, Vocabulary.DEFAULT);

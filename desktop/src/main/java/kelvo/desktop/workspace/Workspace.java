@@ -517,17 +517,11 @@ public final class Workspace implements AutoCloseable {
     closing(player::close, "the player", lost);
     closing(background::close, "scan files", lost);
     closing(() -> lost.addAll(ledger.finish()), "the ledger", lost);
-    if (feed != null && isOver()) {
+    if (feed != null && feed.told() >= session.hours().close()) {
       closing(day::keepColumns, "the session's columns", lost);
     }
     closing(day::release, "the folder's lock", lost);
     return lost;
-  }
-
-  /** Whether a session that went on has closed by now. */
-  private boolean isOver() {
-    int events = session.tape().size();
-    return events > 0 && session.tape().time(events - 1) >= session.hours().close();
   }
 
   private static void closing(Runnable close, String what, List<String> lost) {
