@@ -212,7 +212,7 @@ public final class SessionPlayer implements Player {
   private void playDay() {
     try {
       run.playOn(EVENTS_AT_ONCE);
-    } catch (RuntimeException e) {
+    } catch (RuntimeException | StackOverflowError e) {
       broken = true;
       followers.trouble("playing the day after " + DayTime.seconds(run.head().clock()), e);
     }

@@ -29,12 +29,20 @@ public final class KelvoWindow extends Application {
 
   private static final int MAX_DATES = 6;
 
+  /** Held here, since a logger that nobody holds forgets its filter. */
+  private static final java.util.logging.Logger JAVAFX =
+      java.util.logging.Logger.getLogger("javafx");
+
+  /** What JavaFX says of the class path, on which it lies for the JDK's cache (decision 24). */
+  private static final String ON_CLASS_PATH = "Unsupported JavaFX configuration";
+
   private volatile @Nullable Workspace workspace;
   private boolean finished;
 
   /** Opens a window and returns the process's exit code when it is closed. */
   public static int open(OpenRequest request) {
     REQUEST.set(request);
+    JAVAFX.setFilter(line -> !String.valueOf(line.getMessage()).startsWith(ON_CLASS_PATH));
     launch(KelvoWindow.class);
     return EXIT_CODE.get();
   }
