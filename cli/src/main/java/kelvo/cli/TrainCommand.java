@@ -39,8 +39,11 @@ final class TrainCommand implements Callable<Integer> {
     PrintStream nowhere =
         new PrintStream(OutputStream.nullOutputStream(), false, StandardCharsets.UTF_8);
     Terminal quiet = new Terminal(nowhere, nowhere);
-    for (String command : List.of("check", "matches", "hits", "hits", "review")) {
-      Kelvo.run(quiet, command, folder.toString());
+    for (String command : List.of("check", "hits", "hits", "review")) {
+      int code = Kelvo.run(quiet, command, folder.toString());
+      if (code != 0) {
+        return code;
+      }
     }
     return Kelvo.run(quiet, "open", folder.toString(), "--smoke", "--at", "08:58");
   }

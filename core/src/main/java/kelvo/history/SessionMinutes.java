@@ -14,7 +14,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param volume the shares of each bar, which has a row for each
  * @param trades the prints of each bar; null when they were not counted
- * @param opens by row, {@link Price} units, as longs; {@link Price#NONE} where it was not told
+ * @param opens by row, {@link Price} units, as longs
  * @param highs likewise
  * @param lows likewise
  * @param closes likewise
@@ -48,9 +48,8 @@ public record SessionMinutes(
     double money = 0;
     double shares = 0;
     for (int row = volume.start(place); row < volume.end(place); row++) {
-      long close = price(closes, row);
-      if (volume.minute(row) >= from && volume.minute(row) < until && close != Price.NONE) {
-        long prices = price(highs, row) + price(lows, row) + close;
+      if (volume.minute(row) >= from && volume.minute(row) < until) {
+        long prices = price(highs, row) + price(lows, row) + price(closes, row);
         money += Price.dollars(prices) / 3 * volume.count(row);
         shares += volume.count(row);
       }
