@@ -1,5 +1,6 @@
 package kelvo.history;
 
+import java.util.Collections;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.NavigableMap;
@@ -11,8 +12,13 @@ import org.jspecify.annotations.Nullable;
 /**
  * What the minute bars of earlier sessions say of single moments, in today's shares: the evening of
  * the session before, and prices of the time at which news came. Immutable.
+ *
+ * @param evenings by security; of every security where that evening was recorded, else empty
+ * @param closes by security, the closes of its minute bars by the moment at which the bar ended,
+ *     {@link kelvo.time.DayTime}, below 0 on earlier days
  */
-public final class EarlierMinutes {
+public record EarlierMinutes(
+    Map<Integer, Evening> evenings, Map<Integer, NavigableMap<Long, Long>> closes) {
   /** Nothing was recorded. */
   public static final EarlierMinutes NONE = new EarlierMinutes(Map.of(), Map.of());
 
@@ -24,22 +30,13 @@ public final class EarlierMinutes {
    */
   public record Evening(double shares, long close) {}
 
-  private final Map<Integer, Evening> evenings;
-  private final Map<Integer, NavigableMap<Long, Long>> closes;
-
-  /**
-   * From what was read.
-   *
-   * @param evenings by security; of every security where that evening was recorded, else empty
-   * @param closes by security, the closes of its minute bars by the moment at which the bar ended,
-   *     {@link kelvo.time.DayTime}, below 0 on earlier days
-   */
-  public EarlierMinutes(
-      Map<Integer, Evening> evenings, Map<Integer, NavigableMap<Long, Long>> closes) {
-    this.evenings = Map.copyOf(evenings);
+  public EarlierMinutes {
+    evenings = Map.copyOf(evenings);
     Map<Integer, NavigableMap<Long, Long>> copied = new HashMap<>();
-    closes.forEach((security, ends) -> copied.put(security, new TreeMap<>(ends)));
-    this.closes = Map.copyOf(copied);
+    closes.forEach(
+        (security, ends) ->
+            copied.put(security, Collections.unmodifiableNavigableMap(new TreeMap<>(ends))));
+    closes = Map.copyOf(copied);
   }
 
   /** The evening before; null when it was not recorded. */

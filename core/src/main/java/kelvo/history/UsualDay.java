@@ -22,16 +22,25 @@ public final class UsualDay {
   /** How many there must be at least. */
   public static final int MIN_SESSIONS = 10;
 
-  private static final int MINUTES = (int) ((DayTime.LAST - DayTime.FIRST) / DayTime.MINUTE);
+  /** The minutes of a session's day. */
+  public static final int MINUTES = (int) ((DayTime.LAST - DayTime.FIRST) / DayTime.MINUTE);
 
   /** A security of which nothing was counted in any session. */
   private static final double[] SILENCE = new double[MINUTES + 1];
 
-  /** By security, the mean count from 04:00 to the start of each minute; null when unknown. */
   private final List<double @Nullable []> upToMinute;
 
-  private UsualDay(List<double @Nullable []> upToMinute) {
+  /** The means as {@link #upToMinute} tells them. */
+  public UsualDay(List<double @Nullable []> upToMinute) {
     this.upToMinute = upToMinute;
+  }
+
+  /**
+   * By security, the mean count from 04:00 to the start of each minute, and to 20:00 as the last;
+   * null when unknown. Not to be changed.
+   */
+  public List<double @Nullable []> upToMinute() {
+    return upToMinute;
   }
 
   /**

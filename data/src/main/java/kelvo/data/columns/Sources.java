@@ -6,6 +6,7 @@ import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.nio.file.attribute.BasicFileAttributes;
+import java.util.stream.Stream;
 import java.util.zip.CRC32C;
 
 /**
@@ -27,6 +28,18 @@ public final class Sources {
       words.append(e);
     }
     words.append('\n');
+    return this;
+  }
+
+  /** And all files of a folder, or that there is none. */
+  public Sources folder(Path folder) {
+    try (Stream<Path> files = Files.list(folder)) {
+      files.sorted().forEach(this::file);
+    } catch (NoSuchFileException e) {
+      words.append(folder.getFileName()).append(" none\n");
+    } catch (IOException e) {
+      words.append(e).append('\n');
+    }
     return this;
   }
 

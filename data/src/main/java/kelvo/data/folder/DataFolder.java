@@ -15,14 +15,12 @@ import java.util.Set;
 import java.util.SortedMap;
 import java.util.TreeMap;
 import java.util.concurrent.CompletableFuture;
-import java.util.function.IntFunction;
 import java.util.function.ToDoubleBiFunction;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import kelvo.data.columns.Columns;
 import kelvo.data.fault.Fault;
 import kelvo.data.fault.Faults;
-import kelvo.data.news.NewsFiles;
 import kelvo.data.news.NewsSource;
 import kelvo.history.CorporateAction;
 import kelvo.history.DailyBarList;
@@ -130,34 +128,31 @@ public final class DataFolder {
    * @param progress hears of the parts as they are done
    */
   public Session session(LocalDate date, Progress progress) {
-    KeptColumns kept = new KeptColumns(new Columns(root), faults, searching);
+    KeptColumns kept = kept();
     CompletableFuture<Map<String, DailyBarList>> daily =
         CompletableFuture.supplyAsync(() -> DailyFile.read(root, kept));
-    SessionHours hours = calendar.hours(date);
     List<Security> securities = putRight(securities(), figures(), date);
     ActionsFile actions = actions();
     Map<String, Integer> numbers = new HashMap<>();
     securities.forEach(security -> numbers.put(security.symbol(), numbers.size()));
-    List<Catalyst> catalysts = NewsFiles.read(root, date, newsFrom(hours), securities, faults);
+    SessionHours hours = calendar.hours(date);
+    List<Catalyst> catalysts = SessionNews.read(root, date, newsFrom(hours), securities, kept);
     progress.done(0.1);
     EventTape tape = SessionTape.read(root, date, numbers, securities, catalysts, searching, kept);
     progress.done(0.6);
     Map<String, DailyBarList> bars = daily.join();
     progress.done(0.8);
-    ToDoubleBiFunction<String, LocalDate> sharesSince = splitsUntil(date);
-    MinuteFiles minutes = new MinuteFiles(root, kept);
-    UsualDays usual =
-        new UsualDays(
-            calendar, numbers, new UsualDays.Adjustment(firstDays(securities, bars), sharesSince));
-    UsualDays.Activity activity = usual.activityBefore(date, minutes);
-    EarlierBars single = new EarlierBars(calendar, numbers, minutes, date, sharesSince);
     EarlierDays earlier =
-        new EarlierDays(
-            activity.volume(),
-            activity.trades(),
-            usual.mentionsBefore(date, new MentionFiles(root, kept)),
-            single.vwaps(),
-            single.minutes(namedEarlier(catalysts, date)));
+        new EarlierDaysFiles(
+                root,
+                date,
+                calendar,
+                numbers,
+                securities,
+                bars,
+                splitsUntil(date),
+                namedEarlier(catalysts, date))
+            .read(kept);
     progress.done(0.9);
     List<SecurityFacts> facts =
         securities.parallelStream().map(security -> facts(security, actions, bars, date)).toList();
@@ -177,17 +172,6 @@ public final class DataFolder {
     }
     named.values().removeIf(Set::isEmpty);
     return named;
-  }
-
-  /** By number, the day of a security's first daily bar; null for one without any. */
-  private static IntFunction<@Nullable LocalDate> firstDays(
-      List<Security> securities, Map<String, DailyBarList> bars) {
-    @Nullable LocalDate[] first =
-        securities.stream()
-            .map(security -> bars.getOrDefault(security.symbol(), DailyBarList.NONE))
-            .map(own -> own.isEmpty() ? null : own.getFirst().date())
-            .toArray(LocalDate[]::new);
-    return i -> first[i];
   }
 
   /** News is kept from the close of the session before the last on, and for three days at least. */
@@ -219,6 +203,10 @@ public final class DataFolder {
         return new DataFolder(root, calendar).session(wanted, progress);
       }
     };
+  }
+
+  private KeptColumns kept() {
+    return new KeptColumns(new Columns(root), faults, searching);
   }
 
   private SecurityFacts facts(
@@ -260,7 +248,7 @@ public final class DataFolder {
   public List<Security> securities() {
     List<Security> read = securities;
     if (read == null) {
-      read = List.copyOf(readSecurities());
+      read = SecuritiesFile.read(root, kept());
       securities = read;
     }
     return read;
@@ -292,30 +280,6 @@ public final class DataFolder {
       right.add(put);
     }
     return List.copyOf(right);
-  }
-
-  private List<Security> readSecurities() {
-    List<Security> securities = new ArrayList<>();
-    Set<String> symbols = new HashSet<>();
-    TableFile.find(root, "securities", faults)
-        .ifPresentOrElse(
-            file ->
-                file.read(
-                    List.of("symbol", "name", "mic", "cfi"),
-                    header ->
-                        SecurityRow.of(
-                            header,
-                            security -> {
-                              if (!symbols.add(security.symbol())) {
-                                throw new IllegalArgumentException(
-                                    "each symbol once; " + security.symbol() + " was there before");
-                              }
-                              securities.add(security);
-                            })),
-            () ->
-                faults.add(
-                    new Fault("securities.csv", 0, "", "the list of securities", "no such file")));
-    return securities;
   }
 
   private List<KnownEvent> knownEvents(LocalDate session) {

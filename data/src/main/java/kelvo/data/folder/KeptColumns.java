@@ -30,6 +30,11 @@ final class KeptColumns {
     this.searching = searching;
   }
 
+  /** The same columns, for a part of which others are made; the faults go to another list. */
+  KeptColumns telling(Faults others) {
+    return new KeptColumns(columns, others, searching);
+  }
+
   private record Found<T>(T part, List<Fault> faults) {}
 
   /**

@@ -21,7 +21,6 @@ import org.jspecify.annotations.Nullable;
  */
 final class UsualDays {
   private static final int FIRST_MINUTE = (int) (DayTime.FIRST / DayTime.MINUTE);
-  private static final int MINUTES = (int) (DayTime.LAST / DayTime.MINUTE) - FIRST_MINUTE;
 
   /**
    * What a security's counts of an earlier day are multiplied by, and which of them count.
@@ -109,7 +108,7 @@ final class UsualDays {
       if (number != null && (first == null || !date.isBefore(first))) {
         double[] own = sums[number];
         if (own == null) {
-          own = new double[MINUTES];
+          own = new double[UsualDay.MINUTES];
           sums[number] = own;
         }
         counts.addTo(place, by.ratio.applyAsDouble(symbol, date), own, FIRST_MINUTE);

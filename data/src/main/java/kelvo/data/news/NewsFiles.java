@@ -32,6 +32,9 @@ import kelvo.time.DayTime;
  * Bodies become plain text.
  */
 public final class NewsFiles {
+  /** Where they are in a data folder. */
+  public static final String FOLDER = "news";
+
   private NewsFiles() {}
 
   /**
@@ -42,7 +45,7 @@ public final class NewsFiles {
    */
   public static List<Catalyst> read(
       Path root, LocalDate session, long from, List<Security> securities, Faults faults) {
-    Path folder = root.resolve("news");
+    Path folder = root.resolve(FOLDER);
     Map<String, SourceKind> kinds =
         NewsSource.in(root, faults).stream()
             .collect(Collectors.toMap(NewsSource::name, NewsSource::kind, (one, other) -> one));
@@ -59,7 +62,7 @@ public final class NewsFiles {
           .map(item -> item.catalyst(session, known))
           .forEach(item -> items.add(item.ofKind(kinds.getOrDefault(item.source(), item.kind()))));
     } catch (IOException e) {
-      faults.add(new Fault("news", 0, "", "a readable folder", String.valueOf(e.getMessage())));
+      faults.add(new Fault(FOLDER, 0, "", "a readable folder", String.valueOf(e.getMessage())));
     }
     items.removeIf(i -> i.at() < from || i.at() > DayTime.LAST);
     Map<Catalyst, Catalyst> once = new LinkedHashMap<>();
@@ -72,7 +75,7 @@ public final class NewsFiles {
   }
 
   private static List<FeedItem> items(Path file, Faults faults) {
-    String name = "news/" + file.getFileName();
+    String name = FOLDER + "/" + file.getFileName();
     try (Reader reader = Files.newBufferedReader(file)) {
       return name.endsWith(".json")
           ? JsonFeed.read(reader, title -> faults.add(noDate(name, title)))

@@ -27,7 +27,9 @@ public record NewsSource(String name, SourceKind kind, @Nullable URI address, Du
   /** No file has a publisher asked more often than this. */
   public static final Duration MIN_WAIT = Duration.ofSeconds(30);
 
-  private static final String FILE = "sources.json";
+  /** Where the trader names them, in the data folder. */
+  public static final String FILE = "sources.json";
+
   private static final int DEFAULT_SECONDS = 60;
   private static final ObjectMapper JSON = new ObjectMapper();
 
