@@ -8,6 +8,7 @@ import java.time.Month;
 import java.time.temporal.ChronoUnit;
 import java.time.temporal.TemporalAdjusters;
 import java.util.Map;
+import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ConcurrentHashMap;
 import kelvo.time.DayTime;
 import kelvo.time.SessionHours;
@@ -21,8 +22,11 @@ import kelvo.time.TradingCalendar;
 public final class ExchangeCalendar implements TradingCalendar {
   private static final long EARLY = DayTime.of(13, 0);
 
-  private final HolidayManager closures =
-      HolidayManager.getInstance(ManagerParameters.create("nyse"));
+  /** Begun at once, since the library takes a third of a second for its first calendar. */
+  private final CompletableFuture<HolidayManager> closures =
+      CompletableFuture.supplyAsync(
+          () -> HolidayManager.getInstance(ManagerParameters.create("nyse")));
+
   private final Map<LocalDate, SessionHours> known = new ConcurrentHashMap<>();
 
   @Override
@@ -43,7 +47,9 @@ public final class ExchangeCalendar implements TradingCalendar {
 
   private SessionHours.Kind kind(LocalDate date) {
     DayOfWeek weekday = date.getDayOfWeek();
-    if (weekday == DayOfWeek.SATURDAY || weekday == DayOfWeek.SUNDAY || closures.isHoliday(date)) {
+    if (weekday == DayOfWeek.SATURDAY
+        || weekday == DayOfWeek.SUNDAY
+        || closures.join().isHoliday(date)) {
       return SessionHours.Kind.CLOSED;
     }
     return closesEarly(date) ? SessionHours.Kind.EARLY_CLOSE : SessionHours.Kind.FULL;
