@@ -4,7 +4,9 @@ import static kelvo.field.Formulas.percentOf;
 
 import java.util.List;
 import java.util.function.ToDoubleFunction;
+import java.util.stream.IntStream;
 import kelvo.history.DailyBar;
+import kelvo.history.DailyBarList;
 import kelvo.history.DailyHistory;
 import kelvo.history.EarlierMinutes;
 import kelvo.session.SecurityFacts;
@@ -55,7 +57,7 @@ final class PriorDayFields {
             Unit.PRICE,
             "Close of the session before.",
             NO_BAR,
-            h -> Price.dollars(h.last().close())),
+            h -> Price.dollars(h.lastClose())),
         ofLast(
             "prior-day range",
             Unit.PRICE,
@@ -157,27 +159,24 @@ final class PriorDayFields {
 
   private static long closeAgo(DailyHistory history, int n) {
     int size = history.size();
-    return size < n ? Price.NONE : history.bars().get(size - n).close();
+    return size < n ? Price.NONE : history.bars().close(size - n);
   }
 
   private static double change(DailyHistory history) {
-    List<DailyBar> bars = history.bars();
+    DailyBarList bars = history.bars();
     int n = bars.size();
-    return n < 2 ? Double.NaN : percentOf(bars.get(n - 1).close(), bars.get(n - 2).close());
+    return n < 2 ? Double.NaN : percentOf(bars.close(n - 1), bars.close(n - 2));
   }
 
   private static double relativeVolume(DailyHistory history) {
-    List<DailyBar> bars = history.bars();
+    DailyBarList bars = history.bars();
     int last = bars.size() - 1;
     if (last < USUAL_SESSIONS) {
       return Double.NaN;
     }
     double usual =
-        bars.subList(last - USUAL_SESSIONS, last).stream()
-            .mapToLong(DailyBar::volume)
-            .average()
-            .orElse(0);
-    return usual > 0 ? bars.get(last).volume() / usual : Double.NaN;
+        IntStream.range(last - USUAL_SESSIONS, last).mapToLong(bars::volume).average().orElse(0);
+    return usual > 0 ? bars.volume(last) / usual : Double.NaN;
   }
 
   private static double closePosition(DailyBar bar) {
@@ -187,10 +186,9 @@ final class PriorDayFields {
   }
 
   private static int streak(DailyHistory history, int direction) {
-    List<DailyBar> bars = history.bars();
+    DailyBarList bars = history.bars();
     int first = bars.size() - 1;
-    while (first > 0
-        && direction * Long.compare(bars.get(first).close(), bars.get(first - 1).close()) > 0) {
+    while (first > 0 && direction * Long.compare(bars.close(first), bars.close(first - 1)) > 0) {
       first--;
     }
     return bars.size() - 1 - first;
@@ -198,7 +196,7 @@ final class PriorDayFields {
 
   private static boolean fellYesterday(DailyHistory history) {
     int size = history.size();
-    return size >= 2 && fell(history.last().low(), history.bars().get(size - 2).close());
+    return size >= 2 && fell(history.last().low(), history.bars().close(size - 2));
   }
 
   private static boolean fellToday(SymbolState state) {

@@ -5,8 +5,9 @@ import static kelvo.field.Formulas.ratio;
 
 import java.util.List;
 import java.util.function.ToLongFunction;
+import java.util.stream.IntStream;
 import kelvo.history.Averages;
-import kelvo.history.DailyBar;
+import kelvo.history.DailyBarList;
 import kelvo.history.DailyHistory;
 import kelvo.history.Swings;
 import kelvo.session.SecurityFacts;
@@ -205,7 +206,7 @@ final class RangeFields {
   }
 
   private static double atr(SecurityFacts facts) {
-    List<DailyBar> bars = facts.history().bars();
+    DailyBarList bars = facts.history().bars();
     return bars.isEmpty() ? Double.NaN : Averages.atr(bars, ATR_SESSIONS)[bars.size() - 1];
   }
 
@@ -218,10 +219,11 @@ final class RangeFields {
   }
 
   private static double meanRange(DailyHistory history) {
+    DailyBarList bars = history.bars();
     return history.size() < MONTH
         ? Double.NaN
-        : history.lastOnes(MONTH).stream()
-            .mapToDouble(b -> Price.dollars(b.high()) - Price.dollars(b.low()))
+        : IntStream.range(history.size() - MONTH, history.size())
+            .mapToDouble(i -> Price.dollars(bars.high(i)) - Price.dollars(bars.low(i)))
             .average()
             .orElse(Double.NaN);
   }

@@ -1,7 +1,6 @@
 package kelvo.history;
 
 import java.util.Arrays;
-import java.util.List;
 import kelvo.tape.Price;
 
 /**
@@ -60,11 +59,11 @@ public final class Averages {
    *
    * @return dollars, one value a bar
    */
-  public static double[] atr(List<DailyBar> bars, int n) {
+  public static double[] atr(DailyBarList bars, int n) {
     double[] out = unknown(bars.size());
     double atr = 0;
     for (int i = 1; i < bars.size(); i++) {
-      double range = trueRange(bars.get(i - 1), bars.get(i));
+      double range = trueRange(bars, i);
       if (i <= n) {
         atr += range / n;
       } else {
@@ -77,9 +76,10 @@ public final class Averages {
     return out;
   }
 
-  private static double trueRange(DailyBar before, DailyBar bar) {
-    long high = Math.max(bar.high(), before.close());
-    long low = Math.min(bar.low(), before.close());
+  private static double trueRange(DailyBarList bars, int i) {
+    long before = bars.close(i - 1);
+    long high = Math.max(bars.high(i), before);
+    long low = Math.min(bars.low(i), before);
     return (high - low) / (double) Price.DOLLAR;
   }
 

@@ -12,7 +12,8 @@ import java.util.RandomAccess;
 /**
  * Daily bars as rows of numbers side by side, on the heap or in a file that is mapped: millions of
  * bars are an object a security, which a collector need not go through. Each bar is made when asked
- * for. Oldest first, bars of the same date in the order in which they were told. Immutable.
+ * for; who walks many asks for the numbers themselves. Oldest first, bars of the same date in the
+ * order in which they were told. Immutable.
  */
 public final class DailyBarList extends AbstractList<DailyBar> implements RandomAccess {
   /** No bars. */
@@ -76,23 +77,28 @@ public final class DailyBarList extends AbstractList<DailyBar> implements Random
         at(place, TRADES));
   }
 
-  /** The close of a bar, without making the bar. */
-  long close(int place) {
+  /** The open of a bar, {@link kelvo.tape.Price} units. */
+  public long open(int place) {
+    return at(place, OPEN);
+  }
+
+  /** The close of a bar, likewise. */
+  public long close(int place) {
     return at(place, CLOSE);
   }
 
   /** The high of a bar, likewise. */
-  long high(int place) {
+  public long high(int place) {
     return at(place, HIGH);
   }
 
   /** The low of a bar, likewise. */
-  long low(int place) {
+  public long low(int place) {
     return at(place, LOW);
   }
 
-  /** The shares of a bar, likewise. */
-  long volume(int place) {
+  /** The shares of a bar. */
+  public long volume(int place) {
     return at(place, VOLUME);
   }
 
@@ -115,6 +121,12 @@ public final class DailyBarList extends AbstractList<DailyBar> implements Random
       }
     }
     return low;
+  }
+
+  /** The newest bars, or all when there are fewer; nothing is copied. */
+  DailyBarList newest(int most) {
+    int count = Math.min(most, size());
+    return new DailyBarList(rows.asSlice((long) (size() - count) * ROW_BYTES));
   }
 
   /** The first bars; nothing is copied. */

@@ -59,7 +59,7 @@ public final class DailyHistory {
   }
 
   /** All bars, oldest first. */
-  public List<DailyBar> bars() {
+  public DailyBarList bars() {
     return bars;
   }
 
@@ -71,6 +71,11 @@ public final class DailyHistory {
   /** The newest bar; call only when {@link #size} is above 0. */
   public DailyBar last() {
     return bars.getLast();
+  }
+
+  /** The newest close, {@link Price} units; call only when {@link #size} is above 0. */
+  public long lastClose() {
+    return bars.close(bars.size() - 1);
   }
 
   /** Closes in dollars, oldest first. Not to be changed. */
@@ -130,8 +135,8 @@ public final class DailyHistory {
   }
 
   /** The last n bars, or all when there are fewer. */
-  public List<DailyBar> lastOnes(int n) {
-    return bars.subList(Math.max(0, bars.size() - n), bars.size());
+  public DailyBarList lastOnes(int n) {
+    return bars.newest(n);
   }
 
   /** Mean volume of the last n sessions, shares; unknown (NaN) when there are fewer. */

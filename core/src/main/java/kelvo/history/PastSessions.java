@@ -1,7 +1,7 @@
 package kelvo.history;
 
 import java.util.Arrays;
-import java.util.List;
+import java.util.stream.IntStream;
 
 /**
  * How a security has behaved over its last 250 sessions.
@@ -22,15 +22,15 @@ public record PastSessions(double giveBack, int runs, int halfReturned, int flat
 
   /** The behaviour of a security with some history. */
   public static PastSessions of(DailyHistory history) {
-    List<DailyBar> bars = history.bars();
+    DailyBarList bars = history.bars();
     double[] returned = new double[Math.min(SESSIONS, bars.size())];
     int runs = 0;
     int half = 0;
     for (int i = Math.max(1, bars.size() - SESSIONS); i < bars.size(); i++) {
-      long before = bars.get(i - 1).close();
-      DailyBar bar = bars.get(i);
-      if (100.0 * (bar.high() - before) >= RUN * before) {
-        returned[runs] = 100.0 * (bar.high() - bar.close()) / (bar.high() - before);
+      long before = bars.close(i - 1);
+      long high = bars.high(i);
+      if (100.0 * (high - before) >= RUN * before) {
+        returned[runs] = 100.0 * (high - bars.close(i)) / (high - before);
         half += returned[runs++] >= HALF ? 1 : 0;
       }
     }
@@ -38,9 +38,9 @@ public record PastSessions(double giveBack, int runs, int halfReturned, int flat
         Median.of(Arrays.stream(returned, 0, runs)), runs, half, flatDays(bars));
   }
 
-  private static int flatDays(List<DailyBar> bars) {
+  private static int flatDays(DailyBarList bars) {
     int narrow = 0;
-    while (narrow < bars.size() && isNarrow(bars.get(bars.size() - 1 - narrow))) {
+    while (narrow < bars.size() && isNarrow(bars, bars.size() - 1 - narrow)) {
       narrow++;
     }
     for (int streak = narrow; streak > 0; streak--) {
@@ -51,22 +51,22 @@ public record PastSessions(double giveBack, int runs, int halfReturned, int flat
     return 0;
   }
 
-  private static boolean isNarrow(DailyBar bar) {
-    return 100.0 * (bar.high() - bar.low()) <= FLAT_RANGE * bar.low();
+  private static boolean isNarrow(DailyBarList bars, int i) {
+    return 100.0 * (bars.high(i) - bars.low(i)) <= FLAT_RANGE * bars.low(i);
   }
 
   /** Whether every session of a streak traded at most half of what was usual before it. */
-  private static boolean isQuiet(List<DailyBar> bars, int streak) {
+  private static boolean isQuiet(DailyBarList bars, int streak) {
     int start = bars.size() - streak;
     if (start < VOLUME_SESSIONS) {
       return false;
     }
     double usual =
-        bars.subList(start - VOLUME_SESSIONS, start).stream()
-            .mapToLong(DailyBar::volume)
+        IntStream.range(start - VOLUME_SESSIONS, start)
+            .mapToLong(bars::volume)
             .average()
             .orElse(Double.NaN);
-    return bars.subList(start, bars.size()).stream().allMatch(b -> 2 * b.volume() <= usual);
+    return IntStream.range(start, bars.size()).allMatch(i -> 2 * bars.volume(i) <= usual);
   }
 
   /**
@@ -79,14 +79,14 @@ public record PastSessions(double giveBack, int runs, int halfReturned, int flat
   public record DayTwo(double share, int sessions) {
     /** The record of a security over all its history. */
     public static DayTwo of(DailyHistory history, double rise) {
-      List<DailyBar> bars = history.bars();
+      DailyBarList bars = history.bars();
       int sessions = 0;
       int lower = 0;
       for (int i = 1; i + 1 < bars.size(); i++) {
-        long before = bars.get(i - 1).close();
-        if (100.0 * (bars.get(i).close() - before) >= rise * before) {
+        long before = bars.close(i - 1);
+        if (100.0 * (bars.close(i) - before) >= rise * before) {
           sessions++;
-          lower += bars.get(i + 1).close() < bars.get(i + 1).open() ? 1 : 0;
+          lower += bars.close(i + 1) < bars.open(i + 1) ? 1 : 0;
         }
       }
       return new DayTwo(sessions == 0 ? Double.NaN : 100.0 * lower / sessions, sessions);

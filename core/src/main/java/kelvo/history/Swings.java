@@ -28,13 +28,12 @@ public final class Swings {
   }
 
   /** The swings of some daily bars, oldest first; unknown with fewer than five. */
-  public static Swings of(List<DailyBar> bars) {
+  public static Swings of(DailyBarList bars) {
     long[] highs = new long[bars.size()];
     long[] depths = new long[bars.size()];
     for (int i = 0; i < highs.length; i++) {
-      DailyBar bar = bars.get(i);
-      highs[i] = bar.high();
-      depths[i] = -bar.low();
+      highs[i] = bars.high(i);
+      depths[i] = -bars.low(i);
     }
     long[] tops = tops(highs);
     long[] bottoms = Arrays.stream(tops(depths)).map(depth -> -depth).sorted().toArray();

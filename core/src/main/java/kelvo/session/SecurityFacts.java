@@ -50,13 +50,13 @@ public record SecurityFacts(
    */
   public long previousClose() {
     long given = distributions.stream().mapToLong(Distribution::amount).sum();
-    return history.size() == 0 || given >= history.last().close()
+    return history.size() == 0 || given >= history.lastClose()
         ? priorClose()
         : priorClose() - given;
   }
 
   /** Split-adjusted close of the session before; {@link Price#NONE} without history. */
   public long priorClose() {
-    return history.size() == 0 ? Price.NONE : history.last().close();
+    return history.size() == 0 ? Price.NONE : history.lastClose();
   }
 }

@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Objects;
-import kelvo.history.DailyBar;
+import kelvo.history.DailyBarList;
 import kelvo.session.KnownEvent;
 import kelvo.session.Security;
 import kelvo.session.SecurityFacts;
@@ -45,13 +45,13 @@ public record MarketBreadth(
     int[] counts = new int[SESSIONS];
     int longest = 0;
     for (SecurityFacts facts : session.securities()) {
-      List<DailyBar> bars = facts.history().bars();
+      DailyBarList bars = facts.history().bars();
       if (facts.security().kind() != SecurityKind.COMMON_STOCK) {
         continue;
       }
       for (int back = 0; back < SESSIONS && back + 1 < bars.size(); back++) {
         int i = bars.size() - 1 - back;
-        counts[back] += mover(bars.get(i).close(), bars.get(i - 1).close()) ? 1 : 0;
+        counts[back] += mover(bars.close(i), bars.close(i - 1)) ? 1 : 0;
         longest = Math.max(longest, back + 1);
       }
     }

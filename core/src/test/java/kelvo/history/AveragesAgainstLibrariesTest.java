@@ -97,7 +97,7 @@ class AveragesAgainstLibrariesTest {
 
   @Test
   void averageTrueRangeEqualsTaLib() {
-    double[] ours = Averages.atr(BARS, 14);
+    double[] ours = Averages.atr(DailyBarList.of(BARS), 14);
     double[] talib = new double[closes.length];
     MInteger begin = new MInteger();
     new Core()

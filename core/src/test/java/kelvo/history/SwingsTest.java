@@ -20,7 +20,7 @@ class SwingsTest {
         date = date.plusDays(1);
       }
     }
-    return Swings.of(bars);
+    return Swings.of(DailyBarList.of(bars));
   }
 
   @Test
@@ -40,7 +40,7 @@ class SwingsTest {
           new DailyBar(date, Price.of(1), Price.of(high), Price.of(0.5), Price.of(1), 1_000, 1));
       date = date.plusDays(1);
     }
-    return Swings.of(bars);
+    return Swings.of(DailyBarList.of(bars));
   }
 
   @Test
