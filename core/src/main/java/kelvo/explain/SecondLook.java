@@ -4,6 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import kelvo.field.Field;
+import kelvo.field.FieldCatalogue;
 import kelvo.field.StateValues;
 import kelvo.replay.Seekable;
 import kelvo.replay.TapeReplay;
@@ -44,9 +46,11 @@ public record SecondLook(long first, long second, List<Row> rows) {
   /**
    * One security.
    *
+   * @param then its change from the previous close at the first moment, per cent; NaN when unknown
+   * @param now the same at the second
    * @param why the rules that it fails now, with its values; empty unless it fell out
    */
-  public record Row(String symbol, Status status, String why) {}
+  public record Row(String symbol, Status status, double then, double now, String why) {}
 
   /** Looks at two moments of a session; costs two seeks. */
   public static SecondLook of(Seekable run, Scan scan, long first, long second) {
@@ -55,14 +59,17 @@ public record SecondLook(long first, long second, List<Row> rows) {
     TapeReplay replay = run.replay();
     run.seek(replay, first);
     boolean[] then = fits(check, replay);
+    double[] changes = changes(replay);
     run.seek(replay, second);
     boolean[] now = fits(check, replay);
+    double[] changesNow = changes(replay);
     List<Row> rows = new ArrayList<>();
     for (Status status : Status.values()) {
       for (int i = 0; i < then.length; i++) {
         if (status == status(then[i], now[i])) {
           String why = status == Status.FELL_OUT ? why(scan, session, replay.state(i), replay) : "";
-          rows.add(new Row(session.security(i).symbol(), status, why));
+          rows.add(
+              new Row(session.security(i).symbol(), status, changes[i], changesNow[i], why));
         }
       }
     }
@@ -75,6 +82,15 @@ public record SecondLook(long first, long second, List<Row> rows) {
       fits[i] = check.holds(replay.state(i), replay.clock(), replay.phase());
     }
     return fits;
+  }
+
+  private static double[] changes(TapeReplay replay) {
+    Field.Reading change = FieldCatalogue.number("change %").bind(replay.session());
+    double[] changes = new double[replay.session().securities().size()];
+    for (int i = 0; i < changes.length; i++) {
+      changes[i] = change.at(replay.state(i), replay.clock());
+    }
+    return changes;
   }
 
   private static @Nullable Status status(boolean then, boolean now) {

@@ -3,6 +3,7 @@ package kelvo.field;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.util.Locale;
+import java.util.regex.Pattern;
 
 /** What a field's number counts, and how traders write it. */
 public enum Unit {
@@ -19,6 +20,9 @@ public enum Unit {
 
   /** A distance to something that is not there, larger than any number. */
   public static final String CLEAR = "clear";
+
+  /** What rounds to nought has no sign. */
+  private static final Pattern NOUGHT = Pattern.compile("-0(\\.0*)?");
 
   private final String header;
 
@@ -94,6 +98,7 @@ public enum Unit {
   }
 
   private static String fixed(double value, int decimals) {
-    return String.format(Locale.ROOT, "%." + decimals + "f", value == 0 ? 0 : value);
+    String text = String.format(Locale.ROOT, "%." + decimals + "f", value);
+    return NOUGHT.matcher(text).matches() ? text.substring(1) : text;
   }
 }

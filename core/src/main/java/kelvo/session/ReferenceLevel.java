@@ -12,6 +12,15 @@ public record ReferenceLevel(long price, String name) {
   /** What a daily swing high above the price is called. */
   public static final String SWING_HIGH = "swing high";
 
+  /** Its name and price where there is little room. */
+  public String shortWords() {
+    return name.replace("premarket", "pm")
+            .replace("prior-day", "prior")
+            .replace("previous", "prior")
+        + " "
+        + Price.text(price);
+  }
+
   /** Its name and price. */
   public String words() {
     return name + " " + Price.text(price);

@@ -2,6 +2,7 @@ package kelvo.universe;
 
 import java.util.ArrayList;
 import java.util.List;
+import kelvo.field.Field;
 import kelvo.field.StateValues;
 import kelvo.field.Values;
 import kelvo.rule.Rule;
@@ -69,15 +70,19 @@ public final class Membership {
         left += whyOut[i].isEmpty() ? 1 : 0;
       } else if (whyOut[i].isEmpty()) {
         String value = check.value(fresh, 0);
-        whyOut[i] =
-            rule.field().words()
-                + (value.isEmpty() ? " is unknown" : " is " + value)
-                + ": \""
-                + rule.sentence()
-                + "\"";
+        whyOut[i] = why(rule, value);
       }
     }
     return new Cut(rule.sentence(), alone, left);
+  }
+
+  /** "fund" rather than that its kind is one; else the field and what it is. */
+  private static String why(Rule rule, String value) {
+    String field = rule.field().words();
+    if (value.isEmpty()) {
+      return field + " unknown";
+    }
+    return rule.field() instanceof Field.Word ? value : field + " " + value;
   }
 
   /** Whether a security is in. */

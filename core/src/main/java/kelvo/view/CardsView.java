@@ -51,12 +51,13 @@ public final class CardsView implements View<List<CardsView.Card>> {
         moment
             .session()
             .numberOf(symbol)
-            .ifPresent(number -> made.add(card(symbol, moment.state(number), moment.now())));
+            .ifPresent(number -> made.add(card(symbol, moment.state(number), moment)));
       }
       return List.copyOf(made);
     }
 
-    private Card card(String symbol, SymbolState state, long now) {
+    Card card(String symbol, SymbolState state, Moment moment) {
+      long now = moment.now();
       return new Card(
           symbol,
           state.price(),

@@ -86,11 +86,16 @@ public final class FactsView implements View<FactsView.FactList> {
   /** The trader's checks, and whether the security moves with others of its sector. */
   private List<Check> checks(SymbolState state, Moment moment) {
     List<Check> all = new ArrayList<>(checks.of(state, moment.now()));
-    String theme = gaps.look(moment).themeOf(session.security(security).symbol());
     all.add(
-        theme.isEmpty()
-            ? new Check("theme", Check.Result.WARN, "none")
-            : new Check("theme", Check.Result.PASS, theme));
+        gaps.look(moment)
+            .themeOf(session.security(security).symbol())
+            .map(
+                theme ->
+                    new Check(
+                        "theme",
+                        Check.Result.PASS,
+                        theme.sector() + ", led by " + theme.members().getFirst().symbol()))
+            .orElse(new Check("theme", Check.Result.WARN, "none")));
     return List.copyOf(all);
   }
 }

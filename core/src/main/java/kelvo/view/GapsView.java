@@ -2,6 +2,7 @@ package kelvo.view;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import kelvo.field.Field;
 import kelvo.field.FieldCatalogue;
 import kelvo.news.Themes;
@@ -46,13 +47,11 @@ public final class GapsView implements View<GapsView.Gaps> {
    * @param themes sectors in which several of them move the same way, thin ones left out
    */
   public record Gaps(List<Gap> all, List<Themes.Theme> themes) {
-    /** The theme that a symbol belongs to; empty for none. */
-    String themeOf(String symbol) {
+    /** The theme that a symbol belongs to. */
+    Optional<Themes.Theme> themeOf(String symbol) {
       return themes.stream()
           .filter(t -> t.members().stream().anyMatch(m -> m.symbol().equals(symbol)))
-          .findFirst()
-          .map(t -> t.sector() + ", led by " + t.members().getFirst().symbol())
-          .orElse("");
+          .findFirst();
     }
   }
 
@@ -61,6 +60,11 @@ public final class GapsView implements View<GapsView.Gaps> {
     this.session = session;
     gap = FieldCatalogue.number("gap").bind(session);
     turnover = FieldCatalogue.number("float turnover").bind(session);
+  }
+
+  /** Whether so little traded that a move may mean nothing. */
+  static boolean isThin(SymbolState state) {
+    return state.trades() < THIN_TRADES || state.volume() < THIN_SHARES;
   }
 
   @Override
@@ -86,7 +90,7 @@ public final class GapsView implements View<GapsView.Gaps> {
                 percent,
                 state.dollarVolume() / (double) Price.DOLLAR,
                 turnover.at(state, now),
-                state.trades() < THIN_TRADES || state.volume() < THIN_SHARES));
+                isThin(state)));
       }
     }
     return new Gaps(List.copyOf(gaps), themes(gaps));

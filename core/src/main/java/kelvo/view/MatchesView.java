@@ -1,6 +1,8 @@
 package kelvo.view;
 
 import java.util.List;
+import kelvo.chart.SecurityBars;
+import kelvo.chart.Spark;
 import kelvo.explain.WhyEmpty;
 import kelvo.scan.Matches;
 import kelvo.scan.Scan;
@@ -12,6 +14,16 @@ public final class MatchesView implements View<MatchesView.MatchList> {
   private final Session session;
   private final Scan scan;
   private final Matches matches;
+  private final SecurityBars bars;
+  private final WhyItMoves why;
+
+  /**
+   * One of those who fit.
+   *
+   * @param spark its day so far
+   * @param why why it moves
+   */
+  public record Listed(Matches.Row match, Spark spark, WhyItMoves.Reason why) {}
 
   /**
    * Who fits a scan at a moment.
@@ -22,13 +34,22 @@ public final class MatchesView implements View<MatchesView.MatchList> {
    * @param whyEmpty the answer when nobody does; null otherwise
    */
   public record MatchList(
-      Scan scan, List<Matches.Row> rows, int fitting, @Nullable WhyEmpty whyEmpty) {}
+      Scan scan, List<Listed> rows, int fitting, @Nullable WhyEmpty whyEmpty) {}
 
   /** The matches of one scan. */
   public MatchesView(Session session, Scan scan) {
     this.session = session;
     this.scan = scan;
     matches = new Matches(scan, session);
+    bars = new SecurityBars(session);
+    why = new WhyItMoves(session);
+  }
+
+  private Listed listed(Matches.Row row, Moment moment) {
+    return new Listed(
+        row,
+        Spark.of(bars.at(row.security(), moment.now())),
+        why.of(row.security(), moment));
   }
 
   @Override
@@ -36,7 +57,7 @@ public final class MatchesView implements View<MatchesView.MatchList> {
     List<Matches.Row> rows = matches.at(moment::state, moment.now());
     return new MatchList(
         scan,
-        List.copyOf(rows.subList(0, Math.min(rows.size(), scan.limit()))),
+        rows.stream().limit(scan.limit()).map(row -> listed(row, moment)).toList(),
         rows.size(),
         rows.isEmpty() ? WhyEmpty.of(session, scan, moment::state, moment.now()) : null);
   }

@@ -5,6 +5,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalInt;
+import java.util.Set;
 import kelvo.field.Field;
 import kelvo.field.FieldCatalogue;
 import kelvo.news.Catalyst;
@@ -28,6 +29,7 @@ public final class NewsView implements View<NewsView.NewsList> {
   private long lastMoment = -1;
   private List<HeadlineWords.Count> words = List.of();
   private int counted;
+  private final Set<String> common;
 
   /**
    * The news so far.
@@ -60,6 +62,9 @@ public final class NewsView implements View<NewsView.NewsList> {
     this.session = session;
     lastMinutes = FieldCatalogue.number("volume 5m").bind(session);
     filter = wanted.in(session);
+    common =
+        HeadlineWords.commonInNames(
+            session.securities().stream().map(facts -> facts.security().name()).toList());
   }
 
   @Override
@@ -88,7 +93,7 @@ public final class NewsView implements View<NewsView.NewsList> {
     }
     if (published.size() != counted) {
       counted = published.size();
-      words = HeadlineWords.of(published, MAX_WORDS);
+      words = HeadlineWords.of(published, common, MAX_WORDS);
     }
     return new NewsList(rows, all, words);
   }

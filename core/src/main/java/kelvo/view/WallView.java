@@ -15,7 +15,7 @@ import kelvo.session.Session;
  */
 public final class WallView implements View<WallView.Wall> {
   /** Most charts on a wall. */
-  public static final int MAX_CHARTS = 60;
+  public static final int MAX_CHARTS = 40;
 
   private static final String RISERS = "risers";
   private static final String FALLERS = "fallers";

@@ -3,6 +3,8 @@ package kelvo.news;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
+import java.util.Set;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 
@@ -20,13 +22,31 @@ class HeadlineWordsTest {
                     "Tidal order for Maren",
                     "More tidal power",
                     "Power cut in Elben"),
+                Set.of(),
                 5))
         .containsExactly(new HeadlineWords.Count("power", 3), new HeadlineWords.Count("tidal", 3));
   }
 
   @Test
   void shortAndEmptyWordsAreNothing() {
-    assertThat(HeadlineWords.of(headlines("This is at sea", "This is at sea", "This is at sea"), 5))
+    assertThat(HeadlineWords.of(headlines("This is at sea", "This is at sea", "This is at sea"), Set.of(), 5))
         .isEmpty();
+  }
+
+  @Test
+  void wordsThatManyCompaniesHaveInTheirNamesAreFiller() {
+    List<String> names =
+        IntStream.range(0, 40)
+            .mapToObj(i -> (i == 0 ? "Tidal" : "Firm" + (char) ('a' + i % 26)) + " Industries")
+            .toList();
+    Set<String> common = HeadlineWords.commonInNames(names);
+
+    assertThat(common).containsExactly("industries");
+    assertThat(
+            HeadlineWords.of(
+                headlines("Tidal Industries up", "Tidal Industries down", "Tidal Industries flat"),
+                common,
+                5))
+        .containsExactly(new HeadlineWords.Count("tidal", 3));
   }
 }

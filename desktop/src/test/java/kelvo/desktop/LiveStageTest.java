@@ -12,7 +12,7 @@ import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
 import kelvo.desktop.grid.Grid;
 import kelvo.desktop.live.LiveStage;
-import kelvo.hit.SymbolStream;
+import kelvo.view.StreamView;
 import kelvo.scan.Scan;
 import kelvo.time.DayTime;
 import kelvo.trigger.Trigger;
@@ -50,7 +50,7 @@ class LiveStageTest {
     opened.close();
   }
 
-  private static Grid<SymbolStream.Row> stream(FxRobot robot) {
+  private static Grid<StreamView.Streamed> stream(FxRobot robot) {
     return robot
         .lookup(
             (Node n) -> n instanceof Grid<?> && n.getAccessibleRole() == AccessibleRole.TABLE_VIEW)
@@ -85,13 +85,13 @@ class LiveStageTest {
     WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.desk().add(List.of(added)));
   }
 
-  private static boolean shows(Grid<SymbolStream.Row> stream, String scan) {
-    return stream.rows().stream().anyMatch(row -> row.newest().scan().equals(scan));
+  private static boolean shows(Grid<StreamView.Streamed> stream, String scan) {
+    return stream.rows().stream().anyMatch(row -> row.hits().newest().scan().equals(scan));
   }
 
   @Test
   void aScanMadeLaterIsNamedAndItsHitsComeAndCanBeLeftOut(FxRobot robot) {
-    Grid<SymbolStream.Row> stream = stream(robot);
+    Grid<StreamView.Streamed> stream = stream(robot);
     until(() -> !stream.rows().isEmpty());
     assertThat(named(robot)).doesNotContain(ADDED);
 

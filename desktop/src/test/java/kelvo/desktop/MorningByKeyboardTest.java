@@ -71,7 +71,7 @@ class MorningByKeyboardTest {
       if (fails) {
         robot.type(KeyCode.D).type(KeyCode.DIGIT1);
       } else if (i % 3 == 2) {
-        robot.type(KeyCode.W);
+        robot.type(KeyCode.W).type(KeyCode.DIGIT1);
       } else {
         robot.type(KeyCode.K).write("clean on all checks").type(KeyCode.ENTER);
       }
@@ -161,8 +161,6 @@ class MorningByKeyboardTest {
     String symbol = focus();
     robot.type(KeyCode.K).type(KeyCode.DIGIT1);
     until(() -> !focus().equals(symbol));
-    robot.type(KeyCode.UP);
-    until(() -> focus().equals(symbol));
     robot
         .type(KeyCode.S)
         .type(KeyCode.B)

@@ -14,18 +14,48 @@ import org.junit.jupiter.params.provider.EnumSource;
  */
 class ThemeTest {
   private static final double MIN = 4.5;
+  private static final double MIN_OF_EDGES = 3;
 
   @ParameterizedTest
   @EnumSource(Theme.class)
   void everyTextColourCanBeReadOnEveryGround(Theme theme) {
     for (Tone text :
         new Tone[] {
-          Tone.INK, Tone.FADED, Tone.ACCENT, Tone.UP, Tone.DOWN, Tone.CATALYST, Tone.HALT
+          Tone.INK,
+          Tone.FADED,
+          Tone.ACCENT,
+          Tone.UP,
+          Tone.DOWN,
+          Tone.GOOD,
+          Tone.BAD,
+          Tone.CATALYST,
+          Tone.HALT
         }) {
-      for (Tone ground : new Tone[] {Tone.GROUND, Tone.CARD, Tone.SELECTION}) {
+      for (Tone ground : new Tone[] {Tone.GROUND, Tone.CARD, Tone.WASH, Tone.SELECTION}) {
         assertThat(contrast(theme.colour(text), theme.colour(ground)))
             .as("%s %s on %s", theme, text, ground)
             .isGreaterThanOrEqualTo(MIN);
+      }
+    }
+  }
+
+  @ParameterizedTest
+  @EnumSource(Theme.class)
+  void aHaltCanBeReadOnItsOwnGroundAndStandsOutFromTheRest(Theme theme) {
+    Color ground = theme.colour(Tone.HALT_GROUND);
+
+    assertThat(contrast(theme.colour(Tone.HALT_INK), ground)).isGreaterThanOrEqualTo(MIN);
+    assertThat(ground.getSaturation()).isGreaterThan(theme.colour(Tone.CARD).getSaturation() + 0.2);
+  }
+
+  @ParameterizedTest
+  @EnumSource(Theme.class)
+  void edgesOfFieldsAndWhatHasTheKeysCanBeSeen(Theme theme) {
+    for (Tone edge : new Tone[] {Tone.EDGE, Tone.ACCENT}) {
+      for (Tone ground : new Tone[] {Tone.GROUND, Tone.CARD}) {
+        assertThat(contrast(theme.colour(edge), theme.colour(ground)))
+            .as("%s %s on %s", theme, edge, ground)
+            .isGreaterThanOrEqualTo(MIN_OF_EDGES);
       }
     }
   }

@@ -90,7 +90,7 @@ class UniverseStageTest {
                             opened
                                 .workspace
                                 .session()
-                                .security(row.security())
+                                .security(row.match().security())
                                 .symbol()
                                 .equals("TIDARC")));
     until(() -> shown().hits().stream().noneMatch(hit -> hit.symbol().equals("TIDARC")));

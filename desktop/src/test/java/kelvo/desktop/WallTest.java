@@ -54,8 +54,8 @@ class WallTest {
   /** The middle of a place in the first row. */
   private Point2D place(int column) {
     double width = wall.getLayoutBounds().getWidth();
-    double tile = width / Math.max(1, (int) (width / 84));
-    return wall.localToScreen((column + 0.5) * tile, HEAD + 20);
+    double tile = (width - 6) / Math.max(1, (int) ((width - 6) / 150));
+    return wall.localToScreen((column + 0.5) * tile, HEAD + 22 + 30);
   }
 
   private List<String> symbols() {

@@ -232,6 +232,8 @@ class WholeDayTest {
   @Test
   void bothThemesArePainted() {
     ready();
+    Platform.runLater(() -> opened.workspace.focusOn("GENSED"));
+    until(() -> opened.window.minuteBarsDrawn() > 0);
     for (Theme theme : Theme.values()) {
       Platform.runLater(() -> opened.workspace.theme().set(theme));
       until(() -> opened.window.getScene().getStylesheets().equals(theme.styles()));
@@ -288,7 +290,7 @@ class WholeDayTest {
   @Test
   void howManyTheTenHoldsIsTheTradersChoiceAndIsTakenBack(FxRobot robot) {
     ready();
-    robot.clickOn((Node n) -> n instanceof Label l && l.getText().startsWith("The Ten, "));
+    robot.clickOn((Node n) -> n instanceof Label l && l.getText().equals("The Ten"));
     robot.clickOn("At most 3");
     until(() -> opened.workspace.desk().mostKept().get() == 3);
     WaitForAsyncUtils.waitForAsyncFx(

@@ -16,18 +16,21 @@ import kelvo.desktop.theme.Numbers;
 import kelvo.desktop.theme.Tone;
 import kelvo.desktop.workspace.DayStage;
 import kelvo.desktop.workspace.Followed;
+import kelvo.desktop.workspace.StageKey;
 import kelvo.desktop.workspace.StageKind;
 import kelvo.desktop.workspace.Workspace;
 import kelvo.field.Unit;
 import kelvo.rule.Vocabulary;
 import kelvo.time.DayTime;
 import kelvo.view.CatalystFilter;
+import kelvo.news.NewsCategory;
+import kelvo.news.NewsReading;
 import kelvo.view.NewsView;
 
 /** The Catalysts stage: the news so far, filtered by what it is and by the market's answer. */
 public final class CatalystsStage extends BorderPane implements DayStage {
   /** Its kind. */
-  public static final StageKind KIND = new StageKind("Catalysts", 4);
+  public static final StageKind KIND = new StageKind("Catalysts", 4, "fth-file-text");
 
   private final Workspace workspace;
   private final TextField filter = new TextField();
@@ -58,6 +61,7 @@ public final class CatalystsStage extends BorderPane implements DayStage {
     setTop(top);
     setCenter(items);
     items.columns(columns());
+    items.groups(row -> Math.floorDiv(row.item().at(), DayTime.DAY));
     items.onTold(workspace.action()::set);
     items.onSelect(row -> workspace.focusOn(row.symbol()));
     items.theme(workspace.theme().get());
@@ -66,39 +70,53 @@ public final class CatalystsStage extends BorderPane implements DayStage {
 
   private static List<GridColumn<NewsView.NewsRow>> columns() {
     return List.of(
-        GridColumn.words(
-            "Time", "When it was published, New York; a dot for an earlier day", 46, r -> time(r)),
         GridColumn.<NewsView.NewsRow>words(
-                "Symbol",
-                "In the accent's colour when it is about the company, faded when it is only named",
-                64,
-                r -> r.symbol())
-            .toned(r -> r.subject() ? Tone.ACCENT : Tone.FADED),
+                "time", "When it was published, New York; a dot for an earlier day.", 52, r -> time(r))
+            .growing(0),
+        GridColumn.<NewsView.NewsRow>symbols(NewsView.NewsRow::symbol)
+            .toned(r -> r.subject() ? Tone.INK : Tone.FADED),
         GridColumn.<NewsView.NewsRow>numbers(
-                "Since %",
-                "Change of the price since it was published",
-                56,
+                "since",
+                "Change of the price since it was published.",
+                60,
                 r -> Numbers.percent(r.changeSince()))
             .toned(r -> Tone.ofChange(r.changeSince())),
-        GridColumn.words("Headline", "As published", 226, r -> r.item().headline()),
-        GridColumn.words(
-            "About", "The category, by its words", 84, r -> r.item().reading().category().words()),
+        GridColumn.<NewsView.NewsRow>words(
+                "headline", "As published.", 240, r -> r.item().headline())
+            .growing(4)
+            .toned(r -> r.subject() ? Tone.INK : Tone.FADED),
+        GridColumn.<NewsView.NewsRow>words(
+                "about",
+                "The category, by its words, and how much such an item can move a price when that is"
+                    + " much; empty when they say neither.",
+                96,
+                r -> about(r.item().reading()))
+            .growing(0)
+            .toned(r -> Tone.CATALYST),
         GridColumn.<NewsView.NewsRow>numbers(
-                "Tone",
-                "From -1, bad for the price, to 1, by its words",
-                42,
-                r -> Unit.NUMBER.text(r.item().reading().tone()))
-            .toned(r -> Tone.ofChange(r.item().reading().tone())),
-        GridColumn.words(
-            "Weight",
-            "How much such an item can move a price",
-            56,
-            r -> r.item().reading().weight().words()),
+                "tone",
+                "From -1, bad for the price, to 1, by its words; empty when they take no side.",
+                50,
+                r -> tone(r.item().reading().tone()))
+            .toned(r -> Tone.ofMoney(r.item().reading().tone())),
         GridColumn.numbers(
-            "Volume 5m",
-            "Shares of the last five minutes",
+            "volume 5m",
+            "Shares of the last five minutes.",
             60,
             r -> Unit.SHARES.text(r.volumeFiveMinutes())));
+  }
+
+  /** What is neutral stays empty. */
+  private static String about(NewsReading reading) {
+    String category =
+        reading.category() == NewsCategory.OTHER ? "" : reading.category().words();
+    return reading.weight() == NewsCategory.Weight.HIGH
+        ? (category + ", weighty").replaceFirst("^, ", "")
+        : category;
+  }
+
+  private static String tone(double tone) {
+    return tone == 0 ? "" : Unit.NUMBER.text(tone);
   }
 
   private static String time(NewsView.NewsRow row) {
@@ -120,6 +138,13 @@ public final class CatalystsStage extends BorderPane implements DayStage {
       }
       standing.setText(e.getMessage());
     }
+  }
+
+  @Override
+  public List<StageKey> keys() {
+    return List.of(
+        new StageKey("J, space", "the next item"),
+        new StageKey("F", "filter"));
   }
 
   @Override

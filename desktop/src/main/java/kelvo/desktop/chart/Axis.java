@@ -1,5 +1,9 @@
 package kelvo.desktop.chart;
 
+import java.util.ArrayList;
+import java.util.List;
+import kelvo.tape.Price;
+
 /**
  * A straight scale from values to pixels, top to bottom.
  *
@@ -7,6 +11,8 @@ package kelvo.desktop.chart;
  * @param high value at the top
  */
 record Axis(double low, double high, double top, double height) {
+  private static final double[] ROUND = {1, 2, 2.5, 5};
+
   /** An axis with some room above and below. */
   static Axis of(double low, double high, double top, double height) {
     double room = Math.max((high - low) * 0.06, high * 0.001);
@@ -21,11 +27,26 @@ record Axis(double low, double high, double top, double height) {
     return high - (y - top) / height * (high - low);
   }
 
-  /** A round step that makes about so many lines. */
-  double step(int lines) {
-    double raw = (high - low) / lines;
-    double power = Math.pow(10, Math.floor(Math.log10(raw)));
-    double part = raw / power;
-    return power * (part < 1.5 ? 1 : part < 3.5 ? 2 : part < 7.5 ? 5 : 10);
+  /**
+   * The heights of the scale: round prices, 1, 2, 2.5 or 5 times a power of ten apart and whole
+   * ticks each, so that no two read the same.
+   *
+   * @param most how many at most
+   */
+  List<Long> steps(int most) {
+    long least = Price.of(low);
+    long range = Price.of(high) - least;
+    long tick = low < 1 ? 1 : Price.DOLLAR / 100;
+    long step = tick;
+    for (int place = 0; range / step > most; place++) {
+      long power = tick * (long) Math.pow(10, place / ROUND.length);
+      long wanted = Math.round(power * ROUND[place % ROUND.length]);
+      step = wanted % tick == 0 ? wanted : step;
+    }
+    List<Long> steps = new ArrayList<>();
+    for (long at = Math.ceilDiv(least, step) * step; at <= least + range; at += step) {
+      steps.add(at);
+    }
+    return steps;
   }
 }

@@ -6,18 +6,16 @@ import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 
 /** Chooses the bars' length and the hours of the intraday chart. */
 public final class ChartBar extends HBox {
   private static final int[] MINUTES = {1, 5, 15};
-  private static final String HELP =
-      "wheel zooms, drag moves, Shift-drag measures, double click resets";
-
   /** The choices of a focus side. */
   public ChartBar(ChartChoice choice) {
-    super(4);
+    super(6);
     setAlignment(Pos.CENTER_LEFT);
-    getStyleClass().addAll("card", "chart-bar");
+    getStyleClass().addAll("card", "part");
     for (int minutes : MINUTES) {
       ToggleButton button = button(minutes + " min", "Bars of " + minutes + " minutes");
       button.setSelected(choice.minutes().get() == minutes);
@@ -37,14 +35,17 @@ public final class ChartBar extends HBox {
             "Draw",
             "A click sets a level, a drag draws a trend line; both alert. The same with Ctrl held");
     draw.selectedProperty().bindBidirectional(choice.drawing());
-    Label help = new Label(HELP);
-    help.setTooltip(new Tooltip(HELP));
-    help.getStyleClass().addAll("small", "faded");
-    help.setMinWidth(0);
-    help.setPrefWidth(60);
-    help.setMaxWidth(Double.MAX_VALUE);
-    HBox.setHgrow(help, Priority.ALWAYS);
-    getChildren().addAll(extended, draw, help);
+    Region space = new Region();
+    HBox.setHgrow(space, Priority.ALWAYS);
+    getChildren()
+        .addAll(extended, draw, space, key("VWAP", "tone-accent"), key("EMA 9", "faded"));
+  }
+
+  /** What a line of the chart is, in its colour. */
+  private static Label key(String words, String tone) {
+    Label label = new Label(words + " —");
+    label.getStyleClass().addAll("small", tone);
+    return label;
   }
 
   private static ToggleButton button(String words, String help) {

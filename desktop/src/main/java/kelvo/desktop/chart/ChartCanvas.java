@@ -23,9 +23,11 @@ import org.jspecify.annotations.Nullable;
  * by all charts.
  */
 abstract class ChartCanvas extends Region {
-  static final double SCALE_WIDTH = 52;
+  static final double SCALE_WIDTH = 88;
   static final double TIME_HEIGHT = 16;
   private static final double NOWHERE = -1;
+  private static final double STEP_HEIGHT = 22;
+  private static final double MIN_BODY = 3;
 
   private final Canvas canvas = new Canvas();
   private final ChartChoice choice;
@@ -34,6 +36,7 @@ abstract class ChartCanvas extends Region {
   private double pointerX = NOWHERE;
   private double pointerY = NOWHERE;
   private double draggedFrom;
+  private boolean onStrip;
   private @Nullable Axis axis;
   private @Nullable Ruler ruler;
   private @Nullable DrawnLine drawing;
@@ -94,6 +97,16 @@ abstract class ChartCanvas extends Region {
   /** Takes what was drawn by hand. */
   abstract void drawn(DrawnLine line, Axis on);
 
+  /** How much of the lower end is a strip of the whole, on which the shown part is dragged. */
+  double stripHeight() {
+    return 0;
+  }
+
+  /** What a place on the strip stands for. */
+  double atOnStrip(double x) {
+    return x;
+  }
+
   private void point(MouseEvent e) {
     pointerX = e.getX();
     pointerY = e.getY();
@@ -106,6 +119,12 @@ abstract class ChartCanvas extends Region {
 
   private void press(MouseEvent e) {
     draggedFrom = e.getX();
+    onStrip = e.getY() > getHeight() - stripHeight();
+    if (onStrip) {
+      span.centre(atOnStrip(e.getX()));
+      paint();
+      return;
+    }
     boolean measures = e.isShiftDown() || e.getButton() == MouseButton.SECONDARY;
     boolean draws = axis != null && draws(e);
     drawing = draws ? new DrawnLine(e.getX(), e.getY(), e.getX(), e.getY()) : null;
@@ -120,7 +139,9 @@ abstract class ChartCanvas extends Region {
   private void drag(MouseEvent e) {
     Ruler measuring = ruler;
     DrawnLine line = drawing;
-    if (line != null) {
+    if (onStrip) {
+      span.centre(atOnStrip(e.getX()));
+    } else if (line != null) {
       drawing = line.to(e.getX(), e.getY());
     } else if (measuring != null) {
       ruler = new Ruler(measuring.x0(), measuring.y0(), e.getX(), e.getY());
@@ -190,7 +211,7 @@ abstract class ChartCanvas extends Region {
   }
 
   final double plotHeight() {
-    return getHeight() - TIME_HEIGHT;
+    return getHeight() - TIME_HEIGHT - stripHeight();
   }
 
   final void paint() {
@@ -205,26 +226,28 @@ abstract class ChartCanvas extends Region {
 
   final void message(GraphicsContext g, String text) {
     g.setFill(theme.colour(Tone.FADED));
-    g.setFont(Theme.font(12));
+    g.setFont(Theme.font(13));
     g.setTextAlign(TextAlignment.LEFT);
     g.setTextBaseline(VPos.TOP);
     g.fillText(text, 12, 12);
   }
 
-  /** The scale of prices on the right; the axis is that of this painting from here on. */
-  final void scale(GraphicsContext g, Axis on) {
+  /**
+   * The scale of prices; the axis is that of this painting from here on.
+   *
+   * @return what is to stand at it, painted when all that belongs there is known
+   */
+  final AxisLabels scale(GraphicsContext g, Axis on) {
     axis = on;
-    double step = on.step(Math.max(2, (int) (on.height() / 36)));
-    g.setFont(Theme.font(10));
-    g.setTextBaseline(VPos.CENTER);
-    g.setTextAlign(TextAlignment.LEFT);
-    for (double value = Math.ceil(on.low() / step) * step; value <= on.high(); value += step) {
-      double y = Math.round(on.y(value)) + 0.5;
-      g.setStroke(theme.colour(Tone.LINES));
+    AxisLabels labels =
+        new AxisLabels(plotWidth(), SCALE_WIDTH, on.top(), on.top() + on.height());
+    g.setStroke(theme.colour(Tone.HAIR));
+    for (long price : on.steps(Math.max(2, (int) (on.height() / STEP_HEIGHT)))) {
+      double y = Math.round(on.y(Price.dollars(price))) + 0.5;
       g.strokeLine(0, y, plotWidth(), y);
-      g.setFill(theme.colour(Tone.FADED));
-      g.fillText(Price.text(Price.of(value)), plotWidth() + 4, y);
+      labels.step(y, Price.text(price));
     }
+    return labels;
   }
 
   /** A bar: hollow when it rose, filled when it fell. */
@@ -244,7 +267,7 @@ abstract class ChartCanvas extends Region {
     g.strokeLine(middle, on.y(Price.dollars(high)), middle, on.y(Price.dollars(low)));
     double top = on.y(Price.dollars(Math.max(open, close)));
     double height = Math.max(1, on.y(Price.dollars(Math.min(open, close))) - top);
-    if (width >= 3) {
+    if (width >= MIN_BODY) {
       double left = Math.floor(x) + 0.5;
       g.fillRect(left, top, Math.max(1, Math.floor(width) - 1), height);
       g.strokeRect(left, top, Math.max(1, Math.floor(width) - 1), height);
@@ -254,6 +277,10 @@ abstract class ChartCanvas extends Region {
   /** A line through values; unknown ones break it. */
   final void line(
       GraphicsContext g, Axis on, double[] xs, double[] values, Tone tone, double width) {
+    g.save();
+    g.beginPath();
+    g.rect(0, on.top(), plotWidth(), on.height());
+    g.clip();
     g.setStroke(theme.colour(tone));
     g.setLineWidth(width);
     g.beginPath();
@@ -269,7 +296,7 @@ abstract class ChartCanvas extends Region {
       }
     }
     g.stroke();
-    g.setLineWidth(1);
+    g.restore();
   }
 
   /** What the hand does now: the crosshair, what is measured and what is being drawn. */
@@ -335,10 +362,10 @@ abstract class ChartCanvas extends Region {
     g.setFill(theme.colour(tone));
     g.fillRect(plotWidth() + 1, y - 8, SCALE_WIDTH - 1, 16);
     g.setFill(theme.colour(Tone.CARD));
-    g.setFont(Theme.strongFont(11));
+    g.setFont(Theme.font(12));
     g.setTextBaseline(VPos.CENTER);
     g.setTextAlign(TextAlignment.LEFT);
-    g.fillText(Price.text(Price.of(dollars)), plotWidth() + 4, y);
+    g.fillText(Price.text(Price.of(dollars)), plotWidth() + 6, y);
   }
 
   /** A bar in words, for the crosshair. */

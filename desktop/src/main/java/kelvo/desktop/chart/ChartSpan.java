@@ -48,6 +48,11 @@ final class ChartSpan {
     show(fixed - x / width * span, span);
   }
 
+  /** Moves so that a place is in the middle. */
+  void centre(double at) {
+    show(at - (to - from) / 2, to - from);
+  }
+
   /** Moves by so many pixels; something stays in sight. */
   void drag(double pixels) {
     show(from - pixels * (to - from) / width, to - from);

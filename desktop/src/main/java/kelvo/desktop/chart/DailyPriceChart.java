@@ -24,7 +24,7 @@ import org.jspecify.annotations.Nullable;
  * overhead and the trader's own levels. Its unit of time is the place of a bar.
  */
 public final class DailyPriceChart extends ChartCanvas {
-  private static final double BAR_WIDTH = 4;
+  private static final double BAR_WIDTH = 5;
   private static final double MIN_DAYS = 10;
 
   private final DrawnLevels drawnLevels;
@@ -62,7 +62,7 @@ public final class DailyPriceChart extends ChartCanvas {
     List<ShownLevel> lines = new ArrayList<>();
     for (ReferenceLevel reference : symbol.references()) {
       if (reference.name().equals(ReferenceLevel.SWING_HIGH)) {
-        lines.add(new ShownLevel(reference.price(), reference.words(), Tone.FADED));
+        lines.add(new ShownLevel(reference.price(), reference.shortWords(), Tone.FADED));
       }
     }
     for (Level level : standing) {
@@ -134,7 +134,7 @@ public final class DailyPriceChart extends ChartCanvas {
     int to = Math.clamp((int) Math.ceil(span().to()), from + 1, end);
     List<DailyBar> seen = bars.subList(from, to);
     Axis axis = axis(seen);
-    scale(g, axis);
+    AxisLabels labels = scale(g, axis);
     months(g, from, to);
     double width = span().pixels(1);
     for (int place = from; place < to; place++) {
@@ -143,7 +143,7 @@ public final class DailyPriceChart extends ChartCanvas {
           g,
           axis,
           span().x(place),
-          Math.min(width * 0.875, 14),
+          Math.min(width * 0.75, 14),
           bar.open(),
           bar.high(),
           bar.low(),
@@ -151,9 +151,16 @@ public final class DailyPriceChart extends ChartCanvas {
       barsDrawn++;
     }
     averages(g, axis, shown.chart(), from, to);
-    LevelLines lines = new LevelLines(g, theme(), axis, plotWidth());
+    LevelLines lines = new LevelLines(g, theme(), axis, plotWidth(), labels);
     levels.forEach(l -> lines.level(Price.dollars(l.price()), l.words(), l.tone()));
-    lines.names();
+    DailyBar last = bars.getLast();
+    labels.price(
+        axis.y(Price.dollars(last.close())),
+        Price.text(last.close()),
+        bars.size() < 2
+            ? Tone.INK
+            : Tone.ofChange(last.close() - bars.get(bars.size() - 2).close()));
+    labels.paint(g, theme());
     hand(g, axis);
     legend(g);
   }
@@ -169,7 +176,7 @@ public final class DailyPriceChart extends ChartCanvas {
   }
 
   private void months(GraphicsContext g, int from, int to) {
-    g.setFont(Theme.font(10));
+    g.setFont(Theme.condensed(11));
     g.setTextAlign(TextAlignment.LEFT);
     g.setTextBaseline(VPos.CENTER);
     g.setFill(theme().colour(Tone.FADED));
@@ -178,7 +185,7 @@ public final class DailyPriceChart extends ChartCanvas {
       LocalDate date = bars.get(place).date();
       double x = span().x(place);
       if (date.getMonth() != bars.get(place - 1).date().getMonth() && x < plotWidth() - 30) {
-        g.setStroke(theme().colour(Tone.LINES));
+        g.setStroke(theme().colour(Tone.HAIR));
         g.strokeLine(x, 0, x, plotHeight());
         if (x >= free) {
           g.fillText(month(date), x + 2, plotHeight() + TIME_HEIGHT / 2);
@@ -200,7 +207,7 @@ public final class DailyPriceChart extends ChartCanvas {
     for (int i = 0; i < xs.length; i++) {
       xs[i] = span().x(from + i + 0.5);
     }
-    average(g, axis, xs, days.ema10(), from, Tone.CATALYST, 1);
+    average(g, axis, xs, days.ema10(), from, Tone.FADED, 1);
     average(g, axis, xs, days.ema50(), from, Tone.ACCENT, 1.3);
     average(g, axis, xs, days.ema200(), from, Tone.INK, 1.6);
   }
@@ -234,7 +241,7 @@ public final class DailyPriceChart extends ChartCanvas {
     if (!pointerOnChart()) {
       new Legend(g, theme())
           .name("days", Tone.INK)
-          .name("EMA 10", Tone.CATALYST)
+          .name("EMA 10", Tone.FADED)
           .name("50", Tone.ACCENT)
           .name("200", Tone.INK);
     }

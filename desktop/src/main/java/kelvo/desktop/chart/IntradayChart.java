@@ -1,7 +1,9 @@
 package kelvo.desktop.chart;
 
 import java.time.LocalDate;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.text.TextAlignment;
@@ -27,11 +29,16 @@ import org.jspecify.annotations.Nullable;
  */
 public final class IntradayChart extends ChartCanvas {
   private static final double VOLUME_SHARE = 0.17;
-  private static final long MIN_SPAN = 150 * DayTime.MINUTE;
+  private static final int BARS = 75;
+
+  /** A bar of three pixels and the room between two. */
+  private static final double BAR_WIDTH = 5.5;
+
   private static final long MIN_ZOOMED = 10 * DayTime.MINUTE;
-  private static final long ROOM_LEFT = 5 * DayTime.MINUTE;
-  private static final long ROOM_RIGHT = 12 * DayTime.MINUTE;
+  private static final int ROOM_RIGHT = 3;
+  private static final double TIME_APART = 56;
   private static final double HALF_A_PIXEL = 0.5;
+  private static final double MARK_APART = 7;
 
   private final DrawnLevels drawnLevels;
   private LocalDate day = LocalDate.EPOCH;
@@ -44,6 +51,8 @@ public final class IntradayChart extends ChartCanvas {
 
   /** Where a hit is drawn. */
   private record Mark(long at, long price, Side side) {}
+
+  private record MarkPlace(long bar, Side side) {}
 
   /** What a painting shows of a symbol, the moment apart. */
   private record Content(
@@ -195,30 +204,47 @@ public final class IntradayChart extends ChartCanvas {
     List<MinuteBar> seen = seen();
     Axis axis = axis(seen, plot * (1 - VOLUME_SHARE));
     hours(g, plot);
-    scale(g, axis);
+    AxisLabels labels = scale(g, axis);
     halts(g, shown.halts(), plot);
     volume(g, seen, plot);
     bars(g, axis, seen);
     averages(g, axis, seen);
-    LevelLines lines = levels(g, axis, shown);
+    levels(new LevelLines(g, theme(), axis, plotWidth(), labels), axis, shown);
     hits(g, axis, shown.hits());
     fills(g, axis, shown.fills());
-    lines.names();
-    tag(g, axis, Price.dollars(shown.price()), Tone.ofChange(shown.change()));
+    labels.price(
+        axis.y(Price.dollars(shown.price())),
+        Price.text(shown.price()),
+        Tone.ofChange(shown.change()));
+    labels.paint(g, theme());
+    strip().paint(g, theme(), shown.minutes(), span(), SCALE_WIDTH);
     hand(g, axis);
-    legend(g);
+  }
+
+  private DayStrip strip() {
+    return new DayStrip(
+        getHeight() - DayStrip.HEIGHT,
+        DayStrip.HEIGHT,
+        plotWidth(),
+        DayTime.FIRST,
+        Math.max(now, DayTime.FIRST + DayTime.HOUR));
+  }
+
+  @Override
+  double stripHeight() {
+    return DayStrip.HEIGHT;
+  }
+
+  @Override
+  double atOnStrip(double x) {
+    return strip().at(x);
   }
 
   private void layTime() {
-    long first = bars.getFirst().start();
-    long end = Math.min(now, choice().extended().get() ? now : close) + ROOM_RIGHT;
-    span()
-        .lay(
-            DayTime.FIRST,
-            DayTime.LAST,
-            Math.max(DayTime.FIRST, first - ROOM_LEFT),
-            Math.max(end, first + MIN_SPAN),
-            plotWidth());
+    long last = Math.min(now, choice().extended().get() ? now : close);
+    long fitting = (long) Math.max(BARS, plotWidth() / BAR_WIDTH);
+    long end = last + ROOM_RIGHT * barLength();
+    span().lay(DayTime.FIRST, DayTime.LAST, end - fitting * barLength(), end, plotWidth());
   }
 
   /** The bars in the stretch that is shown; the nearest one when there is none. */
@@ -245,21 +271,30 @@ public final class IntradayChart extends ChartCanvas {
   }
 
   private void hours(GraphicsContext g, double plot) {
-    g.setFont(Theme.font(10));
+    g.setFont(Theme.condensed(11));
     g.setTextAlign(TextAlignment.CENTER);
     g.setTextBaseline(VPos.CENTER);
     double open = x(SessionHours.OPEN);
     if (open > 0) {
-      g.setFill(theme().colour(Tone.GROUND));
+      g.setFill(theme().colour(Tone.WASH));
       g.fillRect(0, 0, Math.min(open, plotWidth()), plot);
     }
-    long step = span().pixels(DayTime.HOUR) > 90 ? DayTime.HOUR / 2 : DayTime.HOUR;
+    long step = hourStep();
     for (long at = ((long) span().from() / step + 1) * step; x(at) < plotWidth() - 14; at += step) {
-      g.setStroke(theme().colour(Tone.LINES));
+      g.setStroke(theme().colour(Tone.HAIR));
       g.strokeLine(Math.round(x(at)) + 0.5, 0, Math.round(x(at)) + 0.5, plot);
       g.setFill(theme().colour(Tone.FADED));
       g.fillText(DayTime.minutes(at), x(at), plot + TIME_HEIGHT / 2);
     }
+  }
+
+  private long hourStep() {
+    for (long minutes : new long[] {5, 15, 30}) {
+      if (span().pixels(minutes * DayTime.MINUTE) >= TIME_APART) {
+        return minutes * DayTime.MINUTE;
+      }
+    }
+    return DayTime.HOUR;
   }
 
   private void halts(GraphicsContext g, List<Halts.Halt> halts, double plot) {
@@ -285,7 +320,7 @@ public final class IntradayChart extends ChartCanvas {
   }
 
   private void bars(GraphicsContext g, Axis axis, List<MinuteBar> bars) {
-    double width = Math.min(14, span().pixels(barLength()) * 0.8);
+    double width = Math.min(14, Math.max(1, span().pixels(barLength()) * 0.7));
     for (MinuteBar bar : bars) {
       bar(g, axis, x(bar.start()), width, bar.open(), bar.high(), bar.low(), bar.close());
       barsDrawn++;
@@ -294,14 +329,20 @@ public final class IntradayChart extends ChartCanvas {
 
   private void averages(GraphicsContext g, Axis axis, List<MinuteBar> bars) {
     double[] xs = bars.stream().mapToDouble(b -> x(b.start() + barLength() / 2)).toArray();
-    line(g, axis, xs, bars.stream().mapToDouble(MinuteBar::ema9).toArray(), Tone.CATALYST, 1.2);
-    line(g, axis, xs, bars.stream().mapToDouble(MinuteBar::vwap).toArray(), Tone.ACCENT, 1.8);
+    line(g, axis, xs, bars.stream().mapToDouble(MinuteBar::ema9).toArray(), Tone.FADED, 1.2);
+    double[] vwaps = bars.stream().mapToDouble(MinuteBar::vwap).toArray();
+    // It is anchored anew at the open: a line between the two would be a price that never was.
+    for (int i = 1; i < vwaps.length; i++) {
+      if (bars.get(i).start() >= SessionHours.OPEN && bars.get(i - 1).start() < SessionHours.OPEN) {
+        vwaps[i - 1] = Double.NaN;
+      }
+    }
+    line(g, axis, xs, vwaps, Tone.ACCENT, 1.8);
   }
 
-  private LevelLines levels(GraphicsContext g, Axis axis, Content shown) {
-    LevelLines lines = new LevelLines(g, theme(), axis, plotWidth());
+  private void levels(LevelLines lines, Axis axis, Content shown) {
     for (ReferenceLevel reference : shown.references()) {
-      lines.level(Price.dollars(reference.price()), reference.words(), Tone.FADED);
+      lines.level(Price.dollars(reference.price()), reference.shortWords(), Tone.FADED);
     }
     for (Level level : shown.levels()) {
       double price = Price.dollars(level.priceAt(now));
@@ -310,26 +351,41 @@ public final class IntradayChart extends ChartCanvas {
       } else {
         double from = axis.y(Price.dollars(level.priceAt(timeAt(0))));
         double to = axis.y(Price.dollars(level.priceAt(timeAt(plotWidth()))));
-        lines.slanted(from, to, x(now), level.words(now));
+        lines.slanted(from, to, level.words(now));
       }
     }
-    return lines;
   }
 
+  /** One mark a bar and side, with how many hits there were. */
   private void hits(GraphicsContext g, Axis axis, List<Mark> hits) {
-    g.setFill(theme().colour(Tone.ACCENT));
-    double last = -10;
+    Map<MarkPlace, Integer> counts = new LinkedHashMap<>();
     for (Mark hit : hits) {
-      double at = x(hit.at());
-      if (at - last >= 5) {
-        double way = hit.side().direction();
-        double y = axis.y(Price.dollars(hit.price())) + way * 9;
-        g.fillPolygon(
-            new double[] {at - 3.5, at + 3.5, at},
-            new double[] {y + way * 4, y + way * 4, y - way * 3},
-            3);
-        last = at;
+      counts.merge(new MarkPlace(hit.at() / barLength() * barLength(), hit.side()), 1, Integer::sum);
+    }
+    g.setFill(theme().colour(Tone.ACCENT));
+    g.setFont(Theme.condensed(11));
+    g.setTextBaseline(VPos.CENTER);
+    g.setTextAlign(TextAlignment.LEFT);
+    for (MinuteBar bar : bars) {
+      for (Side side : Side.values()) {
+        Integer count = counts.get(new MarkPlace(bar.start(), side));
+        if (count != null) {
+          mark(g, axis, bar, side, count);
+        }
       }
+    }
+  }
+
+  private void mark(GraphicsContext g, Axis axis, MinuteBar bar, Side side, int count) {
+    double x = x(bar.start() + barLength() / 2);
+    double way = side.direction() < 0 ? -1 : 1;
+    double y = axis.y(Price.dollars(way > 0 ? bar.low() : bar.high())) + way * MARK_APART;
+    g.fillPolygon(
+        new double[] {x - 3.5, x + 3.5, x},
+        new double[] {y + way * 4, y + way * 4, y - way * 2},
+        3);
+    if (count > 1 && span().pixels(barLength()) >= MARK_APART) {
+      g.fillText(Integer.toString(count), x - 3, y + way * 11);
     }
   }
 
@@ -338,10 +394,9 @@ public final class IntradayChart extends ChartCanvas {
     g.setTextAlign(TextAlignment.CENTER);
     g.setTextBaseline(VPos.CENTER);
     for (Fill fill : fills) {
-      boolean in = fill.side().sign() > 0;
       double at = x(fill.at());
       double y = axis.y(fill.price().doubleValue());
-      g.setFill(theme().colour(in ? Tone.UP : Tone.DOWN));
+      g.setFill(theme().colour(Tone.INK));
       g.fillOval(at - 7, y - 7, 14, 14);
       g.setFill(theme().colour(Tone.CARD));
       g.fillText(fill.side().word().substring(0, 1).toUpperCase(java.util.Locale.ROOT), at, y);
@@ -357,14 +412,5 @@ public final class IntradayChart extends ChartCanvas {
         .map(b -> words(b.open(), b.high(), b.low(), b.close(), b.volume()))
         .map(words -> DayTime.minutes(bar) + words)
         .orElse(DayTime.minutes(bar) + "  no print");
-  }
-
-  private void legend(GraphicsContext g) {
-    if (!pointerOnChart()) {
-      new Legend(g, theme())
-          .name(choice().minutes().get() + " min", Tone.INK)
-          .name("VWAP", Tone.ACCENT)
-          .name("EMA 9", Tone.CATALYST);
-    }
   }
 }

@@ -18,7 +18,7 @@ final class Legend {
   Legend(GraphicsContext g, Theme theme) {
     this.g = g;
     this.theme = theme;
-    g.setFont(Theme.font(10));
+    g.setFont(Theme.condensed(11));
     g.setTextAlign(TextAlignment.LEFT);
     g.setTextBaseline(VPos.TOP);
   }

@@ -41,7 +41,7 @@ record Ruler(double x0, double y0, double x1, double y1) {
     g.setStroke(theme.colour(Tone.LINES));
     g.strokeRect(left, y1 - LABEL_HEIGHT - 2, LABEL_WIDTH, LABEL_HEIGHT);
     g.setFill(theme.colour(Tone.INK));
-    g.setFont(Theme.font(11));
+    g.setFont(Theme.condensed(12));
     g.setTextAlign(TextAlignment.LEFT);
     g.setTextBaseline(VPos.CENTER);
     g.fillText(words, left + 5, y1 - LABEL_HEIGHT / 2 - 2);

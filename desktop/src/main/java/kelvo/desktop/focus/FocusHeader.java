@@ -5,6 +5,7 @@ import java.util.List;
 import javafx.geometry.Pos;
 import javafx.scene.control.Label;
 import javafx.scene.control.OverrunStyle;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -19,52 +20,86 @@ import org.jspecify.annotations.Nullable;
 
 /** Symbol, name, price, change, flags in words, and the newest catalyst. */
 public final class FocusHeader extends VBox {
+  private static final String HALTED = "halted ";
+
   private final Label symbol = new Label();
   private final Label name = new Label();
   private final Label price = new Label();
   private final Label change = new Label();
-  private final Label flags = new Label();
+  private final Label sector = new Label();
+  private final HBox flags = new HBox(6);
   private final Label catalyst = new Label();
 
   /** A header with nothing in it. */
   public FocusHeader() {
     super(0);
-    getStyleClass().addAll("part", "card");
+    getStyleClass().addAll("part", "card", "divided");
     symbol.getStyleClass().add("symbol");
     price.getStyleClass().add("symbol");
     price.setMinWidth(Region.USE_PREF_SIZE);
     symbol.setMinWidth(Region.USE_PREF_SIZE);
-    change.getStyleClass().add("strong");
+    change.getStyleClass().add("clock");
+    sector.getStyleClass().add("pill");
+    sector.setMinWidth(0);
     change.setMinWidth(Region.USE_PREF_SIZE);
     name.getStyleClass().add("faded");
-    flags.getStyleClass().addAll("small", "tone-down");
     catalyst.getStyleClass().addAll("small", "tone-catalyst");
+    catalyst.setMinWidth(0);
     catalyst.setTextOverrun(OverrunStyle.ELLIPSIS);
     Region space = new Region();
     HBox.setHgrow(space, Priority.ALWAYS);
-    HBox line = new HBox(10, symbol, name, space, price, change);
-    line.setAlignment(Pos.BASELINE_LEFT);
+    HBox line = new HBox(10, symbol, name, sector, space, price, change);
+    line.setAlignment(Pos.CENTER_LEFT);
+    catalyst.setMaxWidth(Double.MAX_VALUE);
+    HBox.setHgrow(catalyst, Priority.ALWAYS);
     HBox second = new HBox(12, catalyst, flags);
+    second.setAlignment(Pos.CENTER_LEFT);
     flags.setMinWidth(Region.USE_PREF_SIZE);
     getChildren().addAll(line, second);
-    setMinHeight(52);
+    setMinHeight(62);
   }
 
   /** Shows a symbol; null for none. */
   public void show(QuoteView.@Nullable Quote quote) {
     if (quote == null) {
-      List.of(name, price, change, flags, catalyst).forEach(l -> l.setText(""));
+      List.of(name, price, change, sector, catalyst).forEach(l -> l.setText(""));
+      sector.setVisible(false);
+      flags.getChildren().clear();
       symbol.setText("No symbol in focus");
       return;
     }
     symbol.setText(quote.facts().symbol());
-    name.setText(quote.facts().security().name() + " · " + quote.facts().security().sector());
+    name.setText(quote.facts().security().name());
+    sector.setText(quote.facts().security().sector());
+    sector.setVisible(!sector.getText().isEmpty());
     price.setText(Price.text(quote.price()));
-    change.setText(Numbers.percent(quote.changePercent()) + (quote.change() >= 0 ? " ▲" : " ▼"));
+    String sign = quote.change() > 0 ? "▲ " : quote.change() < 0 ? "▼ " : "";
+    change.setText(sign + Numbers.percent(quote.changePercent()));
     change.getStyleClass().removeAll("tone-up", "tone-down");
-    change.getStyleClass().add(quote.change() >= 0 ? "tone-up" : "tone-down");
-    flags.setText(String.join(" · ", flags(quote)));
-    catalyst.setText(newest(quote.news()));
+    if (!sign.isEmpty()) {
+      change.getStyleClass().add(quote.change() > 0 ? "tone-up" : "tone-down");
+    }
+    flag(flags(quote));
+    boolean none = quote.news().isEmpty();
+    catalyst.setText(none ? "No news names it" : newest(quote.news()));
+    catalyst.getStyleClass().removeAll("faded", "tone-catalyst");
+    catalyst.getStyleClass().add(none ? "faded" : "tone-catalyst");
+    catalyst.setTooltip(none ? null : new Tooltip(newest(quote.news())));
+  }
+
+  /** The flags as pills; a halt is loud. */
+  private void flag(List<String> words) {
+    List<String> told = flags.getChildren().stream().map(flag -> ((Label) flag).getText()).toList();
+    if (told.equals(words)) {
+      return;
+    }
+    flags.getChildren().clear();
+    for (String word : words) {
+      Label flag = new Label(word);
+      flag.getStyleClass().addAll("pill", word.startsWith(HALTED) ? "loud" : "wrong");
+      flag.setMinWidth(Region.USE_PREF_SIZE);
+      flags.getChildren().add(flag);
+    }
   }
 
   private static List<String> flags(QuoteView.Quote quote) {
@@ -81,15 +116,12 @@ public final class FocusHeader extends VBox {
       flags.add("price is the " + quote.priceSource());
     }
     if (!quote.halts().all().isEmpty() && quote.halts().all().getLast().to() == Long.MAX_VALUE) {
-      flags.add("halted " + quote.halts().all().getLast().reason());
+      flags.add(HALTED + quote.halts().all().getLast().reason());
     }
     return flags;
   }
 
   private static String newest(List<Catalyst> news) {
-    if (news.isEmpty()) {
-      return "No news names it";
-    }
     Catalyst item = news.getFirst();
     return Numbers.when(item.at()) + "  " + item.headline();
   }

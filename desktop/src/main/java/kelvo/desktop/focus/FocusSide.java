@@ -18,6 +18,7 @@ import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
 import kelvo.desktop.chart.ChartChoice;
 import kelvo.desktop.days.DailyPart;
 import kelvo.desktop.intraday.IntradayPart;
@@ -33,6 +34,7 @@ import org.jspecify.annotations.Nullable;
 public final class FocusSide extends BorderPane {
   private final Workspace workspace;
   private final FocusHeader header = new FocusHeader();
+  private final FiveFigures figures;
   private final ChartChoice choice;
   private final IntradayPart minutes;
   private final SymbolPart days;
@@ -61,7 +63,8 @@ public final class FocusSide extends BorderPane {
         .filter(kind -> !kind.equals(IntradayPart.KIND) && !kind.equals(DailyPart.KIND))
         .forEach(kind -> lowerParts.put(kind, kind.make(workspace, choice)));
     chosen = lowerParts.keySet().iterator().next();
-    setTop(header);
+    figures = new FiveFigures(workspace);
+    setTop(new VBox(header, figures));
     charts = new SplitPane(minutes.node(), days.node(), lower(kinds, ownWindow));
     charts.setOrientation(Orientation.VERTICAL);
     setCenter(charts);
@@ -144,7 +147,13 @@ public final class FocusSide extends BorderPane {
     }
   }
 
+  /** Puts something of a stage below all parts; null for nothing. */
+  public void putBelow(@Nullable Node node) {
+    setBottom(node);
+  }
+
   private void follow(String symbol) {
+    figures.show(symbol);
     minutes.show(symbol);
     days.show(symbol);
     shownLower().show(symbol);

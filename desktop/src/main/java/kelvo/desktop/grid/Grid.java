@@ -10,9 +10,11 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
 import java.util.function.Function;
+import java.util.function.ToDoubleFunction;
 import javafx.scene.AccessibleRole;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.control.Tooltip;
@@ -24,6 +26,7 @@ import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.Region;
 import javafx.stage.FileChooser;
 import javafx.util.Duration;
+import kelvo.desktop.theme.TextWidth;
 import kelvo.desktop.theme.Theme;
 import org.jspecify.annotations.Nullable;
 
@@ -51,6 +54,11 @@ public final class Grid<R> extends Region {
   private boolean revealing;
 
   private double scroll;
+  private double sideways;
+  private boolean onBar;
+  private ColumnWidths widths = new ColumnWidths(List.of(), 0);
+  private ToDoubleFunction<R> strength = row -> 1;
+  private Function<R, String> more = row -> "";
   private boolean pointerInside;
   private Consumer<R> onSelect = row -> {};
   private String emptyText = "";
@@ -77,7 +85,12 @@ public final class Grid<R> extends Region {
     tooltip.setShowDelay(Duration.millis(400));
     addEventHandler(MouseEvent.MOUSE_PRESSED, this::press);
     addEventHandler(KeyEvent.KEY_PRESSED, this::key);
-    setOnScroll(e -> scrollBy(-e.getDeltaY()));
+    setOnScroll(
+        e -> {
+          scrollSideways(-(e.isShiftDown() && e.getDeltaX() == 0 ? e.getDeltaY() : e.getDeltaX()));
+          scrollBy(e.isShiftDown() ? 0 : -e.getDeltaY());
+        });
+    setOnMouseDragged(this::scrollTo);
     setOnContextMenuRequested(this::menu);
     setOnMouseEntered(e -> pointerInside = true);
     setOnMouseMoved(this::help);
@@ -88,9 +101,31 @@ public final class Grid<R> extends Region {
   /** Sets other columns; the rows that follow are for them, so those shown go. */
   public void columns(List<GridColumn<R>> wanted) {
     columns = List.copyOf(wanted);
+    sideways = 0;
+    share();
     rows = List.of();
     waiting = null;
     paint();
+  }
+
+  private void share() {
+    double bar = rows.size() > visibleRows() ? GridPainter.BAR_WIDTH : 0;
+    widths = new ColumnWidths(columns, getWidth() - bar);
+  }
+
+  /** How strongly rows are painted, 0 to 1: some stand back behind the others. */
+  public void strength(ToDoubleFunction<R> of) {
+    strength = of;
+  }
+
+  /** What rows have in common; a line stands between two that do not. */
+  public void groups(Function<R, Object> of) {
+    painter.groups(of);
+  }
+
+  /** What a row tells when it is pointed at, beside what is cut. */
+  public void more(Function<R, String> of) {
+    more = of;
   }
 
   /** What is called when a row is chosen. */
@@ -133,7 +168,11 @@ public final class Grid<R> extends Region {
     if (!pointerInside || rows.isEmpty()) {
       waiting = null;
       waitingCount = 0;
+      boolean hadBar = rows.size() > visibleRows();
       rows = List.copyOf(wanted);
+      if (hadBar != rows.size() > visibleRows()) {
+        share();
+      }
       if (revealing) {
         reveal();
       }
@@ -152,7 +191,7 @@ public final class Grid<R> extends Region {
 
   private List<R> ordered(List<R> asGiven) {
     for (GridColumn<R> column : columns) {
-      if (column.title().equals(sortedBy)) {
+      if (!sortedBy.isEmpty() && column.title().equals(sortedBy)) {
         return asGiven.stream().sorted(ShownOrder.of(column, descending)).toList();
       }
     }
@@ -179,14 +218,8 @@ public final class Grid<R> extends Region {
   }
 
   private @Nullable GridColumn<R> columnAt(double x) {
-    double right = 0;
-    for (GridColumn<R> column : columns) {
-      right += column.width();
-      if (x < right) {
-        return column;
-      }
-    }
-    return null;
+    int column = widths.at(x + sideways);
+    return column < 0 ? null : columns.get(column);
   }
 
   private void hold(List<R> wanted) {
@@ -217,7 +250,7 @@ public final class Grid<R> extends Region {
 
   /** How many rows can be seen without scrolling. */
   public int visibleRows() {
-    return Math.min(rows.size(), (int) ((getHeight() - GridPainter.HEADER_HEIGHT) / ROW_HEIGHT));
+    return Math.clamp((int) ((getHeight() - GridPainter.HEADER_HEIGHT) / ROW_HEIGHT), 0, rows.size());
   }
 
   /** Chooses a row by its key, without telling anyone. */
@@ -227,6 +260,12 @@ public final class Grid<R> extends Region {
     scroll = selectedIndex() < 0 ? 0 : scroll;
     reveal();
     paint();
+  }
+
+  /** The chosen row; empty for none. */
+  public Optional<R> selected() {
+    int index = selectedIndex();
+    return index < 0 ? Optional.empty() : Optional.of(rows.get(index));
   }
 
   /** Chooses the row so many places further and tells about it. */
@@ -271,6 +310,11 @@ public final class Grid<R> extends Region {
 
   private void press(MouseEvent event) {
     requestFocus();
+    onBar = event.getX() > getWidth() - GridPainter.BAR_WIDTH && rows.size() > visibleRows();
+    if (onBar) {
+      scrollTo(event);
+      return;
+    }
     GridColumn<R> header = event.getY() < GridPainter.HEADER_HEIGHT ? columnAt(event.getX()) : null;
     if (header != null) {
       sortBy(header);
@@ -280,6 +324,20 @@ public final class Grid<R> extends Region {
     if (index >= 0) {
       choose(index);
     }
+  }
+
+  /** The bar's handle is dragged, or pressed to come there. */
+  private void scrollTo(MouseEvent event) {
+    if (onBar) {
+      double body = getHeight() - GridPainter.HEADER_HEIGHT;
+      double part = Math.clamp((event.getY() - GridPainter.HEADER_HEIGHT) / body, 0, 1);
+      scroll = part * mostScroll();
+      paint();
+    }
+  }
+
+  private double mostScroll() {
+    return Math.max(0, rows.size() * ROW_HEIGHT - (getHeight() - GridPainter.HEADER_HEIGHT));
   }
 
   private int rowAt(double y) {
@@ -355,17 +413,30 @@ public final class Grid<R> extends Region {
   }
 
   private void scrollBy(double pixels) {
-    double most = Math.max(0, rows.size() * ROW_HEIGHT - (getHeight() - GridPainter.HEADER_HEIGHT));
-    scroll = Math.clamp(scroll + pixels, 0, most);
+    scroll = Math.clamp(scroll + pixels, 0, mostScroll());
     paint();
   }
 
+  private void scrollSideways(double pixels) {
+    sideways = Math.clamp(sideways + pixels, 0, Math.max(0, widths.all() - getWidth()));
+  }
+
+  /** A header says what its column is; a cell that is cut, the whole of it. */
   private void help(MouseEvent event) {
-    GridColumn<R> column = event.getY() < GridPainter.HEADER_HEIGHT ? columnAt(event.getX()) : null;
-    if (column == null) {
+    int place = widths.at(event.getX() + sideways);
+    String told = "";
+    if (place >= 0 && event.getY() < GridPainter.HEADER_HEIGHT) {
+      told = columns.get(place).help() + " Click to sort.";
+    } else if (place >= 0 && rowAt(event.getY()) >= 0) {
+      String text = columns.get(place).text().apply(rows.get(rowAt(event.getY())));
+      double width = TextWidth.of(text, GridPainter.font(columns.get(place)));
+      boolean cut = width > widths.width(place) - 2 * ColumnWidths.PAD;
+      told = ((cut ? text : "") + "\n" + more.apply(rows.get(rowAt(event.getY())))).strip();
+    }
+    if (told.isEmpty()) {
       Tooltip.uninstall(this, tooltip);
     } else {
-      tooltip.setText(column.help() + " Click to sort.");
+      tooltip.setText(told);
       Tooltip.install(this, tooltip);
     }
   }
@@ -374,6 +445,8 @@ public final class Grid<R> extends Region {
   protected void layoutChildren() {
     canvas.setWidth(getWidth());
     canvas.setHeight(getHeight());
+    share();
+    scrollSideways(0);
     scrollBy(0);
   }
 
@@ -381,9 +454,18 @@ public final class Grid<R> extends Region {
     painter.paint(
         theme,
         columns,
+        widths,
         rows,
         new GridPainter.View(
-            scroll, selectedIndex(), isFocused(), waitingCount, emptyText, sortedBy, descending),
-        key);
+            scroll,
+            sideways,
+            selectedIndex(),
+            isFocused(),
+            waitingCount,
+            emptyText,
+            sortedBy,
+            descending),
+        key,
+        strength);
   }
 }

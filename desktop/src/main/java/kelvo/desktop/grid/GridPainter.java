@@ -5,7 +5,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
 import javafx.animation.AnimationTimer;
+import java.util.function.ToDoubleFunction;
+import javafx.geometry.Rectangle2D;
 import javafx.geometry.VPos;
+import javafx.scene.text.Font;
+import kelvo.desktop.theme.TextWidth;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
@@ -15,18 +19,19 @@ import kelvo.desktop.theme.Tone;
 
 /** Paints the visible rows of a grid. A cell whose text changed keeps a tint that fades. */
 final class GridPainter<R> {
-  static final double HEADER_HEIGHT = 34;
+  static final double HEADER_HEIGHT = 26;
+  static final double HEADER_FONT = 11;
+  static final double BAR_WIDTH = 8;
 
-  /** Width of a character of running text, pixels. */
-  private static final double CHARACTER_WIDTH = 5.9;
-
-  private static final double PAD = 6;
+  private static final double BODY_FONT = 13;
+  private static final double SHORTEST_THUMB = 24;
   private static final long FADE_NANOS = 600_000_000L;
   private static final double TINT = 0.28;
 
   /** What is seen of the rows. */
   record View(
       double scroll,
+      double sideways,
       int selected,
       boolean focused,
       int waiting,
@@ -39,7 +44,8 @@ final class GridPainter<R> {
   private record Shown(String text, long changedAt) {}
 
   private final Canvas canvas;
-  private final Map<Cell, Shown> shown = new HashMap<>();
+  private Map<Cell, Shown> shown = new HashMap<>();
+  private Map<Cell, Shown> shownNow = new HashMap<>();
   private final AnimationTimer fading =
       new AnimationTimer() {
         @Override
@@ -47,6 +53,7 @@ final class GridPainter<R> {
           again.run();
         }
       };
+  private Function<R, Object> group = row -> "";
   private Runnable again = () -> {};
   private boolean runs;
 
@@ -54,13 +61,30 @@ final class GridPainter<R> {
     this.canvas = canvas;
   }
 
+  void groups(Function<R, Object> of) {
+    group = of;
+  }
+
   String line(R row, List<GridColumn<R>> columns, String separator) {
     return String.join(separator, columns.stream().map(c -> c.text().apply(row)).toList());
   }
 
+  /** The font of a cell: symbols stand out, numbers and words are told apart. */
+  static Font font(GridColumn<?> column) {
+    return column.strong()
+        ? Theme.strongFont(BODY_FONT)
+        : column.right() ? Theme.font(BODY_FONT) : Theme.condensed(BODY_FONT);
+  }
+
   void paint(
-      Theme theme, List<GridColumn<R>> columns, List<R> rows, View view, Function<R, Object> key) {
-    again = () -> paint(theme, columns, rows, view, key);
+      Theme theme,
+      List<GridColumn<R>> columns,
+      ColumnWidths widths,
+      List<R> rows,
+      View view,
+      Function<R, Object> key,
+      ToDoubleFunction<R> strength) {
+    again = () -> paint(theme, columns, widths, rows, view, key, strength);
     double width = canvas.getWidth();
     double height = canvas.getHeight();
     if (width <= 0 || height <= 0) {
@@ -74,23 +98,26 @@ final class GridPainter<R> {
         Math.min(
             rows.size() - 1, (int) ((view.scroll() + height - HEADER_HEIGHT) / Grid.ROW_HEIGHT));
     boolean fades = false;
+    shownNow = new HashMap<>();
     for (int i = first; i <= last; i++) {
       double y = HEADER_HEIGHT + i * Grid.ROW_HEIGHT - view.scroll();
-      fades |=
-          row(
-              g,
-              theme,
-              columns,
-              rows.get(i),
-              y,
-              i == view.selected(),
-              view.focused(),
-              key.apply(rows.get(i)));
+      ground(g, theme, y, i == view.selected(), view.focused());
+      if (i > 0 && !group.apply(rows.get(i)).equals(group.apply(rows.get(i - 1)))) {
+        g.setFill(theme.colour(Tone.EDGE));
+        g.fillRect(0, y - 1.5, width, 2);
+      }
+      g.save();
+      g.translate(-view.sideways(), 0);
+      g.setGlobalAlpha(strength.applyAsDouble(rows.get(i)));
+      fades |= row(g, theme, columns, widths, rows.get(i), y, key.apply(rows.get(i)));
+      g.restore();
     }
+    shown = shownNow;
     if (rows.isEmpty()) {
       empty(g, theme, view.emptyText(), width);
     }
-    header(g, theme, columns, width, view);
+    header(g, theme, columns, widths, view);
+    bars(g, theme, widths, rows.size(), view);
     animate(fades);
   }
 
@@ -106,34 +133,34 @@ final class GridPainter<R> {
   }
 
   private void header(
-      GraphicsContext g, Theme theme, List<GridColumn<R>> columns, double width, View view) {
-    g.setFill(theme.colour(Tone.GROUND));
+      GraphicsContext g, Theme theme, List<GridColumn<R>> columns, ColumnWidths widths, View view) {
+    double width = canvas.getWidth();
+    g.setFill(theme.colour(Tone.CARD));
     g.fillRect(0, 0, width, HEADER_HEIGHT);
     g.setStroke(theme.colour(Tone.LINES));
     g.strokeLine(0, HEADER_HEIGHT - 0.5, width, HEADER_HEIGHT - 0.5);
-    g.setFont(Theme.font(11));
-    g.setFill(theme.colour(Tone.FADED));
+    g.setFont(Theme.condensed(HEADER_FONT));
     g.setTextBaseline(VPos.CENTER);
-    double x = 0;
-    for (GridColumn<R> column : columns) {
-      int space = middleSpace(column.title());
-      boolean two = space > 0 && column.title().length() * 5.6 > column.width() - PAD;
-      if (two) {
-        text(g, column.title().substring(0, space), x, column, 10);
-        text(g, column.title().substring(space + 1), x, column, 23);
-      } else {
-        text(g, column.title(), x, column, HEADER_HEIGHT / 2);
+    g.save();
+    g.translate(-view.sideways(), 0);
+    for (int c = 0; c < columns.size(); c++) {
+      GridColumn<R> column = columns.get(c);
+      double at =
+          column.right()
+              ? widths.left(c) + widths.width(c) - ColumnWidths.PAD
+              : widths.left(c) + ColumnWidths.PAD;
+      g.setFill(theme.colour(Tone.FADED));
+      g.setTextAlign(column.right() ? TextAlignment.RIGHT : TextAlignment.LEFT);
+      g.fillText(column.title(), at, HEADER_HEIGHT / 2);
+      if (!column.title().isEmpty() && column.title().equals(view.sortedBy())) {
+        sortMark(g, theme, at, view.descending());
       }
-      if (column.title().equals(view.sortedBy())) {
-        sortMark(g, theme, x + (column.right() ? column.width() - PAD : PAD), view.descending());
-      }
-      x += column.width();
     }
-    int waiting = view.waiting();
-    if (waiting > 0) {
+    g.restore();
+    if (view.waiting() > 0) {
       g.setFill(theme.colour(Tone.ACCENT));
       g.setTextAlign(TextAlignment.RIGHT);
-      g.fillText(waiting + " waiting", width - PAD, HEADER_HEIGHT / 2);
+      g.fillText(view.waiting() + " waiting", width - ColumnWidths.PAD, HEADER_HEIGHT / 2);
     }
   }
 
@@ -142,86 +169,92 @@ final class GridPainter<R> {
     double base = descending ? HEADER_HEIGHT - 6 : HEADER_HEIGHT - 2;
     g.setFill(theme.colour(Tone.ACCENT));
     g.fillPolygon(new double[] {x - 4, x + 4, x}, new double[] {base, base, tip}, 3);
-    g.setFill(theme.colour(Tone.FADED));
   }
 
-  /** The space nearest to the middle of a title; -1 when it has none. */
-  private static int middleSpace(String title) {
-    int after = title.indexOf(' ', title.length() / 2);
-    int before = title.lastIndexOf(' ', title.length() / 2);
-    return after >= 0 && (before < 0 || after - title.length() / 2 < title.length() / 2 - before)
-        ? after
-        : before;
-  }
-
-  private boolean row(
-      GraphicsContext g,
-      Theme theme,
-      List<GridColumn<R>> columns,
-      R row,
-      double y,
-      boolean selected,
-      boolean focused,
-      Object rowKey) {
+  private void ground(
+      GraphicsContext g, Theme theme, double y, boolean selected, boolean focused) {
     if (selected) {
       g.setFill(theme.colour(Tone.SELECTION));
       g.fillRect(0, y, canvas.getWidth(), Grid.ROW_HEIGHT);
       g.setFill(theme.colour(focused ? Tone.ACCENT : Tone.FADED));
       g.fillRect(0, y, 3, Grid.ROW_HEIGHT);
     }
+    g.setStroke(theme.colour(Tone.HAIR));
+    g.strokeLine(0, y + Grid.ROW_HEIGHT - 0.5, canvas.getWidth(), y + Grid.ROW_HEIGHT - 0.5);
+  }
+
+  private boolean row(
+      GraphicsContext g,
+      Theme theme,
+      List<GridColumn<R>> columns,
+      ColumnWidths widths,
+      R row,
+      double y,
+      Object rowKey) {
     boolean fades = false;
-    double x = 0;
     g.setTextBaseline(VPos.CENTER);
     for (int c = 0; c < columns.size(); c++) {
       GridColumn<R> column = columns.get(c);
+      Rectangle2D cell =
+          new Rectangle2D(widths.left(c), y, widths.width(c), Grid.ROW_HEIGHT - 1);
+      GridColumn.Picture<R> picture = column.picture();
+      if (picture != null) {
+        picture.paint(g, theme, row, cell);
+        continue;
+      }
       String text = column.text().apply(row);
-      fades |= tint(g, theme, new Cell(rowKey, c), text, x, y, column.width());
-      g.setFont(c == 0 ? Theme.strongFont(12) : Theme.font(12));
+      fades |= tint(g, theme, new Cell(rowKey, c), text, cell);
+      Font font = font(column);
+      g.setFont(font);
       g.setFill(theme.colour(column.tone().apply(row)));
-      text(g, text, x, column, y + Grid.ROW_HEIGHT / 2);
-      x += column.width();
+      g.setTextAlign(column.right() ? TextAlignment.RIGHT : TextAlignment.LEFT);
+      g.fillText(
+          TextWidth.cut(text, font, cell.getWidth() - 2 * ColumnWidths.PAD),
+          column.right() ? cell.getMaxX() - ColumnWidths.PAD : cell.getMinX() + ColumnWidths.PAD,
+          y + Grid.ROW_HEIGHT / 2);
     }
-    g.setStroke(theme.colour(Tone.LINES).deriveColor(0, 1, 1, 0.5));
-    g.strokeLine(0, y + Grid.ROW_HEIGHT - 0.5, canvas.getWidth(), y + Grid.ROW_HEIGHT - 0.5);
     return fades;
   }
 
   private boolean tint(
-      GraphicsContext g, Theme theme, Cell cell, String text, double x, double y, double width) {
+      GraphicsContext g, Theme theme, Cell cell, String text, Rectangle2D place) {
     long now = System.nanoTime();
     Shown before = shown.get(cell);
     if (before == null || !before.text().equals(text)) {
       before = new Shown(text, before == null ? now - FADE_NANOS : now);
-      shown.put(cell, before);
     }
+    shownNow.put(cell, before);
     double left = 1 - (now - before.changedAt()) / (double) FADE_NANOS;
     if (left <= 0) {
       return false;
     }
     Color colour = theme.colour(Tone.ACCENT);
     g.setFill(Color.color(colour.getRed(), colour.getGreen(), colour.getBlue(), TINT * left));
-    g.fillRect(x, y, width, Grid.ROW_HEIGHT - 1);
+    g.fillRect(place.getMinX(), place.getMinY(), place.getWidth(), place.getHeight());
     return true;
   }
 
-  private static void text(
-      GraphicsContext g, String text, double x, GridColumn<?> column, double y) {
-    g.setTextAlign(column.right() ? TextAlignment.RIGHT : TextAlignment.LEFT);
-    g.fillText(
-        column.right() ? text : shortened(text, column.width()),
-        column.right() ? x + column.width() - PAD : x + PAD + 2,
-        y,
-        column.width() - PAD);
-  }
-
-  /** Words that would have to be squeezed to be read are cut short. */
-  private static String shortened(String words, double width) {
-    int most = (int) (width / CHARACTER_WIDTH);
-    return words.length() <= most ? words : words.substring(0, most - 1).stripTrailing() + "…";
+  /** What is seen of all there is, down and across; nothing where all is seen. */
+  private void bars(GraphicsContext g, Theme theme, ColumnWidths widths, int rows, View view) {
+    double body = canvas.getHeight() - HEADER_HEIGHT;
+    double all = rows * Grid.ROW_HEIGHT;
+    g.setFill(theme.colour(Tone.EDGE));
+    if (all > body && body > 0) {
+      double thumb = Math.max(SHORTEST_THUMB, body * body / all);
+      double at = view.scroll() / (all - body) * (body - thumb);
+      g.fillRoundRect(
+          canvas.getWidth() - BAR_WIDTH + 2, HEADER_HEIGHT + at, BAR_WIDTH - 4, thumb, 4, 4);
+    }
+    double width = canvas.getWidth();
+    if (widths.all() > width) {
+      double thumb = Math.max(SHORTEST_THUMB, width * width / widths.all());
+      double at = view.sideways() / (widths.all() - width) * (width - thumb);
+      g.fillRoundRect(at, canvas.getHeight() - BAR_WIDTH + 2, thumb, BAR_WIDTH - 4, 4, 4);
+    }
   }
 
   private static void empty(GraphicsContext g, Theme theme, String text, double width) {
-    g.setFont(Theme.font(12));
+    g.setFont(Theme.font(BODY_FONT));
     g.setFill(theme.colour(Tone.FADED));
     g.setTextAlign(TextAlignment.LEFT);
     g.setTextBaseline(VPos.TOP);

@@ -2,6 +2,7 @@ package kelvo.desktop.live;
 
 import java.util.List;
 import javafx.collections.ListChangeListener;
+import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.scene.Parent;
 import javafx.scene.control.CheckBox;
@@ -19,6 +20,7 @@ import kelvo.desktop.theme.Numbers;
 import kelvo.desktop.theme.Tone;
 import kelvo.desktop.workspace.DayStage;
 import kelvo.desktop.workspace.Followed;
+import kelvo.desktop.workspace.StageKey;
 import kelvo.desktop.workspace.StageKind;
 import kelvo.desktop.workspace.Workspace;
 import kelvo.field.Unit;
@@ -33,15 +35,17 @@ import kelvo.view.StreamView;
 /** The Live stage: halts, the stream of hits by symbol, the cards of the Ten. */
 public final class LiveStage extends BorderPane implements DayStage {
   /** Its kind. */
-  public static final StageKind KIND = new StageKind("Live", 3);
+  public static final StageKind KIND = new StageKind("Live", 3, "fth-activity");
+
+  private static final PseudoClass HALTED = PseudoClass.getPseudoClass("halted");
 
   private final Workspace workspace;
   private final HBox halts = new HBox(12);
-  private final Grid<SymbolStream.Row> stream =
-      new Grid<>("Hits by symbol", row -> row.newest().security());
+  private final Grid<StreamView.Streamed> stream =
+      new Grid<>("Hits by symbol", row -> row.hits().newest().security());
   private final TenCards cards;
   private final MenuButton scans = new MenuButton("Scans in the stream");
-  private final Followed<List<SymbolStream.Row>> rows;
+  private final Followed<List<StreamView.Streamed>> rows;
   private final Followed<HaltsView.HaltList> haltList;
 
   /** The stage of a window. */
@@ -50,16 +54,18 @@ public final class LiveStage extends BorderPane implements DayStage {
     cards = new TenCards(workspace);
     rows = new Followed<>(workspace, stream::rows);
     haltList = new Followed<>(workspace, this::halts);
-    halts.getStyleClass().addAll("card", "part");
+    halts.getStyleClass().addAll("halts", "part");
     halts.setAlignment(Pos.CENTER_LEFT);
     halts.setMinHeight(30);
     setTop(new VBox(halts, switches()));
     setCenter(stream);
     setBottom(cards);
-    stream.columns(columns());
+    stream.columns(StreamColumns.ALL);
+    stream.strength(StreamColumns::strength);
+    stream.more(StreamColumns::atTheHit);
     stream.emptyText(
         "No hits yet. Scans look from the start of their windows; the day rail shows when.");
-    stream.onSelect(row -> workspace.focusOn(row.newest().symbol()));
+    stream.onSelect(row -> workspace.focusOn(row.now().symbol()));
     stream.theme(workspace.theme().get());
     workspace.theme().addListener((o, was, is) -> stream.theme(is));
     workspace
@@ -104,6 +110,12 @@ public final class LiveStage extends BorderPane implements DayStage {
   }
 
   @Override
+  public List<StageKey> keys() {
+    return List.of(
+        new StageKey("J, space", "the next hit"));
+  }
+
+  @Override
   public StageKind kind() {
     return KIND;
   }
@@ -115,7 +127,8 @@ public final class LiveStage extends BorderPane implements DayStage {
 
   @Override
   public void shown() {
-    rows.follow(new StreamView(workspace.scans(), workspace.alerts().silenced().get()));
+    rows.follow(new StreamView(
+            workspace.session(), workspace.scans(), workspace.alerts().silenced().get()));
     haltList.follow(new HaltsView());
     cards.shown();
   }
@@ -133,51 +146,9 @@ public final class LiveStage extends BorderPane implements DayStage {
     }
   }
 
-  private List<GridColumn<SymbolStream.Row>> columns() {
-    return List.of(
-        GridColumn.words("Symbol", "The ticker", 66, r -> r.newest().symbol()),
-        GridColumn.words(
-            "Last hit",
-            "Time of the newest hit, New York",
-            60,
-            r -> DayTime.seconds(r.newest().at())),
-        GridColumn.<SymbolStream.Row>words(
-                "What happened",
-                "The trigger of the newest hit",
-                138,
-                r -> arrow(r.newest()) + r.newest().trigger().words())
-            .toned(r -> Tone.ofChange(r.newest().side().direction())),
-        GridColumn.words("Scan", "The scan that hit", 98, r -> r.newest().scan()),
-        GridColumn.<SymbolStream.Row>numbers(
-                "Repeats",
-                "How often this trigger has fired without a pause of the scan's fold time",
-                48,
-                r -> "×" + r.repeats())
-            .toned(r -> r.repeats() >= 10 ? Tone.ACCENT : Tone.INK),
-        GridColumn.numbers(
-            "a minute",
-            "Firings a minute in this run",
-            48,
-            r -> r.ratePerMinute() == 0 ? "" : Numbers.fixed(r.ratePerMinute(), 1)),
-        GridColumn.numbers(
-            "Price $", "Kelvo's price at the hit", 52, r -> Price.text(r.newest().price())),
-        GridColumn.<SymbolStream.Row>numbers(
-                "Change %",
-                "From the previous close, at the hit", 62, r -> Numbers.percent(r.changePercent()))
-            .toned(r -> Tone.ofChange(r.changePercent())),
-        GridColumn.numbers(
-            "Volume 5m",
-            "Shares of the five minutes before the hit",
-            62,
-            r -> Unit.SHARES.text(r.volumeFiveMinutes())));
-  }
-
-  private static String arrow(Hit hit) {
-    return hit.side().direction() > 0 ? "▲ " : "▼ ";
-  }
-
   private void halts(HaltsView.HaltList shown) {
     halts.getChildren().clear();
+    halts.pseudoClassStateChanged(HALTED, !shown.halted().isEmpty());
     if (shown.halted().isEmpty()) {
       Label none = new Label("No halts");
       none.getStyleClass().add("faded");
@@ -199,7 +170,7 @@ public final class LiveStage extends BorderPane implements DayStage {
                   + " min "
                   + seconds % 60
                   + " s");
-      label.getStyleClass().addAll("strong", "tone-halt");
+      label.getStyleClass().add("strong");
       label.setOnMouseClicked(e -> workspace.focusOn(halted.symbol()));
       halts.getChildren().add(label);
     }

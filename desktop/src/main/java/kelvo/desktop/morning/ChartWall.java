@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import javafx.geometry.Rectangle2D;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
@@ -15,6 +16,7 @@ import javafx.scene.text.TextAlignment;
 import kelvo.chart.Spark;
 import kelvo.desktop.chart.PointedAt;
 import kelvo.desktop.theme.Numbers;
+import kelvo.desktop.theme.TextWidth;
 import kelvo.desktop.theme.Theme;
 import kelvo.desktop.theme.Tone;
 import kelvo.desktop.workspace.Followed;
@@ -31,16 +33,11 @@ import kelvo.view.WallView;
  * Only charts that changed are painted again.
  */
 final class ChartWall extends Region {
-  private static final double MIN_WIDTH = 84;
-  private static final double MIN_HEIGHT = 30;
-  private static final double MAX_HEIGHT = 60;
-  private static final double GAP = 3;
   private static final double HEAD = 24;
   private static final int DAYS = 120;
   private static final int NOBODY = -1;
   private static final double MARGIN = 3;
-  private static final double SYMBOL_HEIGHT = 14;
-  private static final double GROUP_HEIGHT = 12;
+  private static final double SYMBOL_HEIGHT = 17;
 
   /** The small charts' time ends at such a moment, so that it does not move with every minute. */
   private static final long END_STEP = 30 * DayTime.MINUTE;
@@ -56,15 +53,17 @@ final class ChartWall extends Region {
   private final List<String> ownOrder = new ArrayList<>();
   private List<WallView.Tile> tiles = List.of();
   private List<Painted> painted = List.of();
+  private WallLayout layout = WallLayout.of(List.of(), 1);
+  private double scroll;
   private long end = DayTime.FIRST + END_STEP;
   private int dragged = NOBODY;
   private int paintedLast;
 
   /** What a place of the wall shows. */
-  private record Painted(String symbol, String group, double change, Line line, boolean focused) {
+  private record Painted(String symbol, long price, double change, Line line, boolean focused) {
     boolean same(Painted other) {
       return symbol.equals(other.symbol)
-          && group.equals(other.group)
+          && price == other.price
           && focused == other.focused
           && Double.compare(change, other.change) == 0
           && line.same(other.line);
@@ -92,6 +91,7 @@ final class ChartWall extends Region {
     pointer.setOnMousePressed(e -> dragged = placeAt(e));
     pointer.setOnMouseReleased(this::release);
     pointer.setOnMouseMoved(this::point);
+    pointer.setOnScroll(e -> scrollBy(-e.getDeltaY()));
     pointer.setOnMouseExited(e -> workspace.pointed().set(null));
     workspace.pointed().addListener((o, was, is) -> crosshair());
     workspace.theme().addListener((o, was, is) -> repaint());
@@ -133,23 +133,25 @@ final class ChartWall extends Region {
     return paintedLast;
   }
 
-  private int columns() {
-    return Math.max(1, (int) (getWidth() / MIN_WIDTH));
-  }
-
-  private double width() {
-    return getWidth() / columns();
-  }
-
-  /** As high as lets every chart be seen. */
-  private double height() {
-    int rows = Math.max(1, (tiles.size() + columns() - 1) / columns());
-    return Math.clamp((getHeight() - HEAD) / rows, MIN_HEIGHT, MAX_HEIGHT);
-  }
-
   private int placeAt(MouseEvent e) {
-    int place = (int) ((e.getY() - HEAD) / height()) * columns() + (int) (e.getX() / width());
-    return e.getY() >= HEAD && place < tiles.size() ? place : NOBODY;
+    return e.getY() < HEAD ? NOBODY : layout.at(e.getX(), e.getY() - HEAD + scroll);
+  }
+
+  /** Where a chart stands in this region now. */
+  private Rectangle2D box(int place) {
+    Rectangle2D box = layout.boxes().get(place);
+    return new Rectangle2D(
+        box.getMinX(), box.getMinY() + HEAD - scroll, box.getWidth(), box.getHeight());
+  }
+
+  private void scrollBy(double pixels) {
+    double most = Math.max(0, layout.height() - (getHeight() - HEAD));
+    double before = scroll;
+    scroll = Math.clamp(scroll + pixels, 0, most);
+    if (scroll != before) {
+      repaint();
+      crosshair();
+    }
   }
 
   private void release(MouseEvent e) {
@@ -191,20 +193,43 @@ final class ChartWall extends Region {
   private void paint() {
     GraphicsContext g = canvas.getGraphicsContext2D();
     List<Painted> wanted = tiles.stream().map(this::wanted).toList();
-    if (painted.size() != wanted.size()) {
+    WallLayout fresh =
+        WallLayout.of(tiles.stream().map(WallView.Tile::group).toList(), getWidth() - 2 * MARGIN);
+    if (painted.size() != wanted.size() || !fresh.equals(layout)) {
+      layout = fresh;
+      scrollBy(0);
       g.setFill(workspace.theme().get().colour(Tone.CARD));
       g.fillRect(0, 0, getWidth(), getHeight());
       painted = List.of();
+      headings(g);
     }
     paintedLast = 0;
     for (int i = 0; i < wanted.size(); i++) {
       if (painted.isEmpty() || !wanted.get(i).same(painted.get(i))) {
-        tile(g, wanted.get(i), i % columns() * width(), HEAD + i / columns() * height());
-        paintedLast++;
+        if (box(i).getMaxY() > HEAD && box(i).getMinY() < getHeight()) {
+          tile(g, wanted.get(i), box(i));
+          paintedLast++;
+        }
       }
     }
     painted = wanted;
     head(g);
+  }
+
+  private void headings(GraphicsContext g) {
+    Theme theme = workspace.theme().get();
+    g.setTextAlign(TextAlignment.LEFT);
+    g.setTextBaseline(VPos.CENTER);
+    for (WallLayout.Heading heading : layout.headings()) {
+      double y = heading.middle() + HEAD - scroll;
+      g.setFont(Theme.strongCondensed(12));
+      g.setFill(theme.colour(Tone.INK));
+      g.fillText(heading.group(), 8, y);
+      double right = 16 + TextWidth.of(heading.group(), Theme.strongCondensed(12));
+      g.setFont(Theme.condensed(12));
+      g.setFill(theme.colour(Tone.FADED));
+      g.fillText(Integer.toString(heading.charts()), right, y);
+    }
   }
 
   private void head(GraphicsContext g) {
@@ -212,13 +237,13 @@ final class ChartWall extends Region {
     g.setFill(theme.colour(Tone.CARD));
     g.fillRect(0, 0, getWidth() - days.getWidth() - 8, HEAD - 1);
     g.setFill(theme.colour(Tone.FADED));
-    g.setFont(Theme.font(11));
+    g.setFont(Theme.condensed(12));
     g.setTextAlign(TextAlignment.LEFT);
     g.setTextBaseline(VPos.CENTER);
     g.fillText(
         tiles.isEmpty()
             ? "Nobody moves on more than a handful of prints."
-            : tiles.size() + " movers: themes first, then risers and fallers. Drag to reorder.",
+            : tiles.size() + " movers: the wheel shows more, a drag puts one elsewhere",
         8,
         HEAD / 2);
   }
@@ -227,7 +252,7 @@ final class ChartWall extends Region {
     CardsView.Card card = tile.card();
     return new Painted(
         card.symbol(),
-        tile.group(),
+        card.price(),
         card.changePercent(),
         days.isSelected() ? days(card.symbol()) : minutes(card.spark()),
         card.symbol().equals(workspace.focus().get()));
@@ -268,8 +293,11 @@ final class ChartWall extends Region {
 
   private void point(MouseEvent e) {
     int place = placeAt(e);
-    double part = (e.getX() % width() - MARGIN) / (width() - GAP - 2 * MARGIN);
-    if (place == NOBODY || part < 0 || part > 1) {
+    double part =
+        place == NOBODY
+            ? NOBODY
+            : (e.getX() - box(place).getMinX() - MARGIN) / (box(place).getWidth() - 2 * MARGIN);
+    if (part < 0 || part > 1) {
       workspace.pointed().set(null);
       return;
     }
@@ -296,9 +324,9 @@ final class ChartWall extends Region {
     for (int i = 0; i < tiles.size(); i++) {
       double part = part(tiles.get(i), pointed);
       if (part >= 0 && part <= 1) {
-        double x = i % columns() * width() + MARGIN + part * (width() - GAP - 2 * MARGIN);
-        double y = HEAD + i / columns() * height();
-        g.strokeLine(x, y + SYMBOL_HEIGHT, x, y + height() - GAP);
+        Rectangle2D box = box(i);
+        double x = box.getMinX() + MARGIN + part * (box.getWidth() - 2 * MARGIN);
+        g.strokeLine(x, Math.max(HEAD, box.getMinY() + SYMBOL_HEIGHT), x, box.getMaxY());
       }
     }
   }
@@ -317,34 +345,40 @@ final class ChartWall extends Region {
     return -1;
   }
 
-  private void tile(GraphicsContext g, Painted tile, double x, double y) {
+  private void tile(GraphicsContext g, Painted tile, Rectangle2D box) {
     Theme theme = workspace.theme().get();
-    double width = width() - GAP;
-    double height = height() - GAP;
-    g.setFill(theme.colour(tile.focused() ? Tone.SELECTION : Tone.GROUND));
-    g.fillRect(x, y, width, height);
-    g.setFont(Theme.strongFont(10));
-    g.setTextBaseline(VPos.TOP);
+    double x = box.getMinX();
+    double y = box.getMinY();
+    g.save();
+    g.beginPath();
+    g.rect(0, HEAD, getWidth(), getHeight() - HEAD);
+    g.clip();
+    g.setFill(theme.colour(tile.focused() ? Tone.SELECTION : Tone.WASH));
+    g.fillRect(x, y, box.getWidth(), box.getHeight());
+    g.setTextBaseline(VPos.CENTER);
     g.setTextAlign(TextAlignment.LEFT);
+    g.setFont(Theme.strongFont(12));
     g.setFill(theme.colour(Tone.INK));
-    g.fillText(tile.symbol(), x + 3, y + 1);
-    g.setFont(Theme.font(10));
-    g.setFill(theme.colour(Tone.ofChange(tile.change())));
+    g.fillText(tile.symbol(), x + 5, y + SYMBOL_HEIGHT / 2);
     g.setTextAlign(TextAlignment.RIGHT);
-    g.fillText(Numbers.percent(tile.change()), x + width - 3, y + 1);
-    g.setTextAlign(TextAlignment.LEFT);
-    g.setTextBaseline(VPos.BOTTOM);
+    g.setFont(Theme.condensed(12));
+    String change = Numbers.percent(tile.change());
+    g.setFill(theme.colour(Tone.ofChange(tile.change())));
+    g.fillText(change, box.getMaxX() - 5, y + SYMBOL_HEIGHT / 2);
     g.setFill(theme.colour(Tone.FADED));
-    g.setFont(Theme.font(9));
-    g.fillText(tile.group(), x + 3, y + height, width - 6);
+    g.fillText(
+        Price.text(tile.price()),
+        box.getMaxX() - 11 - TextWidth.of(change, Theme.condensed(12)),
+        y + SYMBOL_HEIGHT / 2);
     line(
         g,
         tile,
         theme,
         x + MARGIN,
-        y + SYMBOL_HEIGHT,
-        width - 2 * MARGIN,
-        height - SYMBOL_HEIGHT - GROUP_HEIGHT);
+        y + SYMBOL_HEIGHT + 2,
+        box.getWidth() - 2 * MARGIN,
+        box.getHeight() - SYMBOL_HEIGHT - 6);
+    g.restore();
   }
 
   private static void line(

@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
@@ -12,8 +13,10 @@ import javafx.scene.control.Tooltip;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.Region;
 import javafx.scene.paint.Color;
+import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
 import kelvo.desktop.theme.Numbers;
+import kelvo.desktop.theme.TextWidth;
 import kelvo.desktop.theme.Theme;
 import kelvo.desktop.theme.Tone;
 import kelvo.desktop.workspace.Followed;
@@ -29,8 +32,8 @@ import org.jspecify.annotations.Nullable;
  * their sector's name.
  */
 final class GapField extends Region {
-  private static final double NAME_WIDTH = 44;
-  private static final double THEME_CHARACTER = 6.6;
+  private static final double NAMED_FROM = 8;
+  private static final int MOST_NAMES = 6;
   private static final double WIDEST = 40;
   private static final double MIN_DOLLARS = 1_000;
   private static final double MAX_DOLLARS = 100_000_000;
@@ -118,6 +121,11 @@ final class GapField extends Region {
     g.fillRect(0, 0, getWidth(), getHeight());
     scales(g, theme);
     LabelPlaces labels = new LabelPlaces();
+    for (GapsView.Gap gap : gaps) {
+      if (!gap.thin()) {
+        labels.avoid(x(gap), y(gap.dollarVolume()), radius(gap));
+      }
+    }
     themes(g, theme, labels);
     for (GapsView.Gap gap : gaps) {
       dot(g, theme, gap);
@@ -126,24 +134,34 @@ final class GapField extends Region {
   }
 
   private void scales(GraphicsContext g, Theme theme) {
-    g.setFont(Theme.font(10));
+    g.setFill(theme.colour(Tone.WASH));
+    double edge = Math.sqrt(2 / WIDEST) * (getWidth() / 2 - 14);
+    g.fillRect(getWidth() / 2 - edge, 0, 2 * edge, getHeight() - FOOT);
+    g.setFont(Theme.condensed(11));
     g.setTextBaseline(VPos.CENTER);
     g.setTextAlign(TextAlignment.CENTER);
-    for (int percent : new int[] {-40, -20, -10, -5, -2, 2, 5, 10, 20, 40}) {
+    g.setFill(theme.colour(Tone.FADED));
+    g.fillText("under 2%", getWidth() / 2, 9);
+    for (int percent : new int[] {-40, -20, -10, -5, 5, 10, 20, 40}) {
       double part = Math.signum(percent) * Math.sqrt(Math.abs(percent) / WIDEST);
       double at = getWidth() / 2 + part * (getWidth() / 2 - 14);
-      g.setStroke(theme.colour(Tone.LINES));
+      g.setStroke(theme.colour(Tone.HAIR));
       g.strokeLine(at, 0, at, getHeight() - FOOT);
       g.setFill(theme.colour(Tone.FADED));
       g.fillText((percent > 0 ? "+" : "") + percent + "%", at, getHeight() - FOOT / 2);
     }
     g.setTextAlign(TextAlignment.LEFT);
-    for (double dollars : new double[] {1e4, 1e5, 1e6, 1e7, 1e8}) {
-      g.setStroke(theme.colour(Tone.LINES).deriveColor(0, 1, 1, 0.6));
+    for (double dollars : new double[] {1e4, 1e5, 1e6, 1e7}) {
+      g.setStroke(theme.colour(Tone.HAIR));
       g.strokeLine(0, y(dollars), getWidth(), y(dollars));
       g.setFill(theme.colour(Tone.FADED));
-      g.fillText("$" + Unit.MONEY.text(dollars), 4, y(dollars) - 6);
+      g.fillText(dollarsAt(dollars), 4, y(dollars) - 6);
     }
+  }
+
+  /** $10K, $1M: a step of the scale has no decimals. */
+  private static String dollarsAt(double step) {
+    return step >= 1e6 ? "$" + (long) (step / 1e6) + "M" : "$" + (long) (step / 1e3) + "K";
   }
 
   private void themes(GraphicsContext g, Theme theme, LabelPlaces labels) {
@@ -178,10 +196,17 @@ final class GapField extends Region {
     double top = java.util.Arrays.stream(ys).min().orElse(0);
     double middle = java.util.Arrays.stream(xs).average().orElse(0);
     g.setFill(colour);
-    g.setFont(Theme.strongFont(11));
+    Font font = Theme.strongCondensed(12);
+    g.setFont(font);
     g.setTextAlign(TextAlignment.CENTER);
-    String name = found.sector() + ", led by " + found.members().getFirst().symbol();
-    double width = name.length() * THEME_CHARACTER;
+    String name =
+        found.sector()
+            + ", "
+            + found.members().size()
+            + (found.up() ? " up, " : " down, ")
+            + found.members().getFirst().symbol()
+            + " leads";
+    double width = TextWidth.of(name, font);
     double x = Math.clamp(middle, width / 2 + 4, getWidth() - width / 2 - 4);
     labels
         .takeNear(x - width / 2, width, Math.max(8, top - 16), 8, getHeight() - FOOT)
@@ -195,7 +220,8 @@ final class GapField extends Region {
     Color colour = theme.colour(Tone.ofChange(gap.percent()));
     g.setStroke(colour);
     if (gap.thin()) {
-      g.strokeOval(x - 2.5, y - 2.5, 5, 5);
+      g.setStroke(theme.colour(Tone.FADED).deriveColor(0, 1, 1, 0.45));
+      g.strokeOval(x - 1.5, y - 1.5, 3, 3);
     } else {
       g.setFill(colour.deriveColor(0, 1, 1, 0.62));
       g.fillOval(x - radius, y - radius, radius * 2, radius * 2);
@@ -208,29 +234,47 @@ final class GapField extends Region {
     }
   }
 
-  /** Names the dot in focus and those with the most dollars, where no other name stands. */
+  /** Names the dot in focus and the most telling others, by lines into free space. */
   private void names(GraphicsContext g, Theme theme, LabelPlaces labels) {
-    g.setFont(Theme.font(10));
-    g.setFill(theme.colour(Tone.INK));
-    g.setTextAlign(TextAlignment.LEFT);
+    Font font = Theme.condensed(12);
+    g.setFont(font);
     g.setTextBaseline(VPos.CENTER);
-    gaps.stream()
-        .filter(gap -> inFocus(gap) || !gap.thin() && Math.abs(gap.percent()) >= 8)
+    g.setTextAlign(TextAlignment.LEFT);
+    Stream.concat(named(1), named(-1))
+        .forEach(
+            gap -> {
+              String name = name(gap);
+              double x = x(gap);
+              double y = y(gap.dollarVolume());
+              labels
+                  .beside(x, y, radius(gap) + 3, TextWidth.of(name, font), getWidth())
+                  .ifPresent(
+                      place -> {
+                        g.setStroke(theme.colour(Tone.FADED));
+                        g.strokeLine(place.lineX(), place.lineY(), place.endX(), place.middle());
+                        g.setFill(theme.colour(Tone.INK));
+                        g.fillText(name, place.left(), place.middle());
+                      });
+            });
+  }
+
+  /** Of one side, the one in focus and those with most dollars. */
+  private Stream<GapsView.Gap> named(int side) {
+    return gaps.stream()
+        .filter(gap -> Math.signum(gap.percent()) == side)
+        .filter(gap -> inFocus(gap) || !gap.thin() && Math.abs(gap.percent()) >= NAMED_FROM)
         .sorted(
             Comparator.comparing(this::inFocus)
                 .thenComparingDouble(GapsView.Gap::dollarVolume)
                 .reversed())
-        .limit(24)
-        .forEach(
-            gap -> {
-              double y = y(gap.dollarVolume());
-              double apart = radius(gap) + (inFocus(gap) ? 7 : 3);
-              double right = x(gap) + apart;
-              double x = right < getWidth() - NAME_WIDTH ? right : x(gap) - apart - NAME_WIDTH;
-              if (labels.take(x, NAME_WIDTH, y)) {
-                g.fillText(gap.symbol(), x, y);
-              }
-            });
+        .limit(MOST_NAMES);
+  }
+
+  /** What lies beyond the scale says how far. */
+  private static String name(GapsView.Gap gap) {
+    return Math.abs(gap.percent()) > WIDEST
+        ? gap.symbol() + " " + Numbers.percent(gap.percent())
+        : gap.symbol();
   }
 
   private boolean inFocus(GapsView.Gap gap) {

@@ -7,12 +7,17 @@ import java.util.Map;
 import javafx.application.Platform;
 import javafx.collections.ListChangeListener;
 import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import kelvo.desktop.grid.Grid;
 import kelvo.desktop.grid.GridColumn;
@@ -21,6 +26,7 @@ import kelvo.desktop.rules.PointedRules;
 import kelvo.desktop.theme.Tone;
 import kelvo.desktop.workspace.DayStage;
 import kelvo.desktop.workspace.Followed;
+import kelvo.desktop.workspace.StageKey;
 import kelvo.desktop.workspace.StageKind;
 import kelvo.desktop.workspace.Workspace;
 import kelvo.field.Field;
@@ -38,14 +44,23 @@ import org.jspecify.annotations.Nullable;
 /** The Morning stage: the gap field, the triage table, keep and drop with a reason, the Ten. */
 public final class MorningStage extends BorderPane implements DayStage {
   /** Its kind. */
-  public static final StageKind KIND = new StageKind("Morning", 2);
+  public static final StageKind KIND = new StageKind("Morning", 2, "fth-sunrise");
 
+  /** Mark, symbol and spark stand before the columns of the scan. */
+  private static final int FIRST_COLUMNS = TriageColumns.FIRST;
+
+  /** Whom the plan keys act on, for lookups. */
+  static final String PROMPT = "#plan-keys";
+
+  private static final int KEYS_BEFORE_PROMPT = 4;
+  private static final double DROPPED = 0.5;
   private static final double EDITOR_HEIGHT = 398;
 
   private final Workspace workspace;
   private final GapField field;
   private final Grid<TriageRow> table = new Grid<>("Triage", TriageRow::symbol);
   private final Label count = new Label();
+  private final Label prompt = new Label();
   private final ReasonBar reasons = new ReasonBar();
   private final ComboBox<String> scans = new ComboBox<>();
   private final PlanKeys plan;
@@ -82,18 +97,19 @@ public final class MorningStage extends BorderPane implements DayStage {
     secondLook.setPrefHeight(EDITOR_HEIGHT);
     BorderPane middle = new BorderPane(table);
     middle.setTop(new VBox(chooser()));
-    middle.setBottom(reasons);
+    middle.setBottom(new VBox(reasons, keyLine()));
     setTop(field);
     setCenter(middle);
-    setRight(ten);
+    table.strength(row -> row.isDropped() ? DROPPED : 1);
     table.onTold(workspace.action()::set);
     table.onSelect(row -> workspace.focusOn(row.symbol()));
     PointedRules pointed = new PointedRules(workspace);
     table.onCellMenu(
         (row, column, x, y) -> {
-          if (column > 0) {
-            Field field = columnsOf.get(column - 1);
-            pointed.offer(table, field, row.match().text(column - 1), x, y);
+          int place = column - FIRST_COLUMNS;
+          if (place >= 0 && place < columnsOf.size()) {
+            Field field = columnsOf.get(place);
+            pointed.offer(table, field, row.listed().match().text(place), x, y);
           }
         });
     workspace.workedRule().addListener((o, was, is) -> worked(is.intValue()));
@@ -108,9 +124,31 @@ public final class MorningStage extends BorderPane implements DayStage {
               }
             });
     topProperty().addListener((o, was, is) -> serveTop());
-    workspace.focus().addListener((o, was, is) -> table.select(is));
+    workspace
+        .focus()
+        .addListener(
+            (o, was, is) -> {
+              table.select(is);
+              planFor(null);
+            });
     workspace.theme().addListener((o, was, is) -> table.theme(is));
     table.theme(workspace.theme().get());
+  }
+
+  private HBox keyLine() {
+    HBox keys = new HBox(16);
+    for (String key : List.of("J next", "K keep", "D drop", "W watch", "U undo", "? all keys")) {
+      Label label = new Label(key);
+      label.getStyleClass().addAll("faded", "small");
+      label.setMinWidth(USE_PREF_SIZE);
+      keys.getChildren().add(label);
+    }
+    prompt.setId(PROMPT.substring(1));
+    prompt.getStyleClass().add("small");
+    keys.getChildren().add(KEYS_BEFORE_PROMPT, prompt);
+    planFor(null);
+    keys.getStyleClass().addAll("card", "part", "divided-above");
+    return keys;
   }
 
   private HBox chooser() {
@@ -125,14 +163,79 @@ public final class MorningStage extends BorderPane implements DayStage {
                 .filter(s -> s.name().equals(scans.getValue()))
                 .findFirst()
                 .ifPresent(workspace.shownScan()::set));
-    Label keys = new Label("K keep  D drop  W watch  E scan  C checks  V wall  L again");
-    keys.getStyleClass().addAll("faded", "small");
-    count.getStyleClass().add("small");
+    count.getStyleClass().addAll("faded", "small");
     count.setMinWidth(USE_PREF_SIZE);
-    HBox line = new HBox(10, scans, count, keys);
+    Region space = new Region();
+    HBox.setHgrow(space, Priority.ALWAYS);
+    HBox line = new HBox(6, scans, count, space);
+    for (Above above : Above.values()) {
+      line.getChildren().add(button(above));
+    }
     line.setAlignment(Pos.CENTER_LEFT);
-    line.getStyleClass().add("part");
+    line.getStyleClass().addAll("card", "part", "divided", "divided-above");
     return line;
+  }
+
+  /** What may stand above the list. */
+  private enum Above {
+    FIELD("field", "All gaps as dots, the theme's joined (Escape)"),
+    WALL("wall", "Small charts of the movers (V)"),
+    SECOND_LOOK("second look", "What changed since the open (L)"),
+    SCAN("edit scan", "The rules of the scan (E)"),
+    CHECKS("checks", "What the checks ask (C)");
+
+    private final String words;
+    private final String help;
+
+    Above(String words, String help) {
+      this.words = words;
+      this.help = help;
+    }
+  }
+
+  private ToggleButton button(Above above) {
+    ToggleButton button = new ToggleButton(above.words);
+    button.getStyleClass().setAll("toggle-button", "small-button");
+    button.setMinWidth(USE_PREF_SIZE);
+    button.setFocusTraversable(false);
+    button.setTooltip(new Tooltip(above.help));
+    button.setOnAction(
+        e -> {
+          put(above);
+          button.setSelected(getTop() == node(above));
+        });
+    topProperty().addListener((o, was, is) -> button.setSelected(is == node(above)));
+    button.setSelected(above == Above.FIELD);
+    return button;
+  }
+
+  private Node node(Above above) {
+    return switch (above) {
+      case FIELD -> field;
+      case WALL -> wall;
+      case SECOND_LOOK -> secondLook;
+      case SCAN -> editor;
+      case CHECKS -> checks;
+    };
+  }
+
+  /** Puts something above the list, or the field when it stands there already. */
+  private void put(Above above) {
+    if (getTop() == node(above)) {
+      closeEditor();
+      return;
+    }
+    closeEditor();
+    switch (above) {
+      case FIELD -> {}
+      case WALL -> workspace.wall().set(true);
+      case SECOND_LOOK -> {
+        setTop(secondLook);
+        secondLook.look();
+      }
+      case SCAN -> openEditor();
+      case CHECKS -> openChecks();
+    }
   }
 
   private void nameScans() {
@@ -165,6 +268,25 @@ public final class MorningStage extends BorderPane implements DayStage {
   }
 
   @Override
+  public List<StageKey> keys() {
+    return List.of(
+        new StageKey("J, space", "the next one"),
+        new StageKey("K", "keep, with a reason"),
+        new StageKey("W", "watch only, with a reason"),
+        new StageKey("D", "drop, with a reason"),
+        new StageKey("U", "undo"),
+        new StageKey("S", "turn the side of the plan"),
+        new StageKey("B", "the next bucket of the plan"),
+        new StageKey("N", "the line of the plan"),
+        new StageKey("T", "a level that alerts"),
+        new StageKey("E", "edit the scan"),
+        new StageKey("R", "one more rule"),
+        new StageKey("C", "what the checks ask"),
+        new StageKey("V", "wall of small charts"),
+        new StageKey("L", "second look"));
+  }
+
+  @Override
   public StageKind kind() {
     return KIND;
   }
@@ -172,6 +294,11 @@ public final class MorningStage extends BorderPane implements DayStage {
   @Override
   public Parent node() {
     return this;
+  }
+
+  @Override
+  public Node below() {
+    return ten;
   }
 
   @Override
@@ -217,15 +344,13 @@ public final class MorningStage extends BorderPane implements DayStage {
     Scan scan = shown.scan();
     if (!columnsOf.equals(scan.columns())) {
       columnsOf = scan.columns();
-      table.columns(columns(scan));
+      table.columns(TriageColumns.of(scan, workspace::now));
     }
     Map<String, Decision> decided = workspace.book().get().decidedAt(workspace.now());
     List<TriageRow> rows = new ArrayList<>();
-    for (Matches.Row match : shown.rows()) {
-      String symbol = workspace.session().security(match.security()).symbol();
-      Decision decision = decided.get(symbol);
-      rows.add(
-          new TriageRow(symbol, match, decision == null ? Choice.UNDECIDED : decision.choice()));
+    for (MatchesView.Listed listed : shown.rows()) {
+      String symbol = workspace.session().security(listed.match().security()).symbol();
+      rows.add(new TriageRow(symbol, listed, decided.get(symbol)));
     }
     table.emptyText(whyEmpty(shown));
     if (another) {
@@ -233,7 +358,10 @@ public final class MorningStage extends BorderPane implements DayStage {
     } else {
       table.rows(rows);
     }
-    count.setText(shown.fitting() + " fit");
+    long kept =
+        decided.values().stream().filter(one -> one.choice() == Choice.KEEP).count();
+    count.setText(
+        shown.fitting() + " fit · " + decided.size() + " decided · " + kept + " kept");
   }
 
   private static String whyEmpty(MatchesView.MatchList shown) {
@@ -255,112 +383,22 @@ public final class MorningStage extends BorderPane implements DayStage {
     return text.toString();
   }
 
-  private static List<GridColumn<TriageRow>> columns(Scan scan) {
-    List<GridColumn<TriageRow>> columns = new ArrayList<>();
-    columns.add(
-        GridColumn.<TriageRow>words(
-                "Symbol",
-                "The ticker; ● kept, ○ watched, × dropped",
-                78,
-                r -> r.mark() + r.symbol())
-            .toned(r -> tone(r.choice())));
-    for (int i = 0; i < scan.columns().size(); i++) {
-      columns.add(column(scan.columns().get(i), i));
-    }
-    return columns;
-  }
-
-  private static GridColumn<TriageRow> column(Field field, int place) {
-    String header = field.unit().header();
-    String title =
-        header.isEmpty() || field.words().endsWith("%")
-            ? field.words()
-            : field.words() + " " + header;
-    boolean word = field instanceof Field.Word;
-    double width = word ? 110 : width(field.unit());
-    return new GridColumn<>(
-        title,
-        field.meaning() + " Unknown when " + field.unknownWhen() + ".",
-        width,
-        !word,
-        r -> r.match().text(place),
-        r -> tone(field, r.match(), place));
-  }
-
-  private static Tone tone(Choice choice) {
-    return switch (choice) {
-      case KEEP -> Tone.ACCENT;
-      case DROP -> Tone.FADED;
-      case WATCH, UNDECIDED -> Tone.INK;
-    };
-  }
-
-  private static double width(Unit unit) {
-    return switch (unit) {
-      case PERCENT -> 44;
-      case SHARES, COUNT -> 54;
-      case PRICE -> 52;
-      default -> 50;
-    };
-  }
-
-  private static Tone tone(Field field, Matches.Row match, int place) {
-    double value = match.values()[place];
-    return switch (field.words()) {
-      case "gap", "change %", "change" -> Tone.ofChange(value);
-      case "split flag", "halted" -> value == 1 ? Tone.DOWN : Tone.FADED;
-      case "spread %" -> value > 1 ? Tone.DOWN : Tone.INK;
-      case "minutes since news" -> Tone.CATALYST;
-      default -> Tone.INK;
-    };
-  }
-
   @Override
   public boolean key(KeyEvent event) {
     String symbol = workspace.focus().get();
     switch (event.getCode()) {
       case K -> decide(Choice.KEEP, symbol);
       case D -> decide(Choice.DROP, symbol);
-      case W -> {
-        workspace.trader().decide(symbol, Choice.WATCH, "");
-        table.move(1);
-      }
+      case W -> decide(Choice.WATCH, symbol);
       case J, SPACE -> table.move(1);
-      case E -> {
-        if (getTop() == editor) {
-          closeEditor();
-        } else {
-          openEditor();
-        }
-      }
+      case E -> put(Above.SCAN);
       case R -> {
         openEditor();
         editor.addRule();
       }
-      case C -> {
-        if (getTop() == checks) {
-          closeEditor();
-        } else {
-          openChecks();
-        }
-      }
-      case L -> {
-        if (getTop() == secondLook) {
-          closeEditor();
-        } else {
-          closeEditor();
-          setTop(secondLook);
-          secondLook.look();
-        }
-      }
-      case V -> {
-        if (getTop() == wall) {
-          closeEditor();
-        } else {
-          closeEditor();
-          workspace.wall().set(true);
-        }
-      }
+      case C -> put(Above.CHECKS);
+      case L -> put(Above.SECOND_LOOK);
+      case V -> put(Above.WALL);
       case U -> workspace.undo();
       default -> {
         return plan.key(event.getCode());
@@ -384,8 +422,22 @@ public final class MorningStage extends BorderPane implements DayStage {
         reason -> {
           workspace.trader().decide(symbol, choice, reason);
           table.move(1);
+          if (choice == Choice.KEEP) {
+            planFor(symbol);
+          }
         },
         table::requestFocus);
+  }
+
+  /** The plan keys belong to a symbol, which the prompt line says; null for the one in focus. */
+  private void planFor(@Nullable String symbol) {
+    plan.of(symbol);
+    prompt.setText(
+        symbol == null
+            ? "S B N T side, bucket, plan, level"
+            : symbol + ": S turn the side · B bucket · N plan · T level");
+    prompt.getStyleClass().removeAll("faded", "tone-accent");
+    prompt.getStyleClass().add(symbol == null ? "faded" : "tone-accent");
   }
 
   /** The Ten is full: one of them goes, then the newcomer is kept with a reason. */

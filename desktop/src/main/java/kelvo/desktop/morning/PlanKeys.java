@@ -4,20 +4,31 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import javafx.scene.input.KeyCode;
+import kelvo.desktop.workspace.Followed;
 import kelvo.desktop.workspace.Workspace;
 import kelvo.journal.Decision;
 import kelvo.level.LevelKind;
 import kelvo.scan.Side;
 import kelvo.tape.Price;
+import kelvo.view.QuoteView;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The plan of the symbol in focus by keyboard: S turns its side, B takes the next bucket, N asks
  * for a line of plan, T for a level.
  */
 final class PlanKeys {
+  /** Per cent from the price beyond which a level may be a slip of the hand. */
+  private static final double FAR = 25;
+
+  private static final String YES = "yes";
+
   private final Workspace workspace;
   private final ReasonBar bar;
   private final Runnable closed;
+
+  /** The symbol that was just kept, while the table has gone on to the next one. */
+  private @Nullable String kept;
 
   PlanKeys(Workspace workspace, ReasonBar bar, Runnable closed) {
     this.workspace = workspace;
@@ -25,9 +36,19 @@ final class PlanKeys {
     this.closed = closed;
   }
 
+  /** From now on the plan is of a symbol, wherever the focus goes by itself; null for the focus. */
+  void of(@Nullable String symbol) {
+    kept = symbol;
+  }
+
+  /** The symbol that the keys act on. */
+  String symbol() {
+    return kept == null ? workspace.focus().get() : kept;
+  }
+
   /** Takes a key; returns whether it was one of the plan. */
   boolean key(KeyCode code) {
-    String symbol = workspace.focus().get();
+    String symbol = symbol();
     switch (code) {
       case S, B, N -> plan(code, symbol);
       case T -> askForLevel(symbol);
@@ -76,6 +97,34 @@ final class PlanKeys {
         closed);
   }
 
+  /** Sets a level; one that is far from the price is asked about first. */
+  private void setNear(QuoteView.Quote quote, long level, LevelKind kind) {
+    String symbol = quote.facts().symbol();
+    double away = 100.0 * (level - quote.price()) / quote.price();
+    if (quote.price() == Price.NONE || Math.abs(away) <= FAR) {
+      workspace.trader().addLevel(symbol, level, kind);
+      return;
+    }
+    bar.ask(
+        symbol
+            + ": "
+            + Price.text(level)
+            + " is "
+            + Math.round(Math.abs(away))
+            + (away > 0 ? "% above " : "% below ")
+            + Price.text(quote.price())
+            + ". Set it?",
+        List.of(YES, "no"),
+        answer -> {
+          if (answer.equalsIgnoreCase(YES)) {
+            workspace.trader().addLevel(symbol, level, kind);
+          } else {
+            workspace.action().set("No level was set on " + symbol);
+          }
+        },
+        closed);
+  }
+
   private void setLevel(String symbol, String text) {
     int space = text.lastIndexOf(' ');
     String named = text.substring(0, Math.max(0, space)).strip().toLowerCase(Locale.ROOT);
@@ -90,7 +139,16 @@ final class PlanKeys {
 
   private void setLevel(String symbol, LevelKind kind, String price) {
     try {
-      workspace.trader().addLevel(symbol, Price.parse(price), kind);
+      long level = Price.parse(price);
+      workspace
+          .session()
+          .numberOf(symbol)
+          .ifPresent(
+              security ->
+                  Followed.once(
+                      workspace,
+                      new QuoteView(workspace.session(), security),
+                      quote -> setNear(quote, level, kind)));
     } catch (IllegalArgumentException e) {
       workspace.action().set("A level is a price such as 8.20, found \"" + price + "\"");
     }

@@ -1,6 +1,7 @@
 package kelvo.desktop.morning;
 
 import java.util.List;
+import java.util.Locale;
 import java.util.function.Consumer;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
@@ -19,6 +20,8 @@ import kelvo.journal.Choice;
 final class ReasonBar extends HBox {
   private static final List<String> KEEP =
       List.of("fresh news", "theme", "clear sky", "thin, stepping up", "clean levels");
+  private static final List<String> WATCH =
+      List.of("later", "waits for news", "too far gone", "needs a base", "only with the group");
   private static final List<String> DROP =
       List.of("thin", "wide spread", "no catalyst", "offering", "only a split", "no room");
 
@@ -63,10 +66,20 @@ final class ReasonBar extends HBox {
     return (Integer.parseInt(digit) + 9) % 10;
   }
 
-  /** Asks why a symbol is kept or dropped. */
+  /** Asks why a symbol is kept, watched or dropped. */
   void askWhy(Choice choice, String symbol, Consumer<String> then, Runnable closed) {
-    boolean keep = choice == Choice.KEEP;
-    ask((keep ? "Keep " : "Drop ") + symbol + ":", keep ? KEEP : DROP, then, closed);
+    List<String> usualOnes =
+        switch (choice) {
+          case KEEP -> KEEP;
+          case WATCH -> WATCH;
+          case DROP, UNDECIDED -> DROP;
+        };
+    String word = choice.word();
+    ask(
+        word.substring(0, 1).toUpperCase(Locale.ROOT) + word.substring(1) + " " + symbol + ":",
+        usualOnes,
+        then,
+        closed);
   }
 
   /** Asks anything that has usual answers. */

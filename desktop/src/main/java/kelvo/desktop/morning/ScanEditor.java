@@ -71,6 +71,7 @@ final class ScanEditor extends BorderPane {
   private final TextField sort = new TextField();
   private final TextField ownField = new TextField();
   private final Label wrong = new Label();
+  private String shownName = "";
   private final Label contradictions = new Label();
   private final Followed<ScanWorkings> followed;
   private @Nullable ScanWorkings workings;
@@ -118,7 +119,7 @@ final class ScanEditor extends BorderPane {
     curve.setMinWidth(180);
     HBox middle = new HBox(6, scroll, curve);
     for (Label told : List.of(wrong, contradictions)) {
-      told.getStyleClass().addAll("small", "tone-down");
+      told.getStyleClass().addAll("small", "tone-bad");
       told.setWrapText(true);
       told.managedProperty().bind(told.textProperty().isNotEmpty());
     }
@@ -385,7 +386,12 @@ final class ScanEditor extends BorderPane {
   private void show() {
     showing = true;
     Scan scan = scan();
-    rules.show(scan.rules());
+    if (shownName.equals(scan.name())) {
+      rules.show(scan.rules());
+    } else {
+      shownName = scan.name();
+      rules.showOthers(scan.rules());
+    }
     set(name, scan.name());
     set(purpose, scan.purpose());
     set(anyOf, scan.anyOf().stream().map(RuleSentence::ofAny).collect(Collectors.joining("; ")));

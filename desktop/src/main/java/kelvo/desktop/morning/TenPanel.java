@@ -1,11 +1,14 @@
 package kelvo.desktop.morning;
 
 import java.util.List;
+import javafx.geometry.Pos;
 import javafx.geometry.Side;
 import javafx.scene.control.ContextMenu;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.Tooltip;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.TilePane;
 import javafx.scene.layout.VBox;
 import kelvo.desktop.theme.Numbers;
 import kelvo.desktop.workspace.Followed;
@@ -21,6 +24,7 @@ final class TenPanel extends VBox {
 
   private final Workspace workspace;
   private final ContextMenu limits = new ContextMenu();
+  private final TilePane entries = new TilePane(16, 2);
   private @Nullable List<Entry> shown;
   private final Followed<List<CardsView.Card>> followed;
   private List<CardsView.Card> cards = List.of();
@@ -30,7 +34,7 @@ final class TenPanel extends VBox {
   private record Entry(Decision decision, String change) {}
 
   TenPanel(Workspace workspace) {
-    super(2);
+    super(4);
     this.workspace = workspace;
     followed =
         new Followed<>(
@@ -39,9 +43,10 @@ final class TenPanel extends VBox {
               cards = newest;
               show();
             });
-    getStyleClass().addAll("card", "part");
-    setMinWidth(150);
-    setMaxWidth(150);
+    getStyleClass().addAll("card", "part", "divided-above");
+    entries.setPrefColumns(2);
+    entries.setTileAlignment(Pos.TOP_LEFT);
+    entries.prefTileWidthProperty().bind(widthProperty().subtract(40).divide(2));
     for (int limit : LIMITS) {
       MenuItem item = new MenuItem("At most " + limit);
       item.setOnAction(e -> workspace.desk().keepAtMost(limit));
@@ -81,42 +86,40 @@ final class TenPanel extends VBox {
 
   private void list(List<Entry> ten) {
     int most = workspace.desk().mostKept().get();
-    Label title = new Label("The Ten, " + ten.size() + " of " + most);
+    Label title = new Label("The Ten");
     title.getStyleClass().add("title");
-    title.setTooltip(new Tooltip("Click to choose how many it may hold"));
-    title.setOnMouseClicked(e -> limits.show(title, Side.BOTTOM, 0, 0));
-    getChildren().setAll(title);
-    if (ten.isEmpty()) {
-      Label none = new Label("Nobody yet. K keeps the symbol in focus.");
-      none.getStyleClass().addAll("faded", "small");
-      none.setWrapText(true);
-      getChildren().add(none);
-    }
-    ten.forEach(entry -> getChildren().add(entry(entry)));
+    Label count =
+        new Label(
+            ten.isEmpty()
+                ? "nobody yet: K keeps the symbol in focus"
+                : ten.size() + " kept, " + Math.max(0, most - ten.size()) + " free");
+    count.getStyleClass().addAll("faded", "small");
+    HBox heading = new HBox(8, title, count);
+    heading.setAlignment(Pos.BASELINE_LEFT);
+    Tooltip.install(heading, new Tooltip("Click to choose how many it may hold"));
+    heading.setOnMouseClicked(e -> limits.show(heading, Side.TOP, 0, 0));
+    entries.getChildren().setAll(ten.stream().map(this::entry).toList());
+    getChildren().setAll(heading, entries);
   }
 
   private VBox entry(Entry shownEntry) {
     Decision decision = shownEntry.decision;
     Label symbol =
-        new Label(
-            (decision.side().direction() > 0 ? "▲ " : "▼ ")
-                + decision.symbol()
-                + "  "
-                + shownEntry.change);
-    symbol
-        .getStyleClass()
-        .addAll("strong", decision.side().direction() > 0 ? "tone-up" : "tone-down");
+        new Label((decision.side().direction() > 0 ? "▲ " : "▼ ") + decision.symbol());
+    symbol.getStyleClass().add("strong");
+    symbol.setMinWidth(USE_PREF_SIZE);
+    Label change = new Label(shownEntry.change);
+    change.getStyleClass().add(shownEntry.change.startsWith("-") ? "tone-down" : "tone-up");
+    change.setMinWidth(USE_PREF_SIZE);
     Label bucket = new Label(decision.bucket());
     bucket.getStyleClass().addAll("faded", "small");
+    HBox line = new HBox(6, symbol, change, bucket);
+    line.setAlignment(Pos.BASELINE_LEFT);
     Label plan = new Label(decision.plan());
-    plan.getStyleClass().add("small");
-    plan.setWrapText(true);
-    VBox entry = new VBox(0, symbol, bucket);
-    if (!decision.plan().isEmpty()) {
-      entry.getChildren().add(plan);
-    }
+    plan.getStyleClass().addAll("faded", "small");
+    plan.setTooltip(decision.plan().isEmpty() ? null : new Tooltip(decision.plan()));
+    VBox entry = new VBox(0, line, plan);
     entry.setOnMouseClicked(e -> workspace.focusOn(decision.symbol()));
-    entry.setStyle("-fx-padding: 2 0 2 0;");
     return entry;
   }
 

@@ -1,17 +1,38 @@
 package kelvo.desktop.morning;
 
 import kelvo.journal.Choice;
-import kelvo.scan.Matches;
+import kelvo.journal.Decision;
+import kelvo.scan.Side;
+import kelvo.view.MatchesView;
+import kelvo.view.WhyItMoves;
+import org.jspecify.annotations.Nullable;
 
-/** A row of the triage table: a match with the decision on it. */
-record TriageRow(String symbol, Matches.Row match, Choice choice) {
-  /** The decision as a short mark before the symbol's columns. */
+/** A row of the triage table: a match with the decision on it, null for none. */
+record TriageRow(String symbol, MatchesView.Listed listed, @Nullable Decision decision) {
+  /** The decision as a mark: the side of what is kept, watched, or dropped. */
   String mark() {
-    return switch (choice) {
-      case KEEP -> "● ";
-      case WATCH -> "○ ";
-      case DROP -> "× ";
-      case UNDECIDED -> "";
-    };
+    return decision == null
+        ? ""
+        : switch (decision.choice()) {
+          case KEEP -> decision.side() == Side.DOWN ? "▼" : "▲";
+          case WATCH -> "○";
+          case DROP -> "×";
+          case UNDECIDED -> "";
+        };
+  }
+
+  boolean isDropped() {
+    return decision != null && decision.choice() == Choice.DROP;
+  }
+
+  /** Why it moves, or why it was dropped. */
+  String why() {
+    return decision != null && isDropped()
+        ? "dropped" + (decision.reason().isEmpty() ? "" : ": " + decision.reason())
+        : listed.why().words();
+  }
+
+  WhyItMoves.Kind kind() {
+    return isDropped() ? WhyItMoves.Kind.NOTHING : listed.why().kind();
   }
 }

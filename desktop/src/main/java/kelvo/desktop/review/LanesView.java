@@ -173,7 +173,7 @@ final class LanesView extends Region {
         Math.max(3, x(trade.trade().closed() ? trade.trade().exitAt() : workspace.now()) - left);
     g.setFill(theme.colour(Tone.INK));
     g.fillRect(left, y + 9, width, 5);
-    g.setFill(theme.colour(trade.trade().result().signum() >= 0 ? Tone.UP : Tone.DOWN));
+    g.setFill(theme.colour(trade.trade().result().signum() >= 0 ? Tone.GOOD : Tone.BAD));
     g.fillRect(left + 1, y + 10, Math.max(1, width - 2), 3);
   }
 

@@ -20,49 +20,45 @@ final class ReviewColumns {
 
   static List<GridColumn<ReviewedTrade>> trades() {
     return List.of(
-        GridColumn.words(
-            "Symbol",
-            "The ticker; ▲ long, ▼ short",
-            74,
-            t -> arrow(t.trade().side().direction()) + t.trade().symbol()),
-        GridColumn.words("Entry", "Time of the first fill", 60, ReviewColumns::entry),
+        GridColumn.<ReviewedTrade>symbols(t -> arrow(t.trade().side().direction()) + t.trade().symbol()),
+        GridColumn.words("entry", "Time of the first fill", 60, ReviewColumns::entry),
         GridColumn.<ReviewedTrade>words(
-                "Verdict",
+                "verdict",
                 "On a hit; late: far beyond its price or long after it; off plan: no hit behind it",
                 58,
                 t -> t.verdict().words())
-            .toned(t -> t.verdict() == TradeVerdict.ON_A_HIT ? Tone.INK : Tone.DOWN),
+            .toned(t -> t.verdict() == TradeVerdict.ON_A_HIT ? Tone.INK : Tone.BAD),
         GridColumn.words(
-            "Planned",
+            "planned",
             "On the Ten, same side, before the entry",
             52,
             t -> t.planned() ? "yes" : "no"),
         GridColumn.numbers(
-            "Late by",
+            "late by",
             "From the move's first hit to the entry",
-            52,
+            58,
             t -> t.move() == null ? "" : lateness(t.lateness())),
         GridColumn.<ReviewedTrade>numbers(
-                "Chase %",
+                "chase %",
                 "How far the entry was beyond the first hit's price",
-                52,
+                60,
                 t -> Numbers.percent(t.chasePercent()))
-            .toned(t -> t.chasePercent() > 2 ? Tone.DOWN : Tone.INK),
+            .toned(t -> t.chasePercent() > 2 ? Tone.BAD : Tone.INK),
         GridColumn.<ReviewedTrade>numbers(
-                "Chase $", "The same in money", 60, t -> Numbers.money(t.chaseMoney()))
-            .toned(t -> t.chasePercent() > 2 ? Tone.DOWN : Tone.INK),
-        GridColumn.numbers("Shares", "Shares opened", 46, t -> t.trade().shares().toPlainString()),
+                "chase $", "The same in money", 72, t -> Numbers.money(t.chaseMoney()))
+            .toned(t -> t.chasePercent() > 2 ? Tone.BAD : Tone.INK),
+        GridColumn.numbers("shares", "Shares opened", 46, t -> t.trade().shares().toPlainString()),
         GridColumn.numbers(
-            "Captured",
+            "captured",
             "Part of the move's best run that the trade took",
             56,
             t -> share(t.capturedShare())),
         GridColumn.<ReviewedTrade>numbers(
-                "Result $",
+                "result $",
                 "Proceeds less cost and fees",
-                74,
+                88,
                 t -> Numbers.money(t.trade().result().doubleValue()))
-            .toned(t -> Tone.ofChange(t.trade().result().doubleValue())),
+            .toned(t -> Tone.ofMoney(t.trade().result().doubleValue())),
         GridColumn.numbers(
             "R",
             "Result over the money at risk to the stop known at entry",
@@ -72,21 +68,17 @@ final class ReviewColumns {
 
   static List<GridColumn<ReviewedMove>> moves() {
     return List.of(
+        GridColumn.<ReviewedMove>symbols(m -> arrow(m.move().side().direction()) + m.move().symbol()),
         GridColumn.words(
-            "Symbol",
-            "The ticker; ▲ up, ▼ down",
-            78,
-            m -> arrow(m.move().side().direction()) + m.move().symbol()),
-        GridColumn.words(
-            "First hit", "Time of the first hit", 62, m -> DayTime.seconds(m.move().start())),
+            "first hit", "Time of the first hit", 62, m -> DayTime.seconds(m.move().start())),
         GridColumn.<ReviewedMove>words(
-                "Verdict",
+                "verdict",
                 "Taken, late, dropped by hand, passed (looked at), missed (never looked at)",
                 60,
                 m -> m.verdict().word())
-            .toned(m -> costs(m) ? Tone.DOWN : Tone.INK),
+            .toned(m -> costs(m) ? Tone.BAD : Tone.INK),
         GridColumn.words(
-            "Ran",
+            "ran",
             "Reached its target within 30 minutes before half of it against",
             40,
             m ->
@@ -94,47 +86,47 @@ final class ReviewColumns {
                     ? ""
                     : m.outcome().ran() == Outcome.Ran.YES ? "yes" : "no"),
         GridColumn.numbers(
-            "Hits",
+            "hits",
             "Hits of all scans in this move",
             40,
             m -> Integer.toString(m.move().hits().size())),
         GridColumn.numbers(
-            "Gone",
+            "gone",
             "Part of the run that was over at the first hit",
             46,
             m -> share(m.outcome().goneShare())),
         GridColumn.numbers(
-            "Best 30m",
+            "best 30m",
             "MFE: the best price in 30 minutes against the first that could be had",
             56,
             m -> best(m.outcome().halfHour())),
         GridColumn.numbers(
-            "Worst 30m",
+            "worst 30m",
             "MAE: the worst price in 30 minutes",
             56,
             m -> worst(m.outcome().halfHour())),
         GridColumn.numbers(
-            "Best to close",
+            "best to close",
             "MFE: the best price until the close",
             60,
             m -> best(m.outcome().toClose())),
         GridColumn.words(
-            "Scans", "The scans that hit", 180, m -> String.join(", ", m.move().scans())));
+            "scans", "The scans that hit", 180, m -> String.join(", ", m.move().scans())));
   }
 
   static List<GridColumn<ScanTotals>> scans() {
     return List.of(
-        GridColumn.words("Scan", "", 120, ScanTotals::scan),
-        GridColumn.numbers("Hits", "All firings", 46, s -> Integer.toString(s.hits())),
+        GridColumn.words("scan", "", 120, ScanTotals::scan),
+        GridColumn.numbers("hits", "All firings", 46, s -> Integer.toString(s.hits())),
         GridColumn.numbers(
             "an hour",
             "Over the hours of its window so far",
             52,
             s -> Numbers.fixed(s.hitsPerHour(), 1)),
         GridColumn.numbers(
-            "Moves", "Moves with one of its hits", 46, s -> Integer.toString(s.moves())),
+            "moves", "Moves with one of its hits", 46, s -> Integer.toString(s.moves())),
         GridColumn.<ScanTotals>numbers(
-                "Ran",
+                "ran",
                 "Share of its moves that ran, with the number of cases",
                 80,
                 s -> s.known() == 0 ? "" : share(s.ran() / (double) s.known()) + " of " + s.known())
@@ -149,18 +141,18 @@ final class ReviewColumns {
                         : share(s.interval().low()) + " – " + share(s.interval().high()))
             .toned(ReviewColumns::small),
         GridColumn.numbers(
-            "Gone",
+            "gone",
             "Median part of the run that was over at the first hit",
             50,
             s -> share(s.medianGone())),
         GridColumn.numbers(
-            "Best 30m",
+            "best 30m",
             "Median best price in 30 minutes",
             56,
             s -> Numbers.percent(s.medianBest())),
-        GridColumn.numbers("Trades", "Trades on its moves", 48, s -> Integer.toString(s.trades())),
+        GridColumn.numbers("trades", "Trades on its moves", 48, s -> Integer.toString(s.trades())),
         GridColumn.<ScanTotals>numbers(
-                "Net $", "Their result", 80, s -> s.trades() == 0 ? "" : Numbers.money(s.net()))
+                "net $", "Their result", 80, s -> s.trades() == 0 ? "" : Numbers.money(s.net()))
             .toned(s -> Tone.ofChange(s.net())));
   }
 

@@ -27,7 +27,7 @@ import kelvo.trade.Fill;
 /** The Review stage: lanes, then trades, moves or scans as a table, and the totals. */
 public final class ReviewStage extends BorderPane implements DayStage {
   /** Its kind. */
-  public static final StageKind KIND = new StageKind("Review", 5);
+  public static final StageKind KIND = new StageKind("Review", 5, "fth-check-square");
 
   private final Workspace workspace;
   private final LanesView lanes;
@@ -122,7 +122,7 @@ public final class ReviewStage extends BorderPane implements DayStage {
     settings.getStyleClass().addAll("faded", "small");
     settings.setWrapText(true);
     beforeRecord.setWrapText(true);
-    beforeRecord.getStyleClass().add("tone-down");
+    beforeRecord.getStyleClass().add("tone-bad");
     beforeRecord.managedProperty().bind(beforeRecord.textProperty().isNotEmpty());
     VBox box = new VBox(2, totals, offPlan, beforeRecord, settings);
     box.getStyleClass().addAll("card", "part");

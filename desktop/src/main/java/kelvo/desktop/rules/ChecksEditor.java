@@ -100,7 +100,7 @@ public final class ChecksEditor extends BorderPane {
     head.setAlignment(Pos.CENTER_LEFT);
     ScrollPane scroll = new ScrollPane(lines);
     scroll.setFitToWidth(true);
-    wrong.getStyleClass().addAll("small", "tone-down");
+    wrong.getStyleClass().addAll("small", "tone-bad");
     wrong.setWrapText(true);
     setTop(head);
     setCenter(scroll);

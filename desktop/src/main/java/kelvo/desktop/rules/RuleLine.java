@@ -15,6 +15,7 @@ import kelvo.rule.RuleCompletion;
 import kelvo.rule.RuleSentence;
 import kelvo.rule.Vocabulary;
 import kelvo.time.DayTime;
+import org.jspecify.annotations.Nullable;
 
 /**
  * One rule as a sentence, applied as it is typed: while it is no rule the last one that was one
@@ -23,6 +24,7 @@ import kelvo.time.DayTime;
 final class RuleLine extends HBox {
   private static final double FOCUS_WIDTH = 84;
   private static final String OF_FOCUS = "What it says of the symbol in focus";
+  private static final String WRONG = "wrong";
   private static final double COUNT_WIDTH = 30;
 
   private final TextField sentence = new TextField();
@@ -30,7 +32,12 @@ final class RuleLine extends HBox {
   private final Label left = new Label();
   private final Label ofFocus = new Label();
   private final Vocabulary vocabulary;
+  private final Consumer<String> wrong;
   private boolean setting;
+
+  /** The rule that holds, also while what is typed is none. */
+  private @Nullable Rule applied;
+
   private String answer = "";
   private boolean answerPasses;
   private OptionalLong lastHeld = OptionalLong.empty();
@@ -49,6 +56,7 @@ final class RuleLine extends HBox {
       Runnable removed) {
     super(4);
     this.vocabulary = vocabulary;
+    this.wrong = wrong;
     setAlignment(Pos.CENTER_LEFT);
     sentence.setPromptText("a rule, such as: gap at least 4%");
     sentence.setAccessibleText("Rule");
@@ -59,7 +67,7 @@ final class RuleLine extends HBox {
         .addListener(
             (o, was, is) -> {
               if (!setting) {
-                read(is, typed, wrong);
+                read(is, typed);
               }
             });
     for (Label count : new Label[] {alone, left}) {
@@ -79,29 +87,44 @@ final class RuleLine extends HBox {
     getChildren().addAll(sentence, ofFocus, alone, left, remove);
   }
 
-  private void read(String text, Consumer<Rule> typed, Consumer<String> wrong) {
-    sentence.getStyleClass().remove("wrong");
+  private void read(String text, Consumer<Rule> typed) {
+    sentence.getStyleClass().remove(WRONG);
     try {
       Rule rule = RuleSentence.parse(text.strip(), vocabulary);
+      applied = rule;
       wrong.accept("");
       typed.accept(rule);
     } catch (IllegalArgumentException e) {
       if (!text.isBlank()) {
-        sentence.getStyleClass().add("wrong");
+        sentence.getStyleClass().add(WRONG);
         wrong.accept(String.valueOf(e.getMessage()));
       }
     }
   }
 
-  /** Writes a rule into the line, unless the text already means it. */
+  /**
+   * Shows a rule. What is being typed stays as it is until another hand, such as the curve's, makes
+   * another rule of it.
+   */
   void show(Rule rule) {
+    if (rule.equals(applied)) {
+      return;
+    }
+    applied = rule;
     if (!means(rule)) {
       setting = true;
       sentence.setTooltip(new Tooltip(rule.sentence()));
       sentence.setText(rule.sentence());
-      sentence.getStyleClass().remove("wrong");
       setting = false;
     }
+    if (sentence.getStyleClass().remove(WRONG)) {
+      wrong.accept("");
+    }
+  }
+
+  /** Lets go of what was typed: the line is to show a rule of another scan. */
+  void forget() {
+    applied = null;
   }
 
   private boolean means(Rule rule) {
@@ -120,8 +143,8 @@ final class RuleLine extends HBox {
     }
     answer = text;
     answerPasses = passes;
-    ofFocus.getStyleClass().removeAll("tone-up", "tone-down");
-    ofFocus.getStyleClass().add(passes ? "tone-up" : "tone-down");
+    ofFocus.getStyleClass().removeAll("tone-good", "tone-bad");
+    ofFocus.getStyleClass().add(passes ? "tone-good" : "tone-bad");
     showOfFocus();
   }
 

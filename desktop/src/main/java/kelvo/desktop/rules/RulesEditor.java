@@ -50,7 +50,7 @@ public final class RulesEditor extends VBox {
     this.chosen = chosen;
     Button add = SmallButton.of("+ rule", "R", this::add);
     add.setId("add-rule");
-    wrong.getStyleClass().addAll("small", "tone-down");
+    wrong.getStyleClass().addAll("small", "tone-bad");
     wrong.setWrapText(true);
     Label heads = new Label("in focus, last held      alone   left");
     heads.getStyleClass().addAll("small", "faded");
@@ -62,7 +62,15 @@ public final class RulesEditor extends VBox {
     getChildren().addAll(top, lines, wrong);
   }
 
-  /** Shows rules; what is being typed stays as it is while it means the same. */
+  /** Shows rules of something else: what was being typed goes. */
+  public void showOthers(List<Rule> shown) {
+    adding = false;
+    wrong.setText("");
+    lines.getChildren().forEach(line -> ((RuleLine) line).forget());
+    show(shown);
+  }
+
+  /** Shows rules; what is being typed stays as it is. */
   public void show(List<Rule> shown) {
     rules = List.copyOf(shown);
     int wanted = rules.size() + (adding ? 1 : 0);

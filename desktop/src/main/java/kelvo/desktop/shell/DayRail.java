@@ -8,6 +8,7 @@ import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.Region;
 import javafx.scene.text.TextAlignment;
+import kelvo.desktop.theme.TextWidth;
 import kelvo.desktop.theme.Theme;
 import kelvo.desktop.theme.Tone;
 import kelvo.desktop.workspace.Followed;
@@ -111,17 +112,17 @@ final class DayRail extends Region {
 
   private void phases(GraphicsContext g, Theme theme) {
     List<Phase> phases = workspace.session().phases().all();
-    g.setFont(Theme.font(10));
+    g.setFont(Theme.condensed(12));
     g.setTextBaseline(VPos.TOP);
     g.setTextAlign(TextAlignment.LEFT);
     for (int i = 0; i < phases.size(); i++) {
       double left = x(phases.get(i).start());
       double width = x(phases.get(i).end()) - left;
-      g.setFill(theme.colour(i % 2 == 0 ? Tone.GROUND : Tone.CARD));
+      g.setFill(theme.colour(i % 2 == 0 ? Tone.WASH : Tone.GROUND));
       g.fillRect(left, 0, width, getHeight());
       g.setFill(theme.colour(Tone.FADED));
       String name = phases.get(i).name();
-      if (name.length() * 5 < width - 4) {
+      if (TextWidth.of(name, g.getFont()) < width - 6) {
         g.fillText(name, left + 4, 2);
       }
     }
@@ -164,7 +165,7 @@ final class DayRail extends Region {
     }
     for (Fill fill : workspace.book().get().fillsUntil(now)) {
       double at = x(fill.at());
-      g.setFill(theme.colour(fill.side().sign() > 0 ? Tone.UP : Tone.DOWN));
+      g.setFill(theme.colour(Tone.INK));
       double tip = fill.side().sign() > 0 ? -4 : 4;
       g.fillPolygon(
           new double[] {at - 3.5, at + 3.5, at},
@@ -188,11 +189,11 @@ final class DayRail extends Region {
 
   private void handle(GraphicsContext g, Theme theme, long now) {
     double at = x(now);
-    g.setStroke(theme.colour(isFocused() ? Tone.ACCENT : Tone.INK));
-    g.setLineWidth(2);
+    g.setStroke(theme.colour(Tone.ACCENT));
+    g.setLineWidth(isFocused() ? 3 : 2);
     g.strokeLine(at, 0, at, getHeight());
     g.setLineWidth(1);
-    g.setFill(theme.colour(isFocused() ? Tone.ACCENT : Tone.INK));
+    g.setFill(theme.colour(Tone.ACCENT));
     g.fillPolygon(new double[] {at - 6, at + 6, at}, new double[] {0, 0, 8}, 3);
   }
 }

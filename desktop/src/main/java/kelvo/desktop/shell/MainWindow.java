@@ -3,16 +3,21 @@ package kelvo.desktop.shell;
 import java.util.List;
 import javafx.application.Application;
 import javafx.application.Platform;
+import javafx.geometry.Insets;
+import javafx.geometry.Pos;
 import javafx.scene.Scene;
 import javafx.scene.control.Label;
 import javafx.scene.control.SplitPane;
-import javafx.scene.control.TextField;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
+import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import kelvo.desktop.alert.AlertPopup;
 import kelvo.desktop.alert.AlertSound;
@@ -25,19 +30,24 @@ import kelvo.desktop.workspace.Workspace;
 import kelvo.hit.Hit;
 import kelvo.session.KnownEvent;
 import org.jspecify.annotations.Nullable;
+import org.kordamp.ikonli.javafx.FontIcon;
 
 /**
  * The frame: day rail above, stages on the left, list side and focus side, status below; and the
  * keys.
  */
 public final class MainWindow extends BorderPane {
+  private static final double STAGES_WIDTH = 56;
+  private static final double OVERLAY_TOP = 84;
+
   private final Workspace workspace;
   private final List<DayStage> stages;
   private final FocusSide focus;
   private final PartWindows windows;
   private final TopBar top;
   private final SplitPane middle;
-  private final TextField search = new TextField();
+  private final Finder finder;
+  private final KeysPane keysPane = new KeysPane();
   private DayStage shown;
   private boolean commandKey;
 
@@ -54,12 +64,14 @@ public final class MainWindow extends BorderPane {
     focus = new FocusSide(workspace, parts, this::popOut);
     windows = new PartWindows(workspace, parts, this::takeKeys);
     top = new TopBar(workspace);
+    finder = new Finder(workspace, () -> shownStage().node().requestFocus());
     if (workspace.stage().get().equals(StageKind.NONE)) {
       workspace.stage().set(Stages.FIRST);
     }
     shown = stage(workspace.stage().get());
     middle = new SplitPane(shown.node(), focus);
     shown.shown();
+    focus.putBelow(shown.below());
     arrange(WindowLayout.DEFAULT);
     setTop(top);
     setLeft(stageButtons());
@@ -75,6 +87,14 @@ public final class MainWindow extends BorderPane {
   private void takeKeys(Scene scene) {
     scene.addEventFilter(KeyEvent.KEY_PRESSED, e -> key(e, scene));
     scene.addEventFilter(KeyEvent.KEY_TYPED, this::typed);
+    scene.addEventHandler(KeyEvent.KEY_PRESSED, e -> giveBack(e, scene));
+  }
+
+  /** Escape leaves whatever field takes the keys, unless the field has done something with it. */
+  private void giveBack(KeyEvent event, Scene scene) {
+    if (event.getCode() == KeyCode.ESCAPE) {
+      (scene == getScene() ? shown.node() : scene.getRoot()).requestFocus();
+    }
   }
 
   private void popOut(PartKind part) {
@@ -88,7 +108,9 @@ public final class MainWindow extends BorderPane {
 
   /** A scene of this window. */
   public Scene scene(double width, double height) {
-    Scene scene = new Scene(this, width, height);
+    StackPane.setMargin(finder, new Insets(OVERLAY_TOP, 0, 0, 0));
+    StackPane.setAlignment(finder, Pos.TOP_CENTER);
+    Scene scene = new Scene(new StackPane(this, finder, keysPane), width, height);
     takeKeys(scene);
     sceneProperty().addListener((o, was, is) -> style());
     style();
@@ -105,11 +127,15 @@ public final class MainWindow extends BorderPane {
   private VBox stageButtons() {
     VBox box = new VBox();
     box.getStyleClass().add("stages");
-    box.setMinWidth(84);
+    box.setMinWidth(STAGES_WIDTH);
+    box.setMaxWidth(STAGES_WIDTH);
     ToggleGroup group = new ToggleGroup();
     for (DayStage each : stages) {
       StageKind kind = each.kind();
-      ToggleButton button = new ToggleButton(kind.number() + "  " + kind.title());
+      FontIcon icon = new FontIcon(kind.icon());
+      icon.getStyleClass().add("stage-icon");
+      ToggleButton button = new ToggleButton(kind.title(), icon);
+      button.setTooltip(new Tooltip(kind.title() + " (" + kind.number() + ")"));
       button.getStyleClass().setAll("toggle-button", "stage-button");
       button.setToggleGroup(group);
       button.setMaxWidth(Double.MAX_VALUE);
@@ -123,20 +149,14 @@ public final class MainWindow extends BorderPane {
       workspace.stage().addListener((o, was, is) -> button.setSelected(is.equals(kind)));
       box.getChildren().add(button);
     }
-    Label slash = new Label("/ finds a symbol");
+    Region space = new Region();
+    VBox.setVgrow(space, Priority.ALWAYS);
+    Label slash = new Label("/ find");
     slash.getStyleClass().addAll("faded", "small");
-    slash.setStyle("-fx-padding: 16 4 0 8;");
-    slash.setWrapText(true);
-    search.setPromptText("symbol");
-    search.setMaxWidth(72);
-    search.setVisible(false);
-    search.setOnAction(
-        e -> {
-          workspace.find(search.getText());
-          closeSearch();
-        });
-    VBox.setMargin(search, new javafx.geometry.Insets(4, 4, 0, 6));
-    box.getChildren().addAll(slash, search);
+    slash.setMaxWidth(Double.MAX_VALUE);
+    slash.setAlignment(Pos.CENTER);
+    slash.setOnMouseClicked(e -> finder.open());
+    box.getChildren().addAll(space, slash);
     return box;
   }
 
@@ -148,12 +168,6 @@ public final class MainWindow extends BorderPane {
         .orElse(stages.getFirst());
   }
 
-  private void closeSearch() {
-    search.clear();
-    search.setVisible(false);
-    shown.node().requestFocus();
-  }
-
   private void go(StageKind kind) {
     double[] divider = middle.getDividerPositions();
     shown.hidden();
@@ -162,13 +176,15 @@ public final class MainWindow extends BorderPane {
     middle.setDividerPositions(divider);
     shown.shown();
     focus.putBeside(shown.partBeside());
+    focus.putBelow(shown.below());
     workspace.action().set(kind.title());
   }
 
   private void key(KeyEvent event, Scene scene) {
     commandKey = false;
-    if (event.getCode() == KeyCode.ESCAPE && search.isVisible()) {
-      closeSearch();
+    if (keysPane.isVisible()) {
+      keysPane.close();
+      commandKey = true;
       event.consume();
       return;
     }
@@ -209,10 +225,14 @@ public final class MainWindow extends BorderPane {
   }
 
   private boolean windowKey(KeyEvent event) {
+    if (event.getText().equals("?") || event.getCode() == KeyCode.SLASH && event.isShiftDown()) {
+      getScene().getWindow().requestFocus();
+      keysPane.open(shown);
+      return true;
+    }
     if (event.getText().equals("/")) {
       getScene().getWindow().requestFocus();
-      search.setVisible(true);
-      search.requestFocus();
+      finder.open();
       return true;
     }
     if (event.getCode() == KeyCode.P) {
@@ -277,6 +297,10 @@ public final class MainWindow extends BorderPane {
         middle.getDividerPositions()[0],
         charts[0],
         charts[1]);
+  }
+
+  private DayStage shownStage() {
+    return shown;
   }
 
   /** The stage in front. */

@@ -3,6 +3,7 @@ package kelvo.desktop.shell;
 import java.util.List;
 import javafx.animation.Animation;
 import javafx.animation.KeyFrame;
+import javafx.animation.PauseTransition;
 import javafx.animation.Timeline;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
@@ -24,6 +25,9 @@ import kelvo.time.DayTime;
  * last key did.
  */
 final class StatusBar extends HBox {
+  /** How long the corner says what was done. */
+  private static final Duration TOLD_FOR = Duration.seconds(12);
+
   private final Workspace workspace;
   private final Label feed = new Label();
   private final Label hits = new Label();
@@ -53,11 +57,11 @@ final class StatusBar extends HBox {
     getChildren().addAll(feed, hits, saved);
     if (!faults.isEmpty()) {
       Label bad = new Label(faults.size() + " faults: " + faults.getFirst());
-      bad.getStyleClass().addAll("small", "tone-down");
+      bad.getStyleClass().addAll("small", "tone-bad");
       bad.setMaxWidth(360);
       getChildren().add(bad);
     }
-    troubles.getStyleClass().addAll("small", "tone-down");
+    troubles.getStyleClass().addAll("small", "tone-bad");
     troubles.setId("troubles");
     troubles.setMaxWidth(420);
     troubles.managedProperty().bind(troubles.textProperty().isNotEmpty());
@@ -65,12 +69,22 @@ final class StatusBar extends HBox {
     if (!workspace.isKept()) {
       Label readOnly =
           new Label("Read-only: another window has this folder, or it cannot be written");
-      readOnly.getStyleClass().addAll("small", "tone-down");
+      readOnly.getStyleClass().addAll("small", "tone-bad");
       readOnly.setMinWidth(USE_PREF_SIZE);
       getChildren().add(readOnly);
     }
     getChildren().addAll(troubles, space, action, theme);
     action.textProperty().bind(workspace.action());
+    PauseTransition over = new PauseTransition(TOLD_FOR);
+    over.setOnFinished(e -> action.setVisible(false));
+    workspace
+        .action()
+        .addListener(
+            (o, was, is) -> {
+              action.setVisible(true);
+              over.playFromStart();
+            });
+    workspace.onClose(over::stop);
     workspace.clock().addListener((o, was, is) -> show());
     workspace.hits().addListener((o, was, is) -> showHits());
     workspace.troubles().newest().addListener((o, was, is) -> showTroubles(is));
@@ -134,9 +148,9 @@ final class StatusBar extends HBox {
     String broker = workspace.dropCopy() == null ? "" : workspace.dropCopy().words();
     String more = (status.firstLeftOut() + "\n" + status.notRecorded() + "\n" + broker).strip();
     feed.setTooltip(more.isEmpty() ? null : new Tooltip(more));
-    feed.getStyleClass().removeAll("tone-down");
+    feed.getStyleClass().removeAll("tone-bad");
     if (!fresh || !recorded) {
-      feed.getStyleClass().add("tone-down");
+      feed.getStyleClass().add("tone-bad");
     }
   }
 
@@ -162,9 +176,9 @@ final class StatusBar extends HBox {
         !failure.isEmpty()
             ? failure
             : waiting == 0 ? "Ledger saved" : "Ledger saves " + waiting + " more");
-    saved.getStyleClass().removeAll("tone-down");
+    saved.getStyleClass().removeAll("tone-bad");
     if (!failure.isEmpty()) {
-      saved.getStyleClass().add("tone-down");
+      saved.getStyleClass().add("tone-bad");
     }
   }
 }

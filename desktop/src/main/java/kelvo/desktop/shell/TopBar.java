@@ -3,7 +3,7 @@ package kelvo.desktop.shell;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Locale;
-import java.util.stream.Collectors;
+import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -29,12 +29,13 @@ final class TopBar extends HBox {
   private static final double[] SPEEDS = {1, 10, 60, 600};
   private static final long SOON = 5 * DayTime.MINUTE;
   private static final long NOBODY_WARNED = -1;
+  private static final double DATE_WIDTH = 126;
+  private static final double CLOCK_WIDTH = 340;
 
   private final Workspace workspace;
   private final Label clock = new Label();
-  private final Label phase = new Label();
+  private final Tooltip phase = new Tooltip();
   private final Label market = new Label();
-  private final Label benchmarks = new Label();
   private final Label next = new Label();
   private final ToggleButton play = new ToggleButton("Play");
   private final Button faster = new Button("60x");
@@ -44,7 +45,7 @@ final class TopBar extends HBox {
   private long warnedOf = NOBODY_WARNED;
 
   TopBar(Workspace workspace) {
-    super(8);
+    super(12);
     this.workspace = workspace;
     getStyleClass().add("rail");
     setMinHeight(72);
@@ -62,33 +63,38 @@ final class TopBar extends HBox {
               showBreadth(newest);
             });
     followed.follow(new BreadthView());
-    play.setSelected(workspace.speed().get() > 0);
-    workspace.speed().addListener((o, was, is) -> play.setSelected(is.doubleValue() > 0));
+    plays(workspace.speed().get() > 0);
+    workspace.speed().addListener((o, was, is) -> plays(is.doubleValue() > 0));
+  }
+
+  private void plays(boolean playing) {
+    play.setSelected(playing);
+    play.setText(workspace.feed() != null ? "At now" : playing ? "Pause" : "Play");
   }
 
   private VBox date() {
     var hours = workspace.session().hours();
     Label date =
         new Label(
-            hours.date().format(DateTimeFormatter.ofPattern("EEE d MMM yyyy", Locale.ENGLISH)));
-    date.getStyleClass().add("title");
-    Label kind = new Label(hours.kind().words());
+            hours.date().format(DateTimeFormatter.ofPattern("EEE d MMM", Locale.ENGLISH)));
+    date.getStyleClass().add("clock");
+    Label kind = new Label(hours.date().getYear() + " · " + hours.kind().words());
     kind.getStyleClass().addAll("faded", "small");
-    phase.getStyleClass().addAll("faded", "small");
-    VBox box = new VBox(2, date, kind, phase);
-    box.setMinWidth(104);
+    VBox box = new VBox(2, date, kind, new FeedState(workspace));
+    box.setMinWidth(DATE_WIDTH);
+    box.setMaxWidth(DATE_WIDTH);
     box.setAlignment(Pos.CENTER_LEFT);
     return box;
   }
 
   private VBox clock() {
-    clock.getStyleClass().add("clock");
-    clock.setMinWidth(92);
+    clock.getStyleClass().add("symbol");
+    clock.setMinWidth(USE_PREF_SIZE);
+    clock.setTooltip(phase);
     play.getStyleClass().setAll("toggle-button", "small-button");
     faster.getStyleClass().setAll("button", "small-button");
     play.setFocusTraversable(false);
     faster.setFocusTraversable(false);
-    play.setText(workspace.feed() == null ? "Play" : "At now");
     play.setTooltip(
         new Tooltip(
             workspace.feed() == null
@@ -99,20 +105,23 @@ final class TopBar extends HBox {
     faster.setTooltip(new Tooltip("Times the speed of the day; click for the next"));
     play.setOnAction(e -> togglePlay());
     faster.setOnAction(e -> nextSpeed());
-    HBox line = new HBox(6, clock, play, faster);
-    line.setAlignment(Pos.CENTER_LEFT);
-    market.getStyleClass().add("small");
+    HBox line = new HBox(6, play, faster, clock);
+    HBox.setMargin(clock, new Insets(0, 0, 0, 8));
+    line.setAlignment(Pos.CENTER_RIGHT);
+    market.getStyleClass().addAll("faded", "small");
+    market.setMinWidth(USE_PREF_SIZE);
     market.setTooltip(
         new Tooltip(
             "Share of common stocks above yesterday's close; how many moved over 10% (and the median of 20 sessions); the benchmarks."));
-    benchmarks.getStyleClass().add("small");
     next.getStyleClass().addAll("faded", "small");
-    VBox box = new VBox(0, line, market, benchmarks, next);
+    HBox breadthLine = new HBox(market, next);
+    breadthLine.setAlignment(Pos.CENTER_RIGHT);
+    VBox box = new VBox(2, line, breadthLine);
     box.setId(BREADTH.substring(1));
-    box.setMinWidth(232);
-    box.setMaxWidth(232);
+    box.setMinWidth(CLOCK_WIDTH);
+    box.setMaxWidth(CLOCK_WIDTH);
     box.setOnMouseClicked(e -> showParts());
-    box.setAlignment(Pos.CENTER_LEFT);
+    box.setAlignment(Pos.CENTER_RIGHT);
     return box;
   }
 
@@ -150,10 +159,6 @@ final class TopBar extends HBox {
 
   private void showBreadth(MarketBreadth newest) {
     market.setText(words(newest));
-    benchmarks.setText(
-        newest.benchmarks().stream()
-            .map(b -> b.symbol() + " " + Numbers.percent(b.changePercent()))
-            .collect(Collectors.joining(" · ")));
     showNext(newest.next(), workspace.now());
   }
 
@@ -163,14 +168,17 @@ final class TopBar extends HBox {
     next.getStyleClass().removeAll("faded", "strong", "tone-catalyst");
     next.getStyleClass().addAll(soon ? List.of("strong", "tone-catalyst") : List.of("faded"));
     if (event == null) {
-      next.setText("No known event is left today");
+      next.setText("");
+      next.setTooltip(null);
       return;
     }
     long minutes = (event.at() - now + DayTime.MINUTE - 1) / DayTime.MINUTE;
     next.setText(
-        soon
-            ? "In " + minutes + " min: " + event.title()
-            : "Next: " + DayTime.minutes(event.at()) + " " + event.title());
+        " · "
+            + (soon
+                ? "in " + minutes + " min: " + event.title()
+                : DayTime.minutes(event.at()) + " " + event.title()));
+    next.setTooltip(new Tooltip(DayTime.minutes(event.at()) + " " + event.title()));
     if (soon && warnedOf != event.at()) {
       warnedOf = event.at();
       workspace.action().set("In " + minutes + " min: " + event.title());
@@ -183,7 +191,7 @@ final class TopBar extends HBox {
     StringBuilder words = new StringBuilder();
     words.append(
         Double.isNaN(breadth.shareUp()) ? "No prices yet" : Math.round(breadth.shareUp()) + "% up");
-    words.append(" · ").append(breadth.movers()).append(" big movers");
+    words.append(" · ").append(breadth.movers()).append(" movers");
     if (!Double.isNaN(breadth.usualMovers())) {
       words.append(" (usual ").append(Numbers.fixed(breadth.usualMovers(), 0)).append(")");
     }

@@ -21,7 +21,7 @@ import org.slf4j.LoggerFactory;
 public record WindowLayout(
     double width, double height, double listShare, double intradayShare, double dailyShare) {
   /** As it is at first. */
-  public static final WindowLayout DEFAULT = new WindowLayout(1280, 800, 0.54, 0.42, 0.64);
+  public static final WindowLayout DEFAULT = new WindowLayout(1280, 800, 0.56, 0.45, 0.66);
 
   private static final Logger LOG = LoggerFactory.getLogger(WindowLayout.class);
   private static final String FILE = "window.properties";

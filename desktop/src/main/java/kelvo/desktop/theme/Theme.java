@@ -14,7 +14,6 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import javafx.scene.paint.Color;
 import javafx.scene.text.Font;
-import javafx.scene.text.FontWeight;
 
 /**
  * The two looks. Their colours stand in one style sheet each; canvases read them from there too.
@@ -23,7 +22,13 @@ public enum Theme {
   DAYBREAK(new PrimerLight().getUserAgentStylesheet()),
   NIGHT(new PrimerDark().getUserAgentStylesheet());
 
-  private static final List<String> FONTS = List.of("400Regular", "500Medium", "600SemiBold");
+  private static final String TEXT = "IBM Plex Sans";
+  private static final String CONDENSED = "IBM Plex Sans Condensed";
+
+  /** A weight is a family of its own in these fonts. */
+  private static final String STRONG = " SemiBold";
+
+  private static final List<String> WEIGHTS = List.of("400Regular", "500Medium", "600SemiBold");
 
   private final String base;
   private final Map<String, Color> colours = new HashMap<>();
@@ -31,7 +36,7 @@ public enum Theme {
   Theme(String base) {
     this.base = base;
     Matcher matcher =
-        Pattern.compile("-kelvo-([a-z]+):\\s*(#[0-9A-Fa-f]{6})").matcher(text(file()));
+        Pattern.compile("-kelvo-([a-z-]+):\\s*(#[0-9A-Fa-f]{6})").matcher(text(file()));
     while (matcher.find()) {
       colours.put(matcher.group(1), Color.web(matcher.group(2)));
     }
@@ -77,24 +82,36 @@ public enum Theme {
 
   /** Loads the fonts that ship with Kelvo. Call once, before the first window. */
   public static void loadFonts() {
-    for (String font : FONTS) {
-      try (InputStream in =
-          Theme.class.getResourceAsStream("/kelvo/desktop/fonts/IBMPlexSans_" + font + ".ttf")) {
-        Font.loadFont(in, 12);
-      } catch (IOException e) {
-        throw new UncheckedIOException(e);
+    for (String family : List.of(TEXT, CONDENSED)) {
+      for (String weight : WEIGHTS) {
+        String file = family.replace(" ", "") + "_" + weight + ".ttf";
+        try (InputStream in = Theme.class.getResourceAsStream("/kelvo/desktop/fonts/" + file)) {
+          Font.loadFont(in, 12);
+        } catch (IOException e) {
+          throw new UncheckedIOException(e);
+        }
       }
     }
   }
 
-  /** The text font at a size. Its figures all have one width. */
+  /** The font of symbols, prices and text at a size. Its figures all have one width. */
   public static Font font(double size) {
-    return Font.font("IBM Plex Sans", size);
+    return Font.font(TEXT, size);
   }
 
-  /** The heavier text font at a size. */
+  /** The heavier one. */
   public static Font strongFont(double size) {
-    return Font.font("IBM Plex Sans", FontWeight.SEMI_BOLD, size);
+    return Font.font(TEXT + STRONG, size);
+  }
+
+  /** The font of labels, headers, secondary numbers and reasons at a size. */
+  public static Font condensed(double size) {
+    return Font.font(CONDENSED, size);
+  }
+
+  /** The heavier one. */
+  public static Font strongCondensed(double size) {
+    return Font.font(CONDENSED + STRONG, size);
   }
 
   private static String url(String file) {

@@ -58,33 +58,35 @@ final class UniverseList extends BorderPane {
   private static List<GridColumn<Listing>> columns() {
     return List.of(
         GridColumn.<Listing>words(
-                "Symbol",
+                "symbol",
                 "The ticker; + added by hand, × excluded by hand.",
                 82,
                 r -> mark(r.byHand()) + r.symbol())
+            .growing(0)
+            .strongly()
             .toned(r -> r.byHand() == ByHand.NOTHING ? Tone.INK : Tone.ACCENT),
-        GridColumn.words("Name", "The company's or fund's name.", 128, Listing::name),
+        GridColumn.words("name", "The company's or fund's name.", 128, Listing::name),
         GridColumn.numbers(
-            "Close $", "Of the session before.", 52, r -> Unit.PRICE.text(r.close())),
+            "close $", "Of the session before.", 62, r -> Unit.PRICE.text(r.close())),
         GridColumn.numbers(
-            "Volume 20d",
+            "volume 20d",
             "Mean of the last 20 sessions.",
             60,
             r -> Unit.SHARES.text(r.averageVolume())),
         GridColumn.<Listing>numbers(
-                "Float",
+                "float",
                 "In shares, after splits; in the accent's colour when put right by hand.",
                 56,
                 r -> Unit.SHARES.text(r.floatShares()))
             .toned(r -> r.source().isEmpty() ? Tone.INK : Tone.ACCENT),
         GridColumn.<Listing>numbers(
-                "Age days",
+                "age days",
                 "Days since the float figure was right.",
                 46,
                 r -> Numbers.fixed(r.floatAgeDays(), 0))
-            .toned(r -> r.isFloatStale() ? Tone.CATALYST : Tone.INK),
+            .toned(r -> r.isFloatStale() ? Tone.BAD : Tone.INK),
         GridColumn.words(
-            "Why", "Why it is out, or where its float was read.", 200, UniverseList::why));
+            "why", "Why it is out, or where its float was read.", 200, UniverseList::why));
   }
 
   private static String mark(ByHand byHand) {

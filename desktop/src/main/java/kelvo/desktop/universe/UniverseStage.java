@@ -24,6 +24,7 @@ import kelvo.desktop.rules.RulesEditor;
 import kelvo.desktop.theme.SmallButton;
 import kelvo.desktop.workspace.DayStage;
 import kelvo.desktop.workspace.ScanDesk;
+import kelvo.desktop.workspace.StageKey;
 import kelvo.desktop.workspace.StageKind;
 import kelvo.desktop.workspace.Workspace;
 import kelvo.job.LatestAnswer;
@@ -42,7 +43,7 @@ import kelvo.universe.Universe;
  */
 public final class UniverseStage extends BorderPane implements DayStage {
   /** Its kind. */
-  public static final StageKind KIND = new StageKind("Universe", 1);
+  public static final StageKind KIND = new StageKind("Universe", 1, "fth-globe");
 
   private final Workspace workspace;
   private final ScanDesk desk;
@@ -289,6 +290,17 @@ public final class UniverseStage extends BorderPane implements DayStage {
       rules.counts(i, members.cuts().get(i).alone(), members.cuts().get(i).left());
     }
     list.show(shown.listings());
+  }
+
+  @Override
+  public List<StageKey> keys() {
+    return List.of(
+        new StageKey("J, space", "the next one"),
+        new StageKey("R", "one more rule"),
+        new StageKey("F", "find in the list"),
+        new StageKey("A", "add the symbol in focus"),
+        new StageKey("X", "exclude it"),
+        new StageKey("U", "undo"));
   }
 
   @Override

@@ -1,7 +1,10 @@
 package kelvo.desktop.workspace;
 
+import java.util.List;
+import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.input.KeyEvent;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A stage of the day, such as Morning or Review: fills the list side of the window while it is
@@ -24,6 +27,16 @@ public interface DayStage {
   /** Takes a key of this stage; returns whether it was one. */
   default boolean key(KeyEvent event) {
     return false;
+  }
+
+  /** Its keys, for who asks what they are. */
+  default List<StageKey> keys() {
+    return List.of();
+  }
+
+  /** What stands below the symbol in focus while this stage is in front; null for nothing. */
+  default @Nullable Node below() {
+    return null;
   }
 
   /** The {@link PartKind#id} of the part that belongs beside it; empty when any will do. */

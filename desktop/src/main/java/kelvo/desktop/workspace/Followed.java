@@ -1,5 +1,6 @@
 package kelvo.desktop.workspace;
 
+import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Consumer;
 import kelvo.player.Player;
 import kelvo.view.View;
@@ -25,6 +26,20 @@ public final class Followed<T> {
   public Followed(Workspace workspace, Consumer<T> show) {
     this.workspace = workspace;
     this.show = show;
+  }
+
+  /** Looks once: takes one answer and follows no longer. */
+  public static <T> void once(Workspace workspace, View<T> view, Consumer<T> taker) {
+    AtomicReference<Followed<T>> self = new AtomicReference<>();
+    Followed<T> followed =
+        new Followed<>(
+            workspace,
+            answer -> {
+              self.get().stop();
+              taker.accept(answer);
+            });
+    self.set(followed);
+    followed.follow(view);
   }
 
   /** Follows a view in place of the one before. */

@@ -48,7 +48,7 @@ public final class ScanDesk {
   private final ScanFolder folder;
   private final Vocabulary vocabulary;
   private final Background background;
-  private final Consumer<Runnable> undoable;
+  private final Undoable undoable;
   private final Consumer<String> told;
   private final PauseTransition still = new PauseTransition(STILL);
   private String lastEdited = "";
@@ -64,7 +64,7 @@ public final class ScanDesk {
   ScanDesk(
       OpenedDay day,
       Background background,
-      Consumer<Runnable> undoable,
+      Undoable undoable,
       Consumer<String> told,
       Runnable play) {
     scans.setAll(day.scans());
@@ -125,7 +125,7 @@ public final class ScanDesk {
             .findFirst()
             .orElse("");
     setField(name, text.substring(equals + 1).strip());
-    undoable.accept(() -> setField(name, before));
+    undoable.done(name + ", a field of your own", "", () -> setField(name, before));
   }
 
   private void setField(String name, String formula) {
@@ -168,7 +168,8 @@ public final class ScanDesk {
       return;
     }
     if (!lastEdited.equals(before.name()) || !before.name().equals(after.name())) {
-      undoable.accept(() -> replaceNamed(after.name(), before));
+      undoable.done(
+          before.name() + " changed", "", () -> replaceNamed(after.name(), before));
     }
     lastEdited = after.name();
     replace(before, after);
@@ -208,7 +209,10 @@ public final class ScanDesk {
       insert(fresh);
       added.add(fresh);
     }
-    undoable.accept(() -> added.forEach(this::delete));
+    undoable.done(
+        String.join(" and ", added.stream().map(Scan::name).toList()) + " added",
+        "",
+        () -> added.forEach(this::delete));
     shown.set(added.getFirst());
     told.accept("Added " + String.join(" and ", added.stream().map(Scan::name).toList()));
   }
@@ -225,7 +229,9 @@ public final class ScanDesk {
       told.accept("The last scan stays");
       return;
     }
-    undoable.accept(
+    undoable.done(
+        scan.name() + " removed",
+        "",
         () -> {
           insert(scan);
           shown.set(scan);
@@ -271,9 +277,9 @@ public final class ScanDesk {
       return;
     }
     if (before == null) {
-      undoable.accept(() -> remove(universe.name()));
+      undoable.done(universe.name() + " added", "", () -> remove(universe.name()));
     } else if (!lastEdited.equals("universe " + universe.name())) {
-      undoable.accept(() -> put(before));
+      undoable.done(universe.name() + " changed", "", () -> put(before));
     }
     lastEdited = "universe " + universe.name();
     put(universe);
@@ -328,7 +334,7 @@ public final class ScanDesk {
     int before = mostKept.get();
     if (most != before) {
       hold(most);
-      undoable.accept(() -> hold(before));
+      undoable.done("The Ten holds " + most, "", () -> hold(before));
       told.accept("The Ten holds " + most);
     }
   }

@@ -34,7 +34,7 @@ public final class TraderDay implements DrawnLevels {
     void levelsChanged();
 
     /** An edit can be taken back. */
-    void canUndo(Runnable edit);
+    Undoable undoable();
 
     /** What was done, in words. */
     void told(String words);
@@ -112,6 +112,7 @@ public final class TraderDay implements DrawnLevels {
     String bucket =
         choice == Choice.KEEP ? Decision.BUCKETS.getFirst() : Decision.BUCKETS.getLast();
     change(
+        symbol + " " + done(choice),
         before,
         new Decision(
             symbol,
@@ -122,6 +123,15 @@ public final class TraderDay implements DrawnLevels {
             before.bucket().isEmpty() ? bucket : before.bucket(),
             before.plan()));
     listener.told(capital(choice.word()) + " " + symbol + (reason.isEmpty() ? "" : ": " + reason));
+  }
+
+  private static String done(Choice choice) {
+    return switch (choice) {
+      case KEEP -> "kept";
+      case DROP -> "dropped";
+      case WATCH -> "watched";
+      case UNDECIDED -> "undecided";
+    };
   }
 
   private static String capital(String word) {
@@ -135,6 +145,7 @@ public final class TraderDay implements DrawnLevels {
         .ifPresent(
             before -> {
               change(
+                  "plan of " + symbol,
                   before,
                   new Decision(
                       symbol, now(), before.choice(), before.reason(), side, bucket, plan));
@@ -143,10 +154,14 @@ public final class TraderDay implements DrawnLevels {
   }
 
   /** Enters a decision that can be taken back. */
-  private void change(Decision before, Decision after) {
+  private void change(String what, Decision before, Decision after) {
     enter(after);
-    listener.canUndo(
-        () ->
+    listener
+        .undoable()
+        .done(
+            what,
+            before.symbol(),
+            () ->
             enter(
                 new Decision(
                     before.symbol(),
@@ -187,7 +202,9 @@ public final class TraderDay implements DrawnLevels {
     ledger.add(day, level);
     book.set(book.get().with(level));
     listener.levelsChanged();
-    listener.canUndo(() -> removeLevel(level));
+    listener
+        .undoable()
+        .done(named(level) + " on " + level.symbol(), level.symbol(), () -> removeLevel(level));
     listener.told(named(level) + " on " + level.symbol());
   }
 

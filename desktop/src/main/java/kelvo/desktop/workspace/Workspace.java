@@ -93,7 +93,7 @@ public final class Workspace implements AutoCloseable {
   private final ReadOnlyLongWrapper playedUntil = new ReadOnlyLongWrapper(DayTime.FIRST);
   private final StringProperty action = new SimpleStringProperty("");
   private final DoubleProperty speed = new SimpleDoubleProperty(0);
-  private final Deque<Runnable> undo = new ArrayDeque<>();
+  private final Deque<Edit> undo = new ArrayDeque<>();
   private final List<Runnable> whenClosed = new ArrayList<>();
   private long focusSince;
   private boolean left;
@@ -119,7 +119,7 @@ public final class Workspace implements AutoCloseable {
         new ReviewOfNow(
             session, day.reviewSettings(), latestAnswer("making the review"), this::now);
     this.theme = new SimpleObjectProperty<>(theme);
-    desk = new ScanDesk(day, background, undo::push, action::set, this::replay);
+    desk = new ScanDesk(day, background, this::canUndo, action::set, this::replay);
     keepScans();
     player = player(moment);
     // The hits first: whoever hears of a new moment finds the hits of that moment.
@@ -423,14 +423,21 @@ public final class Workspace implements AutoCloseable {
     }
 
     @Override
-    public void canUndo(Runnable edit) {
-      undo.push(edit);
+    public Undoable undoable() {
+      return Workspace.this::canUndo;
     }
 
     @Override
     public void told(String words) {
       action.set(words);
     }
+  }
+
+  /** An edit that can be taken back. */
+  private record Edit(String what, String symbol, Runnable back) {}
+
+  private void canUndo(String what, String symbol, Runnable back) {
+    undo.push(new Edit(what, symbol, back));
   }
 
   /** Replays what the scans and levels as they are now find. */
@@ -476,8 +483,12 @@ public final class Workspace implements AutoCloseable {
     if (undo.isEmpty()) {
       action.set("Nothing to undo");
     } else {
-      undo.pop().run();
-      action.set("Undone");
+      Edit edit = undo.pop();
+      edit.back.run();
+      if (!edit.symbol.isEmpty()) {
+        focusOn(edit.symbol);
+      }
+      action.set("Undone: " + edit.what);
     }
   }
 
