@@ -68,8 +68,7 @@ public record SecondLook(long first, long second, List<Row> rows) {
       for (int i = 0; i < then.length; i++) {
         if (status == status(then[i], now[i])) {
           String why = status == Status.FELL_OUT ? why(scan, session, replay.state(i), replay) : "";
-          rows.add(
-              new Row(session.security(i).symbol(), status, changes[i], changesNow[i], why));
+          rows.add(new Row(session.security(i).symbol(), status, changes[i], changesNow[i], why));
         }
       }
     }

@@ -17,12 +17,57 @@ public final class HeadlineWords {
   private static final int COMMON = 20;
   private static final Set<String> EMPTY =
       Set.of(
-          "with", "from", "that", "this", "will", "than", "over", "into", "after", "before",
-          "their", "names", "says", "said", "more", "about", "first", "year", "years", "quarter",
-          "shares", "stock", "company", "report", "reports", "results", "line", "plan", "head",
-          "extends", "opens", "publishes", "signs", "begins", "begin", "leads", "speak", "second",
-          "today", "monthly", "yearly", "annual", "lease", "northern", "southern", "eastern",
-          "western", "yard", "supply", "workshop", "safety");
+          "with",
+          "from",
+          "that",
+          "this",
+          "will",
+          "than",
+          "over",
+          "into",
+          "after",
+          "before",
+          "their",
+          "names",
+          "says",
+          "said",
+          "more",
+          "about",
+          "first",
+          "year",
+          "years",
+          "quarter",
+          "shares",
+          "stock",
+          "company",
+          "report",
+          "reports",
+          "results",
+          "line",
+          "plan",
+          "head",
+          "extends",
+          "opens",
+          "publishes",
+          "signs",
+          "begins",
+          "begin",
+          "leads",
+          "speak",
+          "second",
+          "today",
+          "monthly",
+          "yearly",
+          "annual",
+          "lease",
+          "northern",
+          "southern",
+          "eastern",
+          "western",
+          "yard",
+          "supply",
+          "workshop",
+          "safety");
 
   private HeadlineWords() {}
 
@@ -35,9 +80,7 @@ public final class HeadlineWords {
    */
   public static Set<String> commonInNames(Collection<String> names) {
     Map<String, Integer> counts = new HashMap<>();
-    names.forEach(
-        name ->
-            Set.of(words(name)).forEach(word -> counts.merge(word, 1, Integer::sum)));
+    names.forEach(name -> Set.of(words(name)).forEach(word -> counts.merge(word, 1, Integer::sum)));
     return counts.entrySet().stream()
         .filter(e -> e.getValue() * COMMON > names.size())
         .map(Map.Entry::getKey)

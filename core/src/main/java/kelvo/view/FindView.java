@@ -56,7 +56,9 @@ public final class FindView implements View<List<FindView.Candidate>> {
         .toList();
   }
 
-  /** 0 for the symbol itself, 1 for its beginning, 2 for a part of it, 3 of the name; -1 for none. */
+  /**
+   * 0 for the symbol itself, 1 for its beginning, 2 for a part of it, 3 of the name; -1 for none.
+   */
   private int rank(SecurityFacts facts) {
     String symbol = facts.symbol();
     if (symbol.startsWith(wanted)) {

@@ -36,8 +36,7 @@ public final class KeyFiguresView implements View<List<KeyFiguresView.Figure>> {
    * @param meaning one sentence
    * @param field the field that it is of
    */
-  public record Figure(
-      String label, String value, String detail, String meaning, String field) {}
+  public record Figure(String label, String value, String detail, String meaning, String field) {}
 
   /** The figures of a security, by its number. */
   public KeyFiguresView(Session session, int security) {

@@ -33,8 +33,7 @@ public final class MatchesView implements View<MatchesView.MatchList> {
    * @param fitting how many fit in all
    * @param whyEmpty the answer when nobody does; null otherwise
    */
-  public record MatchList(
-      Scan scan, List<Listed> rows, int fitting, @Nullable WhyEmpty whyEmpty) {}
+  public record MatchList(Scan scan, List<Listed> rows, int fitting, @Nullable WhyEmpty whyEmpty) {}
 
   /** The matches of one scan. */
   public MatchesView(Session session, Scan scan) {
@@ -47,9 +46,7 @@ public final class MatchesView implements View<MatchesView.MatchList> {
 
   private Listed listed(Matches.Row row, Moment moment) {
     return new Listed(
-        row,
-        Spark.of(bars.at(row.security(), moment.now())),
-        why.of(row.security(), moment));
+        row, Spark.of(bars.at(row.security(), moment.now())), why.of(row.security(), moment));
   }
 
   @Override

@@ -52,7 +52,8 @@ public final class StreamView implements View<List<StreamView.Streamed>> {
             row ->
                 new Streamed(
                     row,
-                    cards.card(row.newest().symbol(), moment.state(row.newest().security()), moment),
+                    cards.card(
+                        row.newest().symbol(), moment.state(row.newest().security()), moment),
                     moment.now()))
         .toList();
   }

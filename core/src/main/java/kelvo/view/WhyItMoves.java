@@ -53,7 +53,8 @@ public final class WhyItMoves {
     Optional<Themes.Theme> theme = all.themeOf(session.security(security).symbol());
     Catalyst item = state.news().newest();
     if (item != null && item.at() >= session.hours().previousClose()) {
-      return new Reason(Kind.NEWS, words(item, security) + theme.map(t -> " · " + t.sector()).orElse(""));
+      return new Reason(
+          Kind.NEWS, words(item, security) + theme.map(t -> " · " + t.sector()).orElse(""));
     }
     if (theme.isPresent()) {
       Themes.Theme found = theme.get();

@@ -29,7 +29,9 @@ class HeadlineWordsTest {
 
   @Test
   void shortAndEmptyWordsAreNothing() {
-    assertThat(HeadlineWords.of(headlines("This is at sea", "This is at sea", "This is at sea"), Set.of(), 5))
+    assertThat(
+            HeadlineWords.of(
+                headlines("This is at sea", "This is at sea", "This is at sea"), Set.of(), 5))
         .isEmpty();
   }
 

@@ -18,12 +18,8 @@ class KeyFiguresViewTest {
   private static final long NOW = DayTime.of(10, 0);
 
   private static List<String> figures(Session session) {
-    session
-        .tape()
-        .trade(NOW - DayTime.MINUTE, 0, 100_000, 6_000, SaleCondition.REGULAR.bit());
-    session
-        .tape()
-        .trade(NOW - DayTime.SECOND, 0, 110_000, 6_000, SaleCondition.REGULAR.bit());
+    session.tape().trade(NOW - DayTime.MINUTE, 0, 100_000, 6_000, SaleCondition.REGULAR.bit());
+    session.tape().trade(NOW - DayTime.SECOND, 0, 110_000, 6_000, SaleCondition.REGULAR.bit());
     TapeReplay replay = new TapeReplay(session);
     replay.runTo(NOW);
     return new KeyFiguresView(session, 0)

@@ -307,7 +307,7 @@ class WholeDayTest {
     until(
         () ->
             robot
-                .lookup((Node n) -> n instanceof Label l && l.getText().equals("The Ten, 3 of 10"))
+                .lookup((Node n) -> n instanceof Label l && l.getText().equals("3 kept, 7 free"))
                 .tryQuery()
                 .isPresent());
   }

@@ -20,11 +20,11 @@ import kelvo.desktop.workspace.StageKey;
 import kelvo.desktop.workspace.StageKind;
 import kelvo.desktop.workspace.Workspace;
 import kelvo.field.Unit;
+import kelvo.news.NewsCategory;
+import kelvo.news.NewsReading;
 import kelvo.rule.Vocabulary;
 import kelvo.time.DayTime;
 import kelvo.view.CatalystFilter;
-import kelvo.news.NewsCategory;
-import kelvo.news.NewsReading;
 import kelvo.view.NewsView;
 
 /** The Catalysts stage: the news so far, filtered by what it is and by the market's answer. */
@@ -71,7 +71,10 @@ public final class CatalystsStage extends BorderPane implements DayStage {
   private static List<GridColumn<NewsView.NewsRow>> columns() {
     return List.of(
         GridColumn.<NewsView.NewsRow>words(
-                "time", "When it was published, New York; a dot for an earlier day.", 52, r -> time(r))
+                "time",
+                "When it was published, New York; a dot for an earlier day.",
+                52,
+                r -> time(r))
             .growing(0),
         GridColumn.<NewsView.NewsRow>symbols(NewsView.NewsRow::symbol)
             .toned(r -> r.subject() ? Tone.INK : Tone.FADED),
@@ -108,8 +111,7 @@ public final class CatalystsStage extends BorderPane implements DayStage {
 
   /** What is neutral stays empty. */
   private static String about(NewsReading reading) {
-    String category =
-        reading.category() == NewsCategory.OTHER ? "" : reading.category().words();
+    String category = reading.category() == NewsCategory.OTHER ? "" : reading.category().words();
     return reading.weight() == NewsCategory.Weight.HIGH
         ? (category + ", weighty").replaceFirst("^, ", "")
         : category;
@@ -142,9 +144,7 @@ public final class CatalystsStage extends BorderPane implements DayStage {
 
   @Override
   public List<StageKey> keys() {
-    return List.of(
-        new StageKey("J, space", "the next item"),
-        new StageKey("F", "filter"));
+    return List.of(new StageKey("J, space", "the next item"), new StageKey("F", "filter"));
   }
 
   @Override

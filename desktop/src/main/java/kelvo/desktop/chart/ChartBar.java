@@ -11,6 +11,7 @@ import javafx.scene.layout.Region;
 /** Chooses the bars' length and the hours of the intraday chart. */
 public final class ChartBar extends HBox {
   private static final int[] MINUTES = {1, 5, 15};
+
   /** The choices of a focus side. */
   public ChartBar(ChartChoice choice) {
     super(6);
@@ -37,8 +38,7 @@ public final class ChartBar extends HBox {
     draw.selectedProperty().bindBidirectional(choice.drawing());
     Region space = new Region();
     HBox.setHgrow(space, Priority.ALWAYS);
-    getChildren()
-        .addAll(extended, draw, space, key("VWAP", "tone-accent"), key("EMA 9", "faded"));
+    getChildren().addAll(extended, draw, space, key("VWAP", "tone-accent"), key("EMA 9", "faded"));
   }
 
   /** What a line of the chart is, in its colour. */

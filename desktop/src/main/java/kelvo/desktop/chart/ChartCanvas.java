@@ -239,8 +239,7 @@ abstract class ChartCanvas extends Region {
    */
   final AxisLabels scale(GraphicsContext g, Axis on) {
     axis = on;
-    AxisLabels labels =
-        new AxisLabels(plotWidth(), SCALE_WIDTH, on.top(), on.top() + on.height());
+    AxisLabels labels = new AxisLabels(plotWidth(), SCALE_WIDTH, on.top(), on.top() + on.height());
     g.setStroke(theme.colour(Tone.HAIR));
     for (long price : on.steps(Math.max(2, (int) (on.height() / STEP_HEIGHT)))) {
       double y = Math.round(on.y(Price.dollars(price))) + 0.5;

@@ -360,7 +360,8 @@ public final class IntradayChart extends ChartCanvas {
   private void hits(GraphicsContext g, Axis axis, List<Mark> hits) {
     Map<MarkPlace, Integer> counts = new LinkedHashMap<>();
     for (Mark hit : hits) {
-      counts.merge(new MarkPlace(hit.at() / barLength() * barLength(), hit.side()), 1, Integer::sum);
+      counts.merge(
+          new MarkPlace(hit.at() / barLength() * barLength(), hit.side()), 1, Integer::sum);
     }
     g.setFill(theme().colour(Tone.ACCENT));
     g.setFont(Theme.condensed(11));

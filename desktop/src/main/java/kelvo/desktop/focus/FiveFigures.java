@@ -80,8 +80,7 @@ final class FiveFigures extends HBox {
     workspace
         .session()
         .numberOf(symbol)
-        .ifPresent(
-            security -> followed.follow(new KeyFiguresView(workspace.session(), security)));
+        .ifPresent(security -> followed.follow(new KeyFiguresView(workspace.session(), security)));
   }
 
   private void tell(List<KeyFiguresView.Figure> figures) {
@@ -89,8 +88,9 @@ final class FiveFigures extends HBox {
       int place = i;
       KeyFiguresView.Figure figure = figures.get(i);
       cells.get(i).tell(figure.label(), figure.value(), figure.detail(), figure.meaning());
-      cells.get(i).setOnContextMenuRequested(
-          e -> cells.get(place).offer(workspace, figure.field(), e));
+      cells
+          .get(i)
+          .setOnContextMenuRequested(e -> cells.get(place).offer(workspace, figure.field(), e));
     }
   }
 }

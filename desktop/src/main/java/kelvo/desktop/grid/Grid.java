@@ -250,7 +250,8 @@ public final class Grid<R> extends Region {
 
   /** How many rows can be seen without scrolling. */
   public int visibleRows() {
-    return Math.clamp((int) ((getHeight() - GridPainter.HEADER_HEIGHT) / ROW_HEIGHT), 0, rows.size());
+    return Math.clamp(
+        (int) ((getHeight() - GridPainter.HEADER_HEIGHT) / ROW_HEIGHT), 0, rows.size());
   }
 
   /** Chooses a row by its key, without telling anyone. */

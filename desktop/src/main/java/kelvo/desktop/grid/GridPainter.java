@@ -4,16 +4,16 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
-import javafx.animation.AnimationTimer;
 import java.util.function.ToDoubleFunction;
+import javafx.animation.AnimationTimer;
 import javafx.geometry.Rectangle2D;
 import javafx.geometry.VPos;
-import javafx.scene.text.Font;
-import kelvo.desktop.theme.TextWidth;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
+import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
+import kelvo.desktop.theme.TextWidth;
 import kelvo.desktop.theme.Theme;
 import kelvo.desktop.theme.Tone;
 
@@ -171,8 +171,7 @@ final class GridPainter<R> {
     g.fillPolygon(new double[] {x - 4, x + 4, x}, new double[] {base, base, tip}, 3);
   }
 
-  private void ground(
-      GraphicsContext g, Theme theme, double y, boolean selected, boolean focused) {
+  private void ground(GraphicsContext g, Theme theme, double y, boolean selected, boolean focused) {
     if (selected) {
       g.setFill(theme.colour(Tone.SELECTION));
       g.fillRect(0, y, canvas.getWidth(), Grid.ROW_HEIGHT);
@@ -195,8 +194,7 @@ final class GridPainter<R> {
     g.setTextBaseline(VPos.CENTER);
     for (int c = 0; c < columns.size(); c++) {
       GridColumn<R> column = columns.get(c);
-      Rectangle2D cell =
-          new Rectangle2D(widths.left(c), y, widths.width(c), Grid.ROW_HEIGHT - 1);
+      Rectangle2D cell = new Rectangle2D(widths.left(c), y, widths.width(c), Grid.ROW_HEIGHT - 1);
       GridColumn.Picture<R> picture = column.picture();
       if (picture != null) {
         picture.paint(g, theme, row, cell);
@@ -216,8 +214,7 @@ final class GridPainter<R> {
     return fades;
   }
 
-  private boolean tint(
-      GraphicsContext g, Theme theme, Cell cell, String text, Rectangle2D place) {
+  private boolean tint(GraphicsContext g, Theme theme, Cell cell, String text, Rectangle2D place) {
     long now = System.nanoTime();
     Shown before = shown.get(cell);
     if (before == null || !before.text().equals(text)) {

@@ -15,19 +15,12 @@ import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import kelvo.desktop.grid.Grid;
-import kelvo.desktop.grid.GridColumn;
-import kelvo.desktop.theme.Numbers;
-import kelvo.desktop.theme.Tone;
 import kelvo.desktop.workspace.DayStage;
 import kelvo.desktop.workspace.Followed;
 import kelvo.desktop.workspace.StageKey;
 import kelvo.desktop.workspace.StageKind;
 import kelvo.desktop.workspace.Workspace;
-import kelvo.field.Unit;
-import kelvo.hit.Hit;
-import kelvo.hit.SymbolStream;
 import kelvo.scan.Scan;
-import kelvo.tape.Price;
 import kelvo.time.DayTime;
 import kelvo.view.HaltsView;
 import kelvo.view.StreamView;
@@ -111,8 +104,7 @@ public final class LiveStage extends BorderPane implements DayStage {
 
   @Override
   public List<StageKey> keys() {
-    return List.of(
-        new StageKey("J, space", "the next hit"));
+    return List.of(new StageKey("J, space", "the next hit"));
   }
 
   @Override
@@ -127,7 +119,8 @@ public final class LiveStage extends BorderPane implements DayStage {
 
   @Override
   public void shown() {
-    rows.follow(new StreamView(
+    rows.follow(
+        new StreamView(
             workspace.session(), workspace.scans(), workspace.alerts().silenced().get()));
     haltList.follow(new HaltsView());
     cards.shown();

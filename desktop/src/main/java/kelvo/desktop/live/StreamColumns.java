@@ -29,8 +29,7 @@ final class StreamColumns {
                   120,
                   row -> arrow(row.hits().newest()) + row.hits().newest().trigger().words())
               .growing(2),
-          GridColumn.words(
-              "scan", "The scan that hit.", 90, row -> row.hits().newest().scan()),
+          GridColumn.words("scan", "The scan that hit.", 90, row -> row.hits().newest().scan()),
           GridColumn.<Streamed>numbers(
                   "times",
                   "How often this trigger has fired without a pause of the scan's fold time.",
@@ -103,7 +102,9 @@ final class StreamColumns {
     long seconds = age / DayTime.SECOND;
     return seconds < 60
         ? seconds + " s"
-        : seconds < 3_600 ? seconds / 60 + " m" : seconds / 3_600 + " h " + seconds / 60 % 60 + " m";
+        : seconds < 3_600
+            ? seconds / 60 + " m"
+            : seconds / 3_600 + " h " + seconds / 60 % 60 + " m";
   }
 
   private static String arrow(Hit hit) {

@@ -14,7 +14,16 @@ final class LabelPlaces {
   private static final double FARTHEST_BELOW = 36;
   private static final double[] DISTANCES = {6, 12, 20, 32, 46, 62, 80};
   private static final double[][] WAYS = {
-    {1, 0}, {1, -0.7}, {1, 0.7}, {-1, 0}, {-1, -0.7}, {-1, 0.7}, {0.4, -1}, {-0.4, -1}, {0.4, 1}, {-0.4, 1}
+    {1, 0},
+    {1, -0.7},
+    {1, 0.7},
+    {-1, 0},
+    {-1, -0.7},
+    {-1, 0.7},
+    {0.4, -1},
+    {-0.4, -1},
+    {0.4, 1},
+    {-0.4, 1}
   };
 
   private final List<double[]> dots = new ArrayList<>();
@@ -52,7 +61,8 @@ final class LabelPlaces {
             && isClear(left, width, middle)
             && take(left, width, middle)) {
           return Optional.of(
-              new Label(left, middle, x + way[0] * apart, y + way[1] * Math.min(apart, distance), endX));
+              new Label(
+                  left, middle, x + way[0] * apart, y + way[1] * Math.min(apart, distance), endX));
         }
       }
     }

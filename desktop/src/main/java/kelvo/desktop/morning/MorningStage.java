@@ -20,22 +20,18 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import kelvo.desktop.grid.Grid;
-import kelvo.desktop.grid.GridColumn;
 import kelvo.desktop.rules.ChecksEditor;
 import kelvo.desktop.rules.PointedRules;
-import kelvo.desktop.theme.Tone;
 import kelvo.desktop.workspace.DayStage;
 import kelvo.desktop.workspace.Followed;
 import kelvo.desktop.workspace.StageKey;
 import kelvo.desktop.workspace.StageKind;
 import kelvo.desktop.workspace.Workspace;
 import kelvo.field.Field;
-import kelvo.field.Unit;
 import kelvo.journal.Choice;
 import kelvo.journal.Decision;
 import kelvo.rule.RuleCompletion;
 import kelvo.rule.SessionWords;
-import kelvo.scan.Matches;
 import kelvo.scan.Scan;
 import kelvo.view.MatchesView;
 import kelvo.watchlist.TheTen;
@@ -358,10 +354,8 @@ public final class MorningStage extends BorderPane implements DayStage {
     } else {
       table.rows(rows);
     }
-    long kept =
-        decided.values().stream().filter(one -> one.choice() == Choice.KEEP).count();
-    count.setText(
-        shown.fitting() + " fit · " + decided.size() + " decided · " + kept + " kept");
+    long kept = decided.values().stream().filter(one -> one.choice() == Choice.KEEP).count();
+    count.setText(shown.fitting() + " fit · " + decided.size() + " decided · " + kept + " kept");
   }
 
   private static String whyEmpty(MatchesView.MatchList shown) {

@@ -69,10 +69,7 @@ final class SecondLookView extends BorderPane {
                 r -> Numbers.percent(r.then()))
             .toned(r -> Tone.ofChange(r.then())),
         GridColumn.<SecondLook.Row>numbers(
-                "now",
-                "Change from the previous close now.",
-                62,
-                r -> Numbers.percent(r.now()))
+                "now", "Change from the previous close now.", 62, r -> Numbers.percent(r.now()))
             .toned(r -> Tone.ofChange(r.now())),
         GridColumn.words("why", "The rules that it fails now.", 200, SecondLook.Row::why));
   }

@@ -104,8 +104,7 @@ final class TenPanel extends VBox {
 
   private VBox entry(Entry shownEntry) {
     Decision decision = shownEntry.decision;
-    Label symbol =
-        new Label((decision.side().direction() > 0 ? "▲ " : "▼ ") + decision.symbol());
+    Label symbol = new Label((decision.side().direction() > 0 ? "▲ " : "▼ ") + decision.symbol());
     symbol.getStyleClass().add("strong");
     symbol.setMinWidth(USE_PREF_SIZE);
     Label change = new Label(shownEntry.change);

@@ -40,7 +40,10 @@ record WallLayout(List<Rectangle2D> boxes, List<Heading> headings, double height
         int row = (i - first) / columns;
         boxes.add(
             new Rectangle2D(
-                (i - first) % columns * tile, y + row * TILE_HEIGHT, tile - GAP, TILE_HEIGHT - GAP));
+                (i - first) % columns * tile,
+                y + row * TILE_HEIGHT,
+                tile - GAP,
+                TILE_HEIGHT - GAP));
       }
       y += (double) Math.ceilDiv(end - first, columns) * TILE_HEIGHT;
       first = end;

@@ -16,7 +16,9 @@ import kelvo.desktop.workspace.Workspace;
 import kelvo.tape.Price;
 import kelvo.view.FindView;
 
-/** Finds a symbol as one types a part of it or of a name. Stands over the window while it is open. */
+/**
+ * Finds a symbol as one types a part of it or of a name. Stands over the window while it is open.
+ */
 final class Finder extends VBox {
   /** Where the text is typed, for lookups. */
   static final String TEXT = "#finder";
@@ -53,7 +55,8 @@ final class Finder extends VBox {
     list.columns(
         List.of(
             GridColumn.symbols(FindView.Candidate::symbol),
-            GridColumn.words("name", "The company's or fund's name.", 160, FindView.Candidate::name),
+            GridColumn.words(
+                "name", "The company's or fund's name.", 160, FindView.Candidate::name),
             GridColumn.numbers("price $", "Of now.", 64, c -> Price.text(c.price())),
             GridColumn.<FindView.Candidate>numbers(
                     "change",

@@ -75,8 +75,7 @@ final class TopBar extends HBox {
   private VBox date() {
     var hours = workspace.session().hours();
     Label date =
-        new Label(
-            hours.date().format(DateTimeFormatter.ofPattern("EEE d MMM", Locale.ENGLISH)));
+        new Label(hours.date().format(DateTimeFormatter.ofPattern("EEE d MMM", Locale.ENGLISH)));
     date.getStyleClass().add("clock");
     Label kind = new Label(hours.date().getYear() + " · " + hours.kind().words());
     kind.getStyleClass().addAll("faded", "small");
@@ -116,11 +115,11 @@ final class TopBar extends HBox {
     next.getStyleClass().addAll("faded", "small");
     HBox breadthLine = new HBox(market, next);
     breadthLine.setAlignment(Pos.CENTER_RIGHT);
+    breadthLine.setId(BREADTH.substring(1));
+    breadthLine.setOnMouseClicked(e -> showParts());
     VBox box = new VBox(2, line, breadthLine);
-    box.setId(BREADTH.substring(1));
     box.setMinWidth(CLOCK_WIDTH);
     box.setMaxWidth(CLOCK_WIDTH);
-    box.setOnMouseClicked(e -> showParts());
     box.setAlignment(Pos.CENTER_RIGHT);
     return box;
   }

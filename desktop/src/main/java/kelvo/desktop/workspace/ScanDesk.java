@@ -168,8 +168,7 @@ public final class ScanDesk {
       return;
     }
     if (!lastEdited.equals(before.name()) || !before.name().equals(after.name())) {
-      undoable.done(
-          before.name() + " changed", "", () -> replaceNamed(after.name(), before));
+      undoable.done(before.name() + " changed", "", () -> replaceNamed(after.name(), before));
     }
     lastEdited = after.name();
     replace(before, after);

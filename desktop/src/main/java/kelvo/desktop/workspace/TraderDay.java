@@ -162,15 +162,15 @@ public final class TraderDay implements DrawnLevels {
             what,
             before.symbol(),
             () ->
-            enter(
-                new Decision(
-                    before.symbol(),
-                    now(),
-                    before.choice(),
-                    before.reason(),
-                    before.side(),
-                    before.bucket(),
-                    before.plan())));
+                enter(
+                    new Decision(
+                        before.symbol(),
+                        now(),
+                        before.choice(),
+                        before.reason(),
+                        before.side(),
+                        before.bucket(),
+                        before.plan())));
   }
 
   private void enter(Decision decision) {

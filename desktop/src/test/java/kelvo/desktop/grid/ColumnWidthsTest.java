@@ -27,7 +27,8 @@ class ColumnWidthsTest {
     assertThat(widths.width(0)).isEqualTo(72);
     assertThat(widths.width(1)).isGreaterThan(120);
     double more = widths.width(2) - 100;
-    assertThat(widths.width(3) - 100).isCloseTo(3 * more, org.assertj.core.api.Assertions.within(3.0));
+    assertThat(widths.width(3) - 100)
+        .isCloseTo(3 * more, org.assertj.core.api.Assertions.within(3.0));
     assertThat(widths.all()).isLessThanOrEqualTo(900).isGreaterThan(890);
   }
 
