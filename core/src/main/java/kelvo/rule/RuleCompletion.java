@@ -99,9 +99,28 @@ public final class RuleCompletion {
         : field.unit() == Unit.FLAG ? List.of(Relation.IS) : OF_NUMBERS;
   }
 
+  /** The ways to go on in an order such as "gap down": a field, then its direction. */
+  public List<Proposal> orders(String text) {
+    String wanted = text.strip().toLowerCase(Locale.ROOT);
+    List<Proposal> proposals = new ArrayList<>();
+    for (String direction : List.of("down", "up")) {
+      String words = wanted.replaceFirst("\\s+[a-z]{0,4}$", "");
+      for (String field : List.of(wanted, words)) {
+        Optional<Field> found = find(field);
+        String whole = field + " " + direction;
+        if (found.isPresent() && whole.startsWith(wanted) && !whole.equals(wanted)) {
+          proposals.add(new Proposal(whole, found.get().meaning()));
+          break;
+        }
+      }
+    }
+    proposals.addAll(fields(text));
+    return proposals.stream().distinct().limit(MAX).toList();
+  }
+
   /** Fields that begin with what was typed, then those that hold it. */
-  List<Proposal> fields(String text) {
-    String wanted = text.strip();
+  public List<Proposal> fields(String text) {
+    String wanted = text.strip().toLowerCase(Locale.ROOT);
     Set<String> words = new LinkedHashSet<>();
     List<String> all = new ArrayList<>(vocabulary.allWords());
     FieldCatalogue.usual().forEach(field -> all.add(field.words()));

@@ -37,7 +37,7 @@ class MembershipTest {
     assertThat(members.cuts().getFirst().alone()).isEqualTo(members.cuts().getFirst().left());
     assertThat(members.cuts().getLast().left()).isZero();
     assertThat(members.count()).isZero();
-    assertThat(members.whyOut(0)).contains("float").contains("float above 1000000B");
+    assertThat(members.whyOut(0)).startsWith("float ").doesNotContain("above");
   }
 
   @Test

@@ -181,6 +181,66 @@ class MorningByKeyboardTest {
   }
 
   @Test
+  void afterAKeepThePlanKeysNameTheSymbolThatWasKeptAndUndoNamesItToo(FxRobot robot) {
+    robot.type(KeyCode.J);
+    until(() -> !focus().isEmpty());
+    String symbol = focus();
+    robot.type(KeyCode.K).type(KeyCode.DIGIT1);
+    until(() -> !focus().equals(symbol));
+    assertThat(prompt(robot)).startsWith(symbol + ": ");
+
+    robot.type(KeyCode.J);
+    until(() -> !prompt(robot).contains(symbol));
+    robot.type(KeyCode.U);
+    until(() -> opened.workspace.action().get().equals("Undone: " + symbol + " kept"));
+    assertThat(focus()).isEqualTo(symbol);
+  }
+
+  private static String prompt(FxRobot robot) {
+    return robot.lookup("#plan-keys").queryAs(Label.class).getText();
+  }
+
+  @Test
+  void aLevelFarFromThePriceAsksFirst(FxRobot robot) {
+    robot.type(KeyCode.J);
+    until(() -> !focus().isEmpty());
+    String symbol = focus();
+    robot.type(KeyCode.T).write("9000").type(KeyCode.ENTER);
+    until(() -> labels(robot, symbol + ": 9000.00 is ") == 1);
+    robot.type(KeyCode.DIGIT2);
+    until(() -> opened.workspace.action().get().equals("No level was set on " + symbol));
+    robot.type(KeyCode.T).write("9000").type(KeyCode.ENTER);
+    until(() -> labels(robot, symbol + ": 9000.00 is ") == 1);
+    robot.type(KeyCode.DIGIT1);
+
+    until(() -> opened.workspace.book().get().levelsOn(symbol, MORNING).size() == 1);
+  }
+
+  private static long labels(FxRobot robot, String beginning) {
+    return robot.lookup(".label").queryAllAs(Label.class).stream()
+        .filter(label -> label.getText().startsWith(beginning))
+        .count();
+  }
+
+  @Test
+  void aSymbolIsFoundByAPartOfItsNameAndTheKeysCanBeAskedFor(FxRobot robot) {
+    robot.type(KeyCode.SLASH).write("tidal arc").type(KeyCode.ENTER);
+    until(() -> focus().equals("TIDARC"));
+
+    robot.press(KeyCode.SHIFT).type(KeyCode.SLASH).release(KeyCode.SHIFT);
+    until(() -> labels(robot, "keep, with a reason") == 1);
+    robot.type(KeyCode.ESCAPE);
+    until(() -> robot.lookup((Node n) -> isOpenOverlay(n)).tryQuery().isEmpty());
+
+    robot.type(KeyCode.Q);
+    until(() -> opened.workspace.action().get().startsWith("Q does nothing on Morning"));
+  }
+
+  private static boolean isOpenOverlay(Node node) {
+    return node.getStyleClass().contains("overlay") && node.isVisible();
+  }
+
+  @Test
   void theTradersOwnChecksAreAsked() {
     WaitForAsyncUtils.waitForAsyncFx(
         5_000,

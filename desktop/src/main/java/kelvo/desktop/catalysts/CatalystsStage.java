@@ -11,6 +11,7 @@ import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.VBox;
 import kelvo.desktop.grid.Grid;
 import kelvo.desktop.grid.GridColumn;
+import kelvo.desktop.rules.CompletionPopup;
 import kelvo.desktop.symbolnews.SymbolNewsPart;
 import kelvo.desktop.theme.Numbers;
 import kelvo.desktop.theme.Tone;
@@ -22,8 +23,12 @@ import kelvo.desktop.workspace.Workspace;
 import kelvo.field.Unit;
 import kelvo.news.NewsCategory;
 import kelvo.news.NewsReading;
+import kelvo.rule.ListCompletion;
+import kelvo.rule.RuleCompletion;
+import kelvo.rule.SessionWords;
 import kelvo.rule.Vocabulary;
 import kelvo.time.DayTime;
+import kelvo.view.CatalystCompletion;
 import kelvo.view.CatalystFilter;
 import kelvo.view.NewsView;
 
@@ -52,6 +57,11 @@ public final class CatalystsStage extends BorderPane implements DayStage {
     filter.setAccessibleText("Filter of the news");
     filter.textProperty().addListener((o, was, is) -> apply(is));
     filter.setOnAction(e -> items.requestFocus());
+    CatalystCompletion completion =
+        new CatalystCompletion(
+            new RuleCompletion(vocabulary, new SessionWords(workspace.session())));
+    new CompletionPopup(
+        filter, typed -> ListCompletion.after(typed, ListCompletion.COMMA, completion::after));
     standing.getStyleClass().addAll("small", "faded");
     standing.setWrapText(true);
     words.getStyleClass().addAll("small");

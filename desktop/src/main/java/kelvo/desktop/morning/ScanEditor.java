@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.function.Function;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import javafx.collections.FXCollections;
 import javafx.collections.ListChangeListener;
@@ -33,6 +34,7 @@ import kelvo.explain.ScanWorkings;
 import kelvo.explain.WhyEmpty;
 import kelvo.field.Field;
 import kelvo.rule.FormulaCompletion;
+import kelvo.rule.ListCompletion;
 import kelvo.rule.Rule;
 import kelvo.rule.RuleCompletion;
 import kelvo.rule.RuleSentence;
@@ -43,6 +45,7 @@ import kelvo.scan.Scan;
 import kelvo.scan.Side;
 import kelvo.scan.SortOrder;
 import kelvo.trigger.Trigger;
+import kelvo.trigger.TriggerCompletion;
 import kelvo.universe.Universe;
 import kelvo.view.WorkingsView;
 import org.jspecify.annotations.Nullable;
@@ -150,6 +153,10 @@ final class ScanEditor extends BorderPane {
             scan()
                 .listing(
                     each(text, t -> List.of(SortOrder.parse(t, vocabulary))), scan().columns()));
+    complete(anyOf, ListCompletion.OR, completion::after);
+    complete(triggers, ListCompletion.COMMA, TriggerCompletion::after);
+    complete(columns, ListCompletion.COMMA, completion::fields);
+    complete(sort, ListCompletion.COMMA, completion::orders);
     ownField.setPromptText("a field that you make of others: push = (price - vwap) / atr 14d");
     ownField.setTooltip(
         new Tooltip(
@@ -161,6 +168,11 @@ final class ScanEditor extends BorderPane {
     desk.universes().addListener((ListChangeListener<Universe>) change -> showIfSeen());
     workspace.theme().addListener((o, was, is) -> curve.theme(is));
     curve.theme(workspace.theme().get());
+  }
+
+  private static void complete(
+      TextField field, Pattern between, Function<String, List<RuleCompletion.Proposal>> ofPart) {
+    new CompletionPopup(field, typed -> ListCompletion.after(typed, between, ofPart));
   }
 
   private HBox head(Runnable close) {

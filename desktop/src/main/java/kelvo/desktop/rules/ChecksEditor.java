@@ -15,6 +15,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import kelvo.check.CheckRule;
 import kelvo.desktop.theme.SmallButton;
+import kelvo.rule.ListCompletion;
 import kelvo.rule.RuleCompletion;
 import kelvo.rule.Vocabulary;
 
@@ -46,8 +47,10 @@ public final class ChecksEditor extends BorderPane {
       fail.setAccessibleText("Fails when");
       HBox.setHgrow(pass, Priority.ALWAYS);
       HBox.setHgrow(fail, Priority.ALWAYS);
-      new CompletionPopup(pass, completion::after);
-      new CompletionPopup(fail, completion::after);
+      for (TextField rule : List.of(pass, fail)) {
+        new CompletionPopup(
+            rule, typed -> ListCompletion.after(typed, ListCompletion.OR, completion::after));
+      }
       for (TextField field : List.of(name, pass, fail)) {
         field.textProperty().addListener((o, was, is) -> tell());
       }

@@ -1,6 +1,7 @@
 package kelvo.desktop.shell;
 
 import java.util.List;
+import java.util.Locale;
 import javafx.application.Application;
 import javafx.application.Platform;
 import javafx.geometry.Insets;
@@ -201,6 +202,14 @@ public final class MainWindow extends BorderPane {
     commandKey = stageKey(event) || windowKey(event) || shown.key(event);
     if (commandKey) {
       event.consume();
+    } else if (event.getText().matches("[a-z]")) {
+      workspace
+          .action()
+          .set(
+              event.getText().toUpperCase(Locale.ROOT)
+                  + " does nothing on "
+                  + shown.kind().title()
+                  + "; ? shows the keys");
     }
   }
 

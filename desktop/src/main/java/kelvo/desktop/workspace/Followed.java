@@ -1,5 +1,6 @@
 package kelvo.desktop.workspace;
 
+import java.util.Objects;
 import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Consumer;
 import kelvo.player.Player;
@@ -35,7 +36,7 @@ public final class Followed<T> {
         new Followed<>(
             workspace,
             answer -> {
-              self.get().stop();
+              Objects.requireNonNull(self.get()).stop();
               taker.accept(answer);
             });
     self.set(followed);

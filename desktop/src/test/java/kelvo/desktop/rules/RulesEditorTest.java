@@ -4,9 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import java.util.stream.Stream;
+import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
 import javafx.stage.Stage;
+import kelvo.rule.Rule;
 import kelvo.rule.RuleCompletion;
 import kelvo.rule.RuleSentence;
 import kelvo.rule.Vocabulary;
@@ -42,6 +45,45 @@ class RulesEditorTest {
 
   private static Stream<String> said(FxRobot robot) {
     return robot.lookup(".label").queryAllAs(Label.class).stream().map(Label::getText);
+  }
+
+  private static TextField sentence(FxRobot robot) {
+    return robot.lookup((Node n) -> "Rule".equals(n.getAccessibleText())).query();
+  }
+
+  private static Rule rule(String sentence) {
+    return RuleSentence.parse(sentence, Vocabulary.DEFAULT);
+  }
+
+  @Test
+  void whatIsBeingTypedStaysWhileItIsNoRuleYet(FxRobot robot) {
+    TextField typed = sentence(robot);
+    onTheWindowsThread(() -> typed.setText("gap at lea"));
+
+    onTheWindowsThread(() -> rules.show(List.of(rule("gap at least 4%"))));
+
+    assertThat(typed.getText()).isEqualTo("gap at lea");
+    assertThat(typed.getStyleClass()).contains("wrong");
+  }
+
+  @Test
+  void anErrorGoesWhenItsRuleIsMendedByAnotherHandOrAnotherScanIsShown(FxRobot robot) {
+    TextField typed = sentence(robot);
+    onTheWindowsThread(() -> typed.setText("gap atleast 4%"));
+    assertThat(said(robot)).anyMatch(text -> text.contains("atleast"));
+
+    onTheWindowsThread(() -> rules.show(List.of(rule("gap at least 6%"))));
+    assertThat(typed.getText()).isEqualTo("gap at least 6%");
+    assertThat(typed.getStyleClass()).doesNotContain("wrong");
+    assertThat(said(robot)).noneMatch(text -> text.contains("atleast"));
+
+    onTheWindowsThread(
+        () -> {
+          typed.setText("gap atleast 4%");
+          rules.showOthers(List.of(rule("gap at least 6%")));
+        });
+    assertThat(typed.getText()).isEqualTo("gap at least 6%");
+    assertThat(said(robot)).noneMatch(text -> text.contains("atleast"));
   }
 
   @Test
