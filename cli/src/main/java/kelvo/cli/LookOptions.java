@@ -11,8 +11,8 @@ class LookOptions {
   @Option(
       names = "--theme",
       paramLabel = "daybreak|night",
-      description = "the look; daybreak if not given")
-  Theme theme = Theme.DAYBREAK;
+      description = "the look; that of the last time if not given, daybreak at first")
+  @Nullable Theme theme;
 
   @Option(
       names = "--pictures",

@@ -28,6 +28,8 @@ public final class KelvoWindow extends Application {
   private static final AtomicInteger EXIT_CODE = new AtomicInteger();
 
   private static final int MAX_DATES = 6;
+  private static final double MIN_WIDTH = 1024;
+  private static final double MIN_HEIGHT = 700;
 
   /** Held here, since a logger that nobody holds forgets its filter. */
   private static final java.util.logging.Logger JAVAFX =
@@ -64,14 +66,15 @@ public final class KelvoWindow extends Application {
   /** Shows a window in a stage and begins to read the day; on the window's thread. */
   void show(Stage stage, OpenRequest request) {
     Theme.loadFonts();
-    setUserAgentStylesheet(request.theme().baseStyles());
+    Theme theme = request.theme() == null ? Theme.DAYBREAK : request.theme();
+    setUserAgentStylesheet(theme.baseStyles());
     Thread.setDefaultUncaughtExceptionHandler(this::uncaught);
     Scene scene =
         new Scene(
             new BorderPane(),
             request.smoke() ? 1600 : WindowLayout.DEFAULT.width(),
             request.smoke() ? 1200 : WindowLayout.DEFAULT.height());
-    scene.getStylesheets().setAll(request.theme().styles());
+    scene.getStylesheets().setAll(theme.styles());
     stage.setTitle("Kelvo");
     stage.setScene(scene);
     stage.show();
@@ -138,7 +141,7 @@ public final class KelvoWindow extends Application {
       Stage stage, OpenRequest request, OpenedDay day, WindowLayout layout, WindowSets sets) {
     long left = day.ledger().leftAt(day.session().hours().date()).orElse(request.otherwiseAt());
     long moment = request.at() >= 0 ? request.at() : left;
-    Workspace opened = new Workspace(day, moment, request.theme());
+    Workspace opened = new Workspace(day, moment, theme(request, layout.look()));
     workspace = opened;
     MainWindow window = new MainWindow(opened, day.faults());
     boolean showOnly = request.isShowOnly();
@@ -148,8 +151,17 @@ public final class KelvoWindow extends Application {
             showOnly ? stage.getScene().getHeight() : layout.height());
     stage.setScene(scene);
     window.arrange(layout);
-    if (!showOnly) {
+    if (showOnly) {
+      opened.keepNothing();
+    } else {
+      stage.setMinWidth(MIN_WIDTH);
+      stage.setMinHeight(MIN_HEIGHT);
       stage.sizeToScene();
+      window.showAgain(layout.look());
+      if (layout.look().isOnAScreen()) {
+        stage.setX(layout.look().x());
+        stage.setY(layout.look().y());
+      }
       Path folder = day.scanFolder().root();
       window.windows().keepIn(folder, sets);
       opened.onClose(window.windows()::close);
@@ -175,6 +187,12 @@ public final class KelvoWindow extends Application {
         window.play(request.speed());
       }
     }
+  }
+
+  /** The one that was asked for, else the last one. */
+  private static Theme theme(OpenRequest request, LastLook look) {
+    Theme wanted = request.theme() == null ? look.theme() : request.theme();
+    return wanted == null ? Theme.DAYBREAK : wanted;
   }
 
   /** The symbol to begin with: the first of the Ten at that moment, else nobody. */

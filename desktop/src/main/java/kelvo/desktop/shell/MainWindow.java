@@ -297,7 +297,21 @@ public final class MainWindow extends BorderPane {
     focus.splitAt(layout.intradayShare(), layout.dailyShare());
   }
 
-  /** The window's size and where the splitters are now. */
+  /** Chooses what was shown the last time, as far as it is known and still there. */
+  void showAgain(LastLook look) {
+    stages.stream()
+        .map(DayStage::kind)
+        .filter(kind -> kind.title().equals(look.stage()))
+        .findFirst()
+        .ifPresent(workspace.stage()::set);
+    workspace.scans().stream()
+        .filter(scan -> scan.name().equals(look.scan()))
+        .findFirst()
+        .ifPresent(workspace.shownScan()::set);
+    top.chooseSpeed(look.speed());
+  }
+
+  /** The window's size, where the splitters are and what it shows now. */
   public WindowLayout layoutNow() {
     double[] charts = focus.splits();
     return new WindowLayout(
@@ -305,7 +319,14 @@ public final class MainWindow extends BorderPane {
         getScene().getHeight(),
         middle.getDividerPositions()[0],
         charts[0],
-        charts[1]);
+        charts[1],
+        new LastLook(
+            workspace.theme().get(),
+            workspace.stage().get().title(),
+            workspace.shownScan().get().name(),
+            top.speed(),
+            getScene().getWindow().getX(),
+            getScene().getWindow().getY()));
   }
 
   private DayStage shownStage() {

@@ -14,6 +14,7 @@ import org.jspecify.annotations.Nullable;
  * @param at the moment to show; negative for where the day was left
  * @param otherwiseAt the moment when it was never left
  * @param speed times the speed of the day; 0 for paused
+ * @param theme null for the one of the last time
  * @param pictures where to write pictures of the main views, then exit; null for a usual window
  * @param smoke whether to show one moment, say what was drawn, and exit
  */
@@ -22,7 +23,7 @@ public record OpenRequest(
     long at,
     long otherwiseAt,
     double speed,
-    Theme theme,
+    @Nullable Theme theme,
     @Nullable Path pictures,
     boolean smoke) {
   /** Whether it only shows something and exits, and so leaves no traces of how it was shown. */

@@ -145,6 +145,21 @@ final class TopBar extends HBox {
     }
   }
 
+  /** The speed at which it plays, or would. */
+  double speed() {
+    return SPEEDS[speed];
+  }
+
+  /** Chooses one of the speeds without playing; another one is left out. */
+  void chooseSpeed(double times) {
+    for (int i = 0; i < SPEEDS.length; i++) {
+      if (SPEEDS[i] == times) {
+        speed = i;
+        faster.setText((int) times + "x");
+      }
+    }
+  }
+
   /** Starts with another speed. */
   void startAt(double times) {
     faster.setText((int) times + "x");

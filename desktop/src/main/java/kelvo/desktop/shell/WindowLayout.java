@@ -10,18 +10,30 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
 /**
- * The window's size and where its splitters were put, kept in the data folder.
+ * The window's size, where its splitters were put and what it showed, kept in the data folder.
  *
  * @param width pixels
  * @param height pixels
  * @param listShare the list side's share of the width, 0 to 1
  * @param intradayShare how far down the focus side the intraday chart reaches, 0 to 1
  * @param dailyShare how far down the daily chart reaches, 0 to 1
+ * @param look what it showed
  */
 public record WindowLayout(
-    double width, double height, double listShare, double intradayShare, double dailyShare) {
+    double width,
+    double height,
+    double listShare,
+    double intradayShare,
+    double dailyShare,
+    LastLook look) {
   /** As it is at first. */
   public static final WindowLayout DEFAULT = new WindowLayout(1280, 800, 0.56, 0.45, 0.66);
+
+  /** A layout of a window of which it is not known what it showed. */
+  public WindowLayout(
+      double width, double height, double listShare, double intradayShare, double dailyShare) {
+    this(width, height, listShare, intradayShare, dailyShare, LastLook.NONE);
+  }
 
   private static final Logger LOG = LoggerFactory.getLogger(WindowLayout.class);
   private static final String FILE = "window.properties";
@@ -44,7 +56,8 @@ public record WindowLayout(
         number(kept, "height", DEFAULT.height, MIN_SIZE, MAX_SIZE),
         number(kept, "listShare", DEFAULT.listShare, 0, 1),
         number(kept, "intradayShare", DEFAULT.intradayShare, 0, 1),
-        number(kept, "dailyShare", DEFAULT.dailyShare, 0, 1));
+        number(kept, "dailyShare", DEFAULT.dailyShare, 0, 1),
+        LastLook.from(kept));
   }
 
   private static double number(
@@ -65,6 +78,7 @@ public record WindowLayout(
     kept.setProperty("listShare", Double.toString(listShare));
     kept.setProperty("intradayShare", Double.toString(intradayShare));
     kept.setProperty("dailyShare", Double.toString(dailyShare));
+    look.into(kept);
     Path file = folder.resolve(FILE);
     try (Writer writer = Files.newBufferedWriter(file)) {
       kept.store(writer, "Kelvo: the window's size and splitters");

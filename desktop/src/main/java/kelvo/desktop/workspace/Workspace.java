@@ -97,6 +97,7 @@ public final class Workspace implements AutoCloseable {
   private final List<Runnable> whenClosed = new ArrayList<>();
   private long focusSince;
   private boolean left;
+  private boolean traceless;
 
   /** A window's work on an opened day, paused at a moment. */
   public Workspace(OpenedDay day, long moment, Theme theme) {
@@ -391,9 +392,14 @@ public final class Workspace implements AutoCloseable {
             () -> action.set("No symbol or name contains \"" + text + "\""));
   }
 
+  /** Keeps neither where the day is left nor what was looked at: it is only shown. */
+  public void keepNothing() {
+    traceless = true;
+  }
+
   private void endFocus() {
     long until = now();
-    if (!focus.get().isEmpty() && until - focusSince >= MIN_FOCUS) {
+    if (!traceless && !focus.get().isEmpty() && until - focusSince >= MIN_FOCUS) {
       trader.lookedAt(new FocusSpan(focus.get(), focusSince, until));
     }
     focusSince = until;
@@ -508,7 +514,9 @@ public final class Workspace implements AutoCloseable {
     endFocus();
     desk.close();
     whenClosed.forEach(Runnable::run);
-    ledger.leaveAt(day(), now());
+    if (!traceless) {
+      ledger.leaveAt(day(), now());
+    }
   }
 
   /**

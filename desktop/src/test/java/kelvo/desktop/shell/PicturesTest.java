@@ -113,4 +113,19 @@ class PicturesTest {
     }
     return differ / (double) (one.getWidth() * one.getHeight());
   }
+
+  @Test
+  void aDayThatIsOnlyShownIsLeftAsItWas() throws Exception {
+    workspace.keepNothing();
+    take(
+        written,
+        new Pictures.Shot("one", LiveStage.KIND, "11:40:00", symbol, Theme.DAYBREAK),
+        new Pictures.Shot("two", LiveStage.KIND, "15:40:00", symbol, Theme.DAYBREAK));
+    WaitForAsyncUtils.waitForAsyncFx(20_000, workspace::close);
+
+    OpenedDay again = OpenedDay.open(folder, DemoSize.SESSION, Progress.NONE);
+    assertThat(again.ledger().leftAt(DemoSize.SESSION)).isEmpty();
+    again.ledger().close();
+    again.release();
+  }
 }
