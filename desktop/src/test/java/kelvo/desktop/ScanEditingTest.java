@@ -257,7 +257,7 @@ class ScanEditingTest {
     WaitForAsyncUtils.waitForAsyncFx(
         5_000, () -> opened.workspace.desk().change(scan(), scan().withRules(rules)));
     Grid<?> list = robot.lookup(n -> n.getAccessibleRole() == AccessibleRole.TABLE_VIEW).query();
-    double gapColumn = 22 + 82 + 62 + 56 + 30;
+    double gapColumn = 22 + 74 + 62 + 60 + 30;
     robot.rightClickOn(list.localToScreen(gapColumn, list.getHeight() / 3), Motion.DEFAULT);
     robot.clickOn((Node n) -> n instanceof Label l && l.getText().matches("gap at least [1-9].*"));
 

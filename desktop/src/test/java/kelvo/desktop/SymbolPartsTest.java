@@ -121,7 +121,7 @@ class SymbolPartsTest {
   void aPlanALevelAndANoteAreKeptAndALevelIsRemoved(FxRobot robot) {
     WaitForAsyncUtils.waitForAsyncFx(
         5_000, () -> opened.workspace.trader().decide(SYMBOL, Choice.KEEP, "news"));
-    robot.clickOn("Plan, levels, notes");
+    robot.clickOn("Plan and notes");
     write(robot, "one line of plan", "buy the first pullback");
     write(robot, "price", "8.20");
     write(robot, "a note on this symbol, Enter keeps it", "spread is fine");
@@ -140,7 +140,7 @@ class SymbolPartsTest {
 
   @Test
   void aLevelThatIsNoPriceSaysWhatWasExpected(FxRobot robot) {
-    robot.clickOn("Plan, levels, notes");
+    robot.clickOn("Plan and notes");
     write(robot, "price", "eight");
 
     until(() -> opened.workspace.action().get().contains("A level needs a price above 0"));

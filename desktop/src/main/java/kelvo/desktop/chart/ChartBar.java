@@ -10,6 +10,9 @@ import javafx.scene.layout.Region;
 
 /** Chooses the bars' length and the hours of the intraday chart. */
 public final class ChartBar extends HBox {
+  /** From here on there is room for what the lines are. */
+  private static final double WIDTH_WITH_KEYS = 450;
+
   private static final int[] MINUTES = {1, 5, 15};
 
   /** The choices of a focus side. */
@@ -42,9 +45,11 @@ public final class ChartBar extends HBox {
   }
 
   /** What a line of the chart is, in its colour. */
-  private static Label key(String words, String tone) {
+  private Label key(String words, String tone) {
     Label label = new Label(words + " —");
     label.getStyleClass().addAll("small", tone);
+    label.setMinWidth(0);
+    label.visibleProperty().bind(widthProperty().greaterThan(WIDTH_WITH_KEYS));
     return label;
   }
 

@@ -41,7 +41,7 @@ public final class FocusSide extends BorderPane {
   private final Map<PartKind, SymbolPart> lowerParts = new LinkedHashMap<>();
   private final Map<PartKind, ToggleButton> buttons = new LinkedHashMap<>();
   private final BorderPane lower = new BorderPane();
-  private final MenuButton popOut = new MenuButton("Own window");
+  private final MenuButton popOut = new MenuButton("Pop out");
   private final SplitPane charts;
   private PartKind chosen;
 
@@ -84,6 +84,7 @@ public final class FocusSide extends BorderPane {
     for (PartKind kind : lowerParts.keySet()) {
       ToggleButton button = new ToggleButton(kind.title());
       button.getStyleClass().setAll("toggle-button", "small-button");
+      button.setMinWidth(USE_PREF_SIZE);
       button.setToggleGroup(group);
       button.setOnAction(e -> choose(kind));
       buttons.put(kind, button);

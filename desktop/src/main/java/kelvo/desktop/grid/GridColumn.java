@@ -30,7 +30,10 @@ public record GridColumn<R>(
     Function<R, Tone> tone,
     boolean strong,
     @Nullable Picture<R> picture) {
-  private static final double SYMBOL = 82;
+  private static final double SYMBOL = 74;
+
+  /** With the arrow of a side before it. */
+  private static final double SYMBOL_WITH_SIDE = 92;
 
   /** Paints a cell. */
   @FunctionalInterface
@@ -54,6 +57,20 @@ public record GridColumn<R>(
   public static <R> GridColumn<R> symbols(Function<R, String> symbol) {
     return new GridColumn<>(
         "symbol", "The ticker.", SYMBOL, 0, false, symbol, row -> Tone.INK, true, null);
+  }
+
+  /** A column of symbols with an arrow before each. */
+  public static <R> GridColumn<R> symbolsWithSide(Function<R, String> symbol) {
+    return new GridColumn<>(
+        "symbol",
+        "The ticker; ▲ long, ▼ short.",
+        SYMBOL_WITH_SIDE,
+        0,
+        false,
+        symbol,
+        row -> Tone.INK,
+        true,
+        null);
   }
 
   /** This column in the stronger font. */

@@ -1,5 +1,6 @@
 package kelvo.desktop.morning;
 
+import java.awt.geom.Line2D;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -59,6 +60,7 @@ final class LabelPlaces {
             && left >= 2
             && left + width <= right - 2
             && isClear(left, width, middle)
+            && !crosses(x, y, endX, middle)
             && take(left, width, middle)) {
           return Optional.of(
               new Label(
@@ -67,6 +69,24 @@ final class LabelPlaces {
       }
     }
     return Optional.empty();
+  }
+
+  /** Whether a line would go through a label that stands already. */
+  private boolean crosses(double fromX, double fromY, double toX, double toY) {
+    return taken.stream()
+        .anyMatch(
+            place ->
+                Line2D.linesIntersect(
+                        fromX, fromY, toX, toY, place.left, place.middle, place.right, place.middle)
+                    || Line2D.linesIntersect(
+                        fromX,
+                        fromY,
+                        toX,
+                        toY,
+                        (place.left + place.right) / 2,
+                        place.middle - HEIGHT / 2,
+                        (place.left + place.right) / 2,
+                        place.middle + HEIGHT / 2));
   }
 
   private boolean isClear(double left, double width, double middle) {

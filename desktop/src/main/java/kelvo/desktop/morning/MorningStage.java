@@ -49,6 +49,7 @@ public final class MorningStage extends BorderPane implements DayStage {
   static final String PROMPT = "#plan-keys";
 
   private static final int KEYS_BEFORE_PROMPT = 4;
+  private static final double SCANS_WIDTH = 132;
   private static final double DROPPED = 0.5;
   private static final double EDITOR_HEIGHT = 398;
 
@@ -160,7 +161,8 @@ public final class MorningStage extends BorderPane implements DayStage {
                 .findFirst()
                 .ifPresent(workspace.shownScan()::set));
     count.getStyleClass().addAll("faded", "small");
-    count.setMinWidth(USE_PREF_SIZE);
+    count.setMinWidth(0);
+    scans.setMinWidth(SCANS_WIDTH);
     Region space = new Region();
     HBox.setHgrow(space, Priority.ALWAYS);
     HBox line = new HBox(6, scans, count, space);

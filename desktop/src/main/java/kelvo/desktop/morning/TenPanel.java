@@ -46,7 +46,7 @@ final class TenPanel extends VBox {
     getStyleClass().addAll("card", "part", "divided-above");
     entries.setPrefColumns(2);
     entries.setTileAlignment(Pos.TOP_LEFT);
-    entries.prefTileWidthProperty().bind(widthProperty().subtract(40).divide(2));
+    entries.prefTileWidthProperty().bind(widthProperty().subtract(48).divide(2));
     for (int limit : LIMITS) {
       MenuItem item = new MenuItem("At most " + limit);
       item.setOnAction(e -> workspace.desk().keepAtMost(limit));

@@ -94,7 +94,7 @@ final class TriageColumns {
     return switch (unit) {
       case PERCENT -> 50;
       case TIMES -> 76;
-      default -> 56;
+      default -> 60;
     };
   }
 

@@ -32,7 +32,7 @@ import kelvo.time.DayTime;
 public final class PlanPart extends ScrollPane implements SymbolPart {
   /** Its kind. */
   public static final PartKind KIND =
-      new PartKind("PLAN", "Plan, levels, notes", (workspace, choice) -> new PlanPart(workspace));
+      new PartKind("PLAN", "Plan and notes", (workspace, choice) -> new PlanPart(workspace));
 
   private final Workspace workspace;
   private final Label decision = new Label();

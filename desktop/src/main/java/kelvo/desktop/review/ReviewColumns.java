@@ -20,7 +20,7 @@ final class ReviewColumns {
 
   static List<GridColumn<ReviewedTrade>> trades() {
     return List.of(
-        GridColumn.<ReviewedTrade>symbols(
+        GridColumn.<ReviewedTrade>symbolsWithSide(
             t -> arrow(t.trade().side().direction()) + t.trade().symbol()),
         GridColumn.words("entry", "Time of the first fill", 60, ReviewColumns::entry),
         GridColumn.<ReviewedTrade>words(
@@ -69,7 +69,7 @@ final class ReviewColumns {
 
   static List<GridColumn<ReviewedMove>> moves() {
     return List.of(
-        GridColumn.<ReviewedMove>symbols(
+        GridColumn.<ReviewedMove>symbolsWithSide(
             m -> arrow(m.move().side().direction()) + m.move().symbol()),
         GridColumn.words(
             "first hit", "Time of the first hit", 62, m -> DayTime.seconds(m.move().start())),

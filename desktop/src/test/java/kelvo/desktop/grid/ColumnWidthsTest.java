@@ -24,7 +24,7 @@ class ColumnWidthsTest {
   void whatIsLeftGoesToThoseThatGrow() {
     ColumnWidths widths = new ColumnWidths(COLUMNS, 900);
 
-    assertThat(widths.width(0)).isEqualTo(72);
+    assertThat(widths.width(0)).isEqualTo(74);
     assertThat(widths.width(1)).isGreaterThan(120);
     double more = widths.width(2) - 100;
     assertThat(widths.width(3) - 100)
