@@ -2,8 +2,8 @@ package kelvo.view;
 
 import java.util.ArrayList;
 import java.util.List;
-import kelvo.chart.SecurityBars;
 import kelvo.chart.Spark;
+import kelvo.chart.Sparks;
 import kelvo.field.Field;
 import kelvo.field.FieldCatalogue;
 import kelvo.session.Session;
@@ -37,11 +37,11 @@ public final class CardsView implements View<List<CardsView.Card>> {
 
   /** Makes cards, and keeps their bars from one moment to the next. */
   static final class Cards {
-    private final SecurityBars bars;
+    private final Sparks sparks;
     private final Field.Reading changePercent;
 
     Cards(Session session) {
-      bars = new SecurityBars(session);
+      sparks = new Sparks(session);
       changePercent = FieldCatalogue.number("change %").bind(session);
     }
 
@@ -63,7 +63,7 @@ public final class CardsView implements View<List<CardsView.Card>> {
           state.price(),
           changePercent.at(state, now),
           state.volume(),
-          Spark.of(bars.at(state.id(), now)));
+          sparks.at(state, now));
     }
   }
 }

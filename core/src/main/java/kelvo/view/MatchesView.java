@@ -1,8 +1,8 @@
 package kelvo.view;
 
 import java.util.List;
-import kelvo.chart.SecurityBars;
 import kelvo.chart.Spark;
+import kelvo.chart.Sparks;
 import kelvo.explain.WhyEmpty;
 import kelvo.scan.Matches;
 import kelvo.scan.Scan;
@@ -14,7 +14,7 @@ public final class MatchesView implements View<MatchesView.MatchList> {
   private final Session session;
   private final Scan scan;
   private final Matches matches;
-  private final SecurityBars bars;
+  private final Sparks sparks;
   private final WhyItMoves why;
 
   /**
@@ -40,13 +40,13 @@ public final class MatchesView implements View<MatchesView.MatchList> {
     this.session = session;
     this.scan = scan;
     matches = new Matches(scan, session);
-    bars = new SecurityBars(session);
+    sparks = new Sparks(session);
     why = new WhyItMoves(session);
   }
 
   private Listed listed(Matches.Row row, Moment moment) {
     return new Listed(
-        row, Spark.of(bars.at(row.security(), moment.now())), why.of(row.security(), moment));
+        row, sparks.at(moment.state(row.security()), moment.now()), why.of(row.security(), moment));
   }
 
   @Override

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.List;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import javafx.stage.Stage;
@@ -60,6 +61,19 @@ class WallTest {
 
   private List<String> symbols() {
     return shown().wall().stream().map(tile -> tile.card().symbol()).toList();
+  }
+
+  @Test
+  void whatStandsAboveTheListIsChosenAndMarkedInItsLine(FxRobot robot) {
+    ToggleButton field = robot.lookup("field").queryAs(ToggleButton.class);
+    ToggleButton ofWall = robot.lookup("wall").queryAs(ToggleButton.class);
+    assertThat(ofWall.isSelected()).isTrue();
+
+    robot.clickOn(field);
+    until(() -> !opened.workspace.wall().get());
+    robot.clickOn(field);
+    assertThat(field.isSelected()).as("still above, so still marked").isTrue();
+    assertThat(ofWall.isSelected()).isFalse();
   }
 
   @Test

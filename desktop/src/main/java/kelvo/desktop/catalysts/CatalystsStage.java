@@ -102,7 +102,7 @@ public final class CatalystsStage extends BorderPane implements DayStage {
                 "about",
                 "The category, by its words, and how much such an item can move a price when that is"
                     + " much; empty when they say neither.",
-                96,
+                108,
                 r -> about(r.item().reading()))
             .growing(0)
             .toned(r -> Tone.CATALYST),

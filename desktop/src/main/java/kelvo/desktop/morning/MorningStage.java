@@ -5,19 +5,12 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import javafx.application.Platform;
-import javafx.collections.ListChangeListener;
-import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.Parent;
-import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
-import javafx.scene.control.ToggleButton;
-import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import kelvo.desktop.grid.Grid;
 import kelvo.desktop.rules.ChecksEditor;
@@ -49,17 +42,15 @@ public final class MorningStage extends BorderPane implements DayStage {
   static final String PROMPT = "#plan-keys";
 
   private static final int KEYS_BEFORE_PROMPT = 4;
-  private static final double SCANS_WIDTH = 132;
   private static final double DROPPED = 0.5;
   private static final double EDITOR_HEIGHT = 398;
 
   private final Workspace workspace;
   private final GapField field;
   private final Grid<TriageRow> table = new Grid<>("Triage", TriageRow::symbol);
-  private final Label count = new Label();
   private final Label prompt = new Label();
   private final ReasonBar reasons = new ReasonBar();
-  private final ComboBox<String> scans = new ComboBox<>();
+  private final MorningBar bar;
   private final PlanKeys plan;
   private final ScanEditor editor;
   private final ChecksEditor checks;
@@ -93,7 +84,9 @@ public final class MorningStage extends BorderPane implements DayStage {
     secondLook = new SecondLookView(workspace, this::closeEditor);
     secondLook.setPrefHeight(EDITOR_HEIGHT);
     BorderPane middle = new BorderPane(table);
-    middle.setTop(new VBox(chooser()));
+    bar = new MorningBar(workspace, this::put);
+    topProperty().addListener((o, was, is) -> bar.shows(above -> is == node(above)));
+    middle.setTop(bar);
     middle.setBottom(new VBox(reasons, keyLine()));
     setTop(field);
     setCenter(middle);
@@ -148,65 +141,6 @@ public final class MorningStage extends BorderPane implements DayStage {
     return keys;
   }
 
-  private HBox chooser() {
-    nameScans();
-    workspace.desk().scans().addListener((ListChangeListener<Scan>) change -> nameScans());
-    workspace.shownScan().addListener((o, was, is) -> scans.setValue(is.name()));
-    scans.setFocusTraversable(false);
-    scans.setAccessibleText("Scan");
-    scans.setOnAction(
-        e ->
-            workspace.scans().stream()
-                .filter(s -> s.name().equals(scans.getValue()))
-                .findFirst()
-                .ifPresent(workspace.shownScan()::set));
-    count.getStyleClass().addAll("faded", "small");
-    count.setMinWidth(0);
-    scans.setMinWidth(SCANS_WIDTH);
-    Region space = new Region();
-    HBox.setHgrow(space, Priority.ALWAYS);
-    HBox line = new HBox(6, scans, count, space);
-    for (Above above : Above.values()) {
-      line.getChildren().add(button(above));
-    }
-    line.setAlignment(Pos.CENTER_LEFT);
-    line.getStyleClass().addAll("card", "part", "divided", "divided-above");
-    return line;
-  }
-
-  /** What may stand above the list. */
-  private enum Above {
-    FIELD("field", "All gaps as dots, the theme's joined (Escape)"),
-    WALL("wall", "Small charts of the movers (V)"),
-    SECOND_LOOK("second look", "What changed since the open (L)"),
-    SCAN("edit scan", "The rules of the scan (E)"),
-    CHECKS("checks", "What the checks ask (C)");
-
-    private final String words;
-    private final String help;
-
-    Above(String words, String help) {
-      this.words = words;
-      this.help = help;
-    }
-  }
-
-  private ToggleButton button(Above above) {
-    ToggleButton button = new ToggleButton(above.words);
-    button.getStyleClass().setAll("toggle-button", "small-button");
-    button.setMinWidth(USE_PREF_SIZE);
-    button.setFocusTraversable(false);
-    button.setTooltip(new Tooltip(above.help));
-    button.setOnAction(
-        e -> {
-          put(above);
-          button.setSelected(getTop() == node(above));
-        });
-    topProperty().addListener((o, was, is) -> button.setSelected(is == node(above)));
-    button.setSelected(above == Above.FIELD);
-    return button;
-  }
-
   private Node node(Above above) {
     return switch (above) {
       case FIELD -> field;
@@ -234,11 +168,6 @@ public final class MorningStage extends BorderPane implements DayStage {
       case SCAN -> openEditor();
       case CHECKS -> openChecks();
     }
-  }
-
-  private void nameScans() {
-    scans.getItems().setAll(workspace.scans().stream().map(Scan::name).toList());
-    scans.setValue(workspace.shownScan().get().name());
   }
 
   private void openEditor() {
@@ -357,7 +286,7 @@ public final class MorningStage extends BorderPane implements DayStage {
       table.rows(rows);
     }
     long kept = decided.values().stream().filter(one -> one.choice() == Choice.KEEP).count();
-    count.setText(shown.fitting() + " fit · " + decided.size() + " decided · " + kept + " kept");
+    bar.counts(shown.fitting() + " fit · " + decided.size() + " decided · " + kept + " kept");
   }
 
   private static String whyEmpty(MatchesView.MatchList shown) {

@@ -1,6 +1,7 @@
 package kelvo.desktop.shell;
 
 import java.util.List;
+import java.util.Optional;
 import javafx.geometry.Pos;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
@@ -32,6 +33,9 @@ final class Finder extends VBox {
       new Grid<>("Candidates", FindView.Candidate::symbol);
   private final Followed<List<FindView.Candidate>> followed;
   private final Runnable closed;
+
+  /** Whether the list is of what stands in the field now. */
+  private boolean answered;
 
   /**
    * A finder that is not open.
@@ -69,7 +73,11 @@ final class Finder extends VBox {
     list.theme(workspace.theme().get());
     workspace.theme().addListener((o, was, is) -> list.theme(is));
     text.textProperty()
-        .addListener((o, was, is) -> followed.follow(new FindView(workspace.session(), is)));
+        .addListener(
+            (o, was, is) -> {
+              answered = false;
+              followed.follow(new FindView(workspace.session(), is));
+            });
     text.setOnAction(e -> take());
     text.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
     getChildren().addAll(text, list, help);
@@ -87,6 +95,11 @@ final class Finder extends VBox {
   }
 
   private void show(List<FindView.Candidate> candidates) {
+    if (answered) {
+      list.rows(candidates);
+      return;
+    }
+    answered = true;
     list.emptyText(
         text.getText().isBlank()
             ? "Type a symbol, or a part of a name."
@@ -111,7 +124,11 @@ final class Finder extends VBox {
   /** The chosen one, else what the text means. */
   private void take() {
     String typed = text.getText();
-    String chosen = list.selected().map(FindView.Candidate::symbol).orElse("");
+    String chosen =
+        list.selected()
+            .or(() -> answered ? list.rows().stream().findFirst() : Optional.empty())
+            .map(FindView.Candidate::symbol)
+            .orElse("");
     close();
     if (!chosen.isEmpty()) {
       workspace.focusOn(chosen);
