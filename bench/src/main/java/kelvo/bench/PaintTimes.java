@@ -64,7 +64,7 @@ final class PaintTimes {
               DayTime.of(15, 20),
               WIDE),
           new Look(
-              "a wall of up to 60 charts",
+              "a wall of up to 40 charts",
               MorningStage.KIND,
               true,
               false,
