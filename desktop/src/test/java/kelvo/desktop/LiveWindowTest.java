@@ -13,9 +13,11 @@ import java.nio.file.Path;
 import java.nio.file.attribute.FileTime;
 import java.util.List;
 import java.util.concurrent.atomic.AtomicLong;
+import java.util.stream.Collectors;
 import javafx.application.Platform;
 import javafx.scene.AccessibleRole;
 import javafx.scene.Node;
+import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
 import kelvo.data.calendar.ExchangeCalendar;
@@ -218,6 +220,23 @@ class LiveWindowTest {
     awaitEnd();
     assertThat(shown().hits()).hasSize(hits);
     assertThat(workspace.book().get().fills()).containsExactlyInAnyOrderElementsOf(fills);
+  }
+
+  @Test
+  void aFeedThatIsLostIsSaidInTheHeaderAsLongAsItLasts(FxRobot robot) {
+    awaitEnd();
+    assertThat(loud(robot)).isEmpty();
+
+    server.close();
+
+    until(() -> loud(robot).startsWith("Feed lost since "));
+  }
+
+  /** What the header says loudly; empty for nothing. */
+  private static String loud(FxRobot robot) {
+    return robot.lookup(".loud").queryAllAs(Label.class).stream()
+        .map(Label::getText)
+        .collect(Collectors.joining());
   }
 
   @Test

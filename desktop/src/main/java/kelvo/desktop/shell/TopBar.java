@@ -29,7 +29,7 @@ final class TopBar extends HBox {
   private static final double[] SPEEDS = {1, 10, 60, 600};
   private static final long SOON = 5 * DayTime.MINUTE;
   private static final long NOBODY_WARNED = -1;
-  private static final double DATE_WIDTH = 126;
+  private static final double DATE_WIDTH = 150;
   private static final double CLOCK_WIDTH = 340;
 
   private final Workspace workspace;
