@@ -128,6 +128,8 @@ class LiveWindowTest {
     workspace = new Workspace(day, DayTime.FIRST, Theme.NIGHT);
     window = new MainWindow(workspace, day.faults());
     stage.setScene(window.scene(1280, 800));
+    stage.setX(0);
+    stage.setY(0);
     stage.show();
   }
 

@@ -31,6 +31,9 @@ class GridTest {
     grid.columns(List.of(GridColumn.numbers("Volume", "Shares.", 80, row -> row)));
     grid.rows(GIVEN);
     stage.setScene(new Scene(grid, 200, 200));
+    // Where JavaFX would centre it the first time, and the robot has not heard of that yet.
+    stage.setX(0);
+    stage.setY(0);
     stage.show();
   }
 

@@ -23,6 +23,8 @@ class OtherRowsTest {
     grid = new Grid<>("Symbols", row -> row);
     grid.columns(List.of(GridColumn.words("Symbol", "The ticker", 80, row -> row)));
     stage.setScene(new Scene(new StackPane(grid), 200, 200));
+    stage.setX(0);
+    stage.setY(0);
     stage.show();
   }
 

@@ -36,6 +36,8 @@ class RulesEditorTest {
             chosen -> {});
     rules.show(List.of(RuleSentence.parse("gap at least 4%", Vocabulary.DEFAULT)));
     stage.setScene(new Scene(rules, 600, 200));
+    stage.setX(0);
+    stage.setY(0);
     stage.show();
   }
 

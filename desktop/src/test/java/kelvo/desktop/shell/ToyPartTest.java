@@ -91,6 +91,8 @@ class ToyPartTest {
     parts.add(TOY);
     MainWindow window = new MainWindow(workspace, day.faults(), Stages.of(workspace), parts);
     stage.setScene(window.scene(1280, 800));
+    stage.setX(0);
+    stage.setY(0);
     stage.show();
   }
 
