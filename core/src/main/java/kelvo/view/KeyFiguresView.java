@@ -34,7 +34,7 @@ public final class KeyFiguresView implements View<List<KeyFiguresView.Figure>> {
    * @param value as shown; a dash when unknown
    * @param detail what it is made of
    * @param meaning one sentence
-   * @param field the field that it is of
+   * @param field the field that it is of; empty when it is of none
    */
   public record Figure(String label, String value, String detail, String meaning, String field) {}
 
@@ -113,7 +113,7 @@ public final class KeyFiguresView implements View<List<KeyFiguresView.Figure>> {
         Double.isNaN(range / usualRange) ? UNKNOWN : Unit.PERCENT.text(range / usualRange) + " ATR",
         known(Unit.PRICE.text(range)) + ", usual " + known(Unit.PRICE.text(usualRange)),
         "High less low, in average true ranges of 14 sessions.",
-        "range in atrs");
+        regular ? "range in atrs" : "");
   }
 
   private Figure fromVwap(SymbolState state, long now) {

@@ -44,6 +44,20 @@ class KeyFiguresViewTest {
     assertThat(figures.get(4)).isEqualTo("+4.8% | 10.50");
   }
 
+  /** The field knows regular hours only, so a rule on it would ask something else. */
+  @Test
+  void theRangeOfThePremarketIsOfNoField() {
+    Session session = TestSessions.after(List.of("10 10.20 9.80 10 1000"));
+    session.tape().trade(DayTime.of(8, 0), 0, 100_000, 6_000, SaleCondition.EXTENDED.bit());
+    TapeReplay replay = new TapeReplay(session);
+    replay.runTo(DayTime.of(9, 0));
+    KeyFiguresView.Figure range =
+        new KeyFiguresView(session, 0).look(new Moment(replay, List.of())).get(3);
+
+    assertThat(range.label()).isEqualTo("range, premarket");
+    assertThat(range.field()).isEmpty();
+  }
+
   @Test
   void whatIsUnknownIsADash() {
     List<String> figures = figures(TestSessions.after(List.of("10 10.20 9.80 10 1000")));

@@ -41,6 +41,9 @@ final class FiveFigures extends HBox {
 
     /** The rules that a figure suggests. */
     private void offer(Workspace workspace, String field, ContextMenuEvent e) {
+      if (field.isEmpty()) {
+        return;
+      }
       workspace
           .desk()
           .vocabulary()
