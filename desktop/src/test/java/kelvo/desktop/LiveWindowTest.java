@@ -127,10 +127,7 @@ class LiveWindowTest {
             Progress.NONE);
     workspace = new Workspace(day, DayTime.FIRST, Theme.NIGHT);
     window = new MainWindow(workspace, day.faults());
-    stage.setScene(window.scene(1280, 800));
-    stage.setX(0);
-    stage.setY(0);
-    stage.show();
+    PlacedStage.show(stage, window.scene(1280, 800));
   }
 
   @AfterEach

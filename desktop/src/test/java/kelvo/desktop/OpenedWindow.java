@@ -37,12 +37,7 @@ final class OpenedWindow {
     OpenedDay day = OpenedDay.open(folder, DemoSize.SESSION, Progress.NONE);
     Workspace workspace = new Workspace(day, moment, Theme.DAYBREAK);
     MainWindow window = new MainWindow(workspace, day.faults());
-    stage.setScene(window.scene(1280, 800));
-    // The headless screen is smaller than the window: centred on it, a robot would miss by the
-    // rest.
-    stage.setX(0);
-    stage.setY(0);
-    stage.show();
+    PlacedStage.show(stage, window.scene(1280, 800));
     return new OpenedWindow(folder, workspace, window);
   }
 

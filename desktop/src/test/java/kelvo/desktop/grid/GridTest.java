@@ -7,6 +7,7 @@ import java.nio.file.Path;
 import java.util.List;
 import javafx.scene.Scene;
 import javafx.stage.Stage;
+import kelvo.desktop.PlacedStage;
 import kelvo.desktop.theme.Theme;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -30,11 +31,7 @@ class GridTest {
     grid = new Grid<>("Volumes", row -> row);
     grid.columns(List.of(GridColumn.numbers("Volume", "Shares.", 80, row -> row)));
     grid.rows(GIVEN);
-    stage.setScene(new Scene(grid, 200, 200));
-    // Where JavaFX would centre it the first time, and the robot has not heard of that yet.
-    stage.setX(0);
-    stage.setY(0);
-    stage.show();
+    PlacedStage.show(stage, new Scene(grid, 200, 200));
   }
 
   @Test

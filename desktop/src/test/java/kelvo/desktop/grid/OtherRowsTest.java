@@ -6,6 +6,7 @@ import java.util.List;
 import javafx.scene.Scene;
 import javafx.scene.layout.StackPane;
 import javafx.stage.Stage;
+import kelvo.desktop.PlacedStage;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.api.FxRobot;
@@ -22,10 +23,7 @@ class OtherRowsTest {
   void start(Stage stage) {
     grid = new Grid<>("Symbols", row -> row);
     grid.columns(List.of(GridColumn.words("Symbol", "The ticker", 80, row -> row)));
-    stage.setScene(new Scene(new StackPane(grid), 200, 200));
-    stage.setX(0);
-    stage.setY(0);
-    stage.show();
+    PlacedStage.show(stage, new Scene(new StackPane(grid), 200, 200));
   }
 
   private void onWindowThread(Runnable action) {

@@ -9,6 +9,7 @@ import javafx.scene.Scene;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.stage.Stage;
+import kelvo.desktop.PlacedStage;
 import kelvo.rule.Rule;
 import kelvo.rule.RuleCompletion;
 import kelvo.rule.RuleSentence;
@@ -35,10 +36,7 @@ class RulesEditorTest {
             changed -> {},
             chosen -> {});
     rules.show(List.of(RuleSentence.parse("gap at least 4%", Vocabulary.DEFAULT)));
-    stage.setScene(new Scene(rules, 600, 200));
-    stage.setX(0);
-    stage.setY(0);
-    stage.show();
+    PlacedStage.show(stage, new Scene(rules, 600, 200));
   }
 
   private static void onTheWindowsThread(Runnable steps) {

@@ -12,6 +12,7 @@ import java.util.concurrent.TimeUnit;
 import javafx.scene.Scene;
 import javafx.stage.Stage;
 import javax.imageio.ImageIO;
+import kelvo.desktop.PlacedStage;
 import kelvo.desktop.live.LiveStage;
 import kelvo.desktop.morning.MorningStage;
 import kelvo.desktop.theme.Theme;
@@ -56,8 +57,7 @@ class PicturesTest {
           Theme.loadFonts();
           workspace = new Workspace(day, DayTime.of(9, 0), Theme.DAYBREAK);
           scene = new MainWindow(workspace, day.faults()).scene(1280, 800);
-          stage.setScene(scene);
-          stage.show();
+          PlacedStage.show(stage, scene);
         });
   }
 

@@ -11,6 +11,7 @@ import java.util.function.BooleanSupplier;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.stage.Stage;
+import kelvo.desktop.PlacedStage;
 import kelvo.desktop.theme.Theme;
 import kelvo.desktop.workspace.Followed;
 import kelvo.desktop.workspace.OpenedDay;
@@ -90,10 +91,7 @@ class ToyPartTest {
     List<PartKind> parts = new ArrayList<>(Parts.ALL);
     parts.add(TOY);
     MainWindow window = new MainWindow(workspace, day.faults(), Stages.of(workspace), parts);
-    stage.setScene(window.scene(1280, 800));
-    stage.setX(0);
-    stage.setY(0);
-    stage.show();
+    PlacedStage.show(stage, window.scene(1280, 800));
   }
 
   @AfterEach
