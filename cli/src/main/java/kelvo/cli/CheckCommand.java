@@ -51,7 +51,7 @@ final class CheckCommand implements Callable<Integer> {
                   + fills
                   + " fills");
     }
-    problems += checkScans(Vocabulary.of(data.securities()));
+    problems += checkScans(data.vocabulary());
     terminal.err().println(problems == 0 ? "No problems found." : problems + " problems found.");
     return problems == 0 ? 0 : 1;
   }

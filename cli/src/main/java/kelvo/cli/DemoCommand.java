@@ -2,12 +2,7 @@ package kelvo.cli;
 
 import java.nio.file.Path;
 import java.util.concurrent.Callable;
-import kelvo.data.ledger.Ledger;
 import kelvo.desktop.shell.KelvoWindow;
-import kelvo.desktop.workspace.OpenedDay;
-import kelvo.job.Progress;
-import kelvo.sim.DemoFolder;
-import kelvo.sim.DemoSize;
 import kelvo.sim.DemoTrader;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
@@ -20,8 +15,6 @@ import picocli.CommandLine.Option;
  */
 @Command(name = "demo", description = "Opens the window on an invented market of 2031.")
 final class DemoCommand implements Callable<Integer> {
-  private static final double WRITING = 0.5;
-
   @Mixin WindowOptions window = new WindowOptions();
 
   @Option(
@@ -32,18 +25,7 @@ final class DemoCommand implements Callable<Integer> {
 
   @Override
   public Integer call() {
-    Path root = DemoData.root(folder);
     return KelvoWindow.open(
-        window.request(progress -> open(root, progress), DemoTrader.PREPARED_AT));
-  }
-
-  private static OpenedDay open(Path root, Progress progress) {
-    boolean written =
-        DemoData.ready(root, DemoSize.DEMO, DemoFolder.SEED, part -> progress.done(part * WRITING));
-    try (Ledger ledger = Ledger.open(root.resolve(OpenedDay.LEDGER))) {
-      DemoTrader.prepare(ledger, DemoSize.SESSION);
-    }
-    double from = written ? 0 : WRITING;
-    return OpenedDay.open(root, DemoSize.SESSION, part -> progress.done(from + part * (1 - from)));
+        window.request(new DemoDay(DemoData.root(folder)), DemoTrader.PREPARED_AT));
   }
 }

@@ -23,7 +23,8 @@ final class DemoData {
     return home().resolve("market");
   }
 
-  private static Path home() {
+  /** Where Kelvo keeps what belongs to no data folder. */
+  static Path home() {
     return Path.of(System.getProperty("user.home"), ".kelvo");
   }
 

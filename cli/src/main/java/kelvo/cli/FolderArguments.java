@@ -8,7 +8,6 @@ import kelvo.data.calendar.ExchangeCalendar;
 import kelvo.data.folder.DataFolder;
 import kelvo.data.scanfile.ScanFolder;
 import kelvo.job.Progress;
-import kelvo.rule.Vocabulary;
 import kelvo.scan.Scan;
 import kelvo.session.Session;
 import kelvo.time.DayTime;
@@ -98,7 +97,7 @@ final class FolderArguments {
   }
 
   List<Scan> scans() {
-    ScanFolder own = new ScanFolder(folder, Vocabulary.of(data().securities()), this::tell);
+    ScanFolder own = new ScanFolder(folder, data().vocabulary(), this::tell);
     return scanFiles.isEmpty() ? own.scans() : scanFiles.stream().map(own::read).toList();
   }
 

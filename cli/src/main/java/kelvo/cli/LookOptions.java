@@ -23,7 +23,7 @@ class LookOptions {
   @Option(names = "--smoke", description = "open a window, say what was drawn, and exit")
   boolean smoke;
 
-  OpenRequest request(OpenRequest.Load load, long otherwiseAt) {
-    return new OpenRequest(load, -1, otherwiseAt, 0, theme, pictures, smoke);
+  OpenRequest request(OpenRequest.@Nullable Load load, long otherwiseAt) {
+    return new OpenRequest(load, new FoldersAndDemo(), -1, otherwiseAt, 0, theme, pictures, smoke);
   }
 }

@@ -30,8 +30,6 @@ import picocli.CommandLine.Option;
  */
 @Command(name = "review", description = "Holds a session's hits against the trades really taken.")
 final class ReviewCommand implements Callable<Integer> {
-  private static final ReviewSettings SETTINGS = ReviewSettings.DEFAULT;
-
   @Mixin final FolderArguments arguments;
 
   @Option(
@@ -55,16 +53,17 @@ final class ReviewCommand implements Callable<Integer> {
     List<Scan> scans = arguments.scans();
     Session session = arguments.session();
     DayBook book = book();
+    ReviewSettings settings = arguments.data().settings().review();
     arguments.tellFaults();
     SessionRun run = SessionRun.of(session, new Program(scans, book.levels()), Progress.NONE);
-    DayReview review = DayReview.of(session, scans, run.hits(), book, SETTINGS, DayTime.LAST);
+    DayReview review = DayReview.of(session, scans, run.hits(), book, settings, DayTime.LAST);
     if (out == null) {
       arguments.output.print(
           ReviewTables.TRADE_COLUMNS, ReviewTables.trades(review, arguments.date()));
     } else {
       writeAll(out, review);
     }
-    arguments.terminal().err().println(SETTINGS.words());
+    arguments.terminal().err().println(settings.words());
     review.beforeRecord().forEach(fill -> arguments.terminal().err().println(opened(fill)));
     return arguments.exitCode();
   }

@@ -20,8 +20,15 @@ final class WindowOptions extends LookOptions {
   double speed = 0;
 
   @Override
-  OpenRequest request(OpenRequest.Load load, long otherwiseAt) {
+  OpenRequest request(OpenRequest.@Nullable Load load, long otherwiseAt) {
     return new OpenRequest(
-        load, at == null ? -1 : DayTime.parse(at), otherwiseAt, speed, theme, pictures, smoke);
+        load,
+        new FoldersAndDemo(),
+        at == null ? -1 : DayTime.parse(at),
+        otherwiseAt,
+        speed,
+        theme,
+        pictures,
+        smoke);
   }
 }

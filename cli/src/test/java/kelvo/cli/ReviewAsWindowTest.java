@@ -108,7 +108,7 @@ class ReviewAsWindowTest {
             day.scans(),
             day.run().hits(),
             day.book(),
-            day.reviewSettings(),
+            day.settings().review(),
             DayTime.LAST);
     assertThat(day.run().hits()).anyMatch(hit -> hit.scan().equals(LEVELS));
     assertThat(day.book().fills()).anyMatch(fill -> fill.orderId().contains("told by the broker"));

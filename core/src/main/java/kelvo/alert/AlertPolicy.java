@@ -13,11 +13,23 @@ import kelvo.watchlist.Watchlist;
  * another. Not thread-safe.
  */
 public final class AlertPolicy {
-  /** How long a symbol stays silent after it has rung, nanoseconds. */
-  public static final long COOLDOWN_NANOS = 2_000_000_000L;
-
   private final Map<String, Long> rangAt = new HashMap<>();
   private final Set<String> silenced = new HashSet<>();
+  private long cooldown;
+
+  /**
+   * A policy.
+   *
+   * @param cooldown how long a symbol stays silent after it has rung, nanoseconds
+   */
+  public AlertPolicy(long cooldown) {
+    this.cooldown = cooldown;
+  }
+
+  /** Lets a symbol stay silent for another time after it has rung, nanoseconds. */
+  public void cooldown(long nanos) {
+    cooldown = nanos;
+  }
 
   /** Switches a scan, by its name, off or on again. */
   public void silence(String scan, boolean silent) {
@@ -42,7 +54,7 @@ public final class AlertPolicy {
    */
   public boolean rings(Hit hit, Watchlist watched, boolean goesOn, long nanos) {
     Long rang = rangAt.get(hit.symbol());
-    boolean cooling = rang != null && nanos - rang < COOLDOWN_NANOS;
+    boolean cooling = rang != null && nanos - rang < cooldown;
     if (!goesOn || cooling || !watched.holds(hit.symbol()) || silenced.contains(hit.scan())) {
       return false;
     }

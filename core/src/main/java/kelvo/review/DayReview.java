@@ -50,7 +50,8 @@ public record DayReview(
     List<Move> moves = Moves.of(session, counted, settings.moveGap(), until);
     Map<Integer, PricePath> paths = new HashMap<>();
     List<ReviewedTrade> trades = new ArrayList<>();
-    RoundTrips roundTrips = RoundTrips.of(book.tradedUntil(until), settings.cost());
+    RoundTrips roundTrips =
+        RoundTrips.of(settings.fees().on(book.tradedUntil(until)), settings.cost());
     for (Trade trade : roundTrips.trades()) {
       if (trade.exitAt() < 0) {
         continue;

@@ -2,6 +2,7 @@ package kelvo.review;
 
 import kelvo.time.DayTime;
 import kelvo.trade.CostMethod;
+import kelvo.trade.Fees;
 
 /**
  * The numbers that verdicts go by; shown beside the result.
@@ -15,6 +16,7 @@ import kelvo.trade.CostMethod;
  * @param ranLeastPercent least target of a run
  * @param lookedFor how long a symbol must have been in focus to count as looked at
  * @param cost which shares a closing fill closes
+ * @param fees what fills cost that name no fee
  */
 public record ReviewSettings(
     long moveGap,
@@ -25,7 +27,8 @@ public record ReviewSettings(
     long ranWithin,
     double ranLeastPercent,
     long lookedFor,
-    CostMethod cost) {
+    CostMethod cost,
+    Fees fees) {
   /** The values that Kelvo starts with. */
   public static final ReviewSettings DEFAULT =
       new ReviewSettings(
@@ -37,7 +40,8 @@ public record ReviewSettings(
           30 * DayTime.MINUTE,
           2,
           5 * DayTime.SECOND,
-          CostMethod.FIRST_IN_FIRST_OUT);
+          CostMethod.FIRST_IN_FIRST_OUT,
+          Fees.NONE);
 
   /** The settings in one sentence. */
   public String words() {

@@ -30,7 +30,12 @@ public record Vocabulary(Phases phases, Map<String, Field> columns, OwnFields ow
 
   /** The usual words, and a field for each further column of a securities file. */
   public static Vocabulary of(List<Security> securities) {
-    return new Vocabulary(Phases.DEFAULT, SecurityColumns.of(securities), new OwnFields());
+    return of(securities, Phases.DEFAULT);
+  }
+
+  /** The same with phases of the trader's own. */
+  public static Vocabulary of(List<Security> securities, Phases phases) {
+    return new Vocabulary(phases, SecurityColumns.of(securities), new OwnFields());
   }
 
   /** The field of these words. */

@@ -1,6 +1,8 @@
 package kelvo.time;
 
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.OptionalInt;
 
 /** The phases of a day, in order and without gaps. */
@@ -30,6 +32,32 @@ public record Phases(List<Phase> all) {
 
   private static Phase phase(String name, int h1, int m1, int h2, int m2) {
     return new Phase(name, DayTime.of(h1, m1), DayTime.of(h2, m2));
+  }
+
+  /**
+   * These with other starts of some phases; each ends where the next one begins.
+   *
+   * @param starts by the phase's name
+   * @throws IllegalArgumentException when a phase would begin after the next one
+   */
+  public Phases starting(Map<String, Long> starts) {
+    List<Phase> moved = new ArrayList<>();
+    for (int i = 0; i < all.size(); i++) {
+      Phase phase = all.get(i);
+      long start = starts.getOrDefault(phase.name(), phase.start());
+      Phase next = i + 1 < all.size() ? all.get(i + 1) : null;
+      long end = next == null ? phase.end() : starts.getOrDefault(next.name(), next.start());
+      if (start >= end) {
+        throw new IllegalArgumentException(
+            phase.name()
+                + " must begin before "
+                + (next == null ? "the day ends" : next.name() + " does")
+                + " at "
+                + DayTime.minutes(end));
+      }
+      moved.add(new Phase(phase.name(), start, end));
+    }
+    return new Phases(moved);
   }
 
   /**

@@ -43,6 +43,11 @@ public record Fill(
     return stripped.scale() < 0 ? stripped.setScale(0) : stripped;
   }
 
+  /** The same with another fee. */
+  Fill withFee(BigDecimal other) {
+    return new Fill(at, symbol, side, quantity, price, other, account, orderId);
+  }
+
   /** Shares with the sign of the side. */
   BigDecimal signedQuantity() {
     return side.sign() > 0 ? quantity : quantity.negate();

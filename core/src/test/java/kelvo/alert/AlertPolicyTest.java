@@ -17,7 +17,9 @@ class AlertPolicyTest {
   private static final FieldValues NO_FIELDS =
       new FieldValues(List.of(), new double[0], new double[0], Map.of(), null);
 
-  private final AlertPolicy policy = new AlertPolicy();
+  private static final long COOLDOWN = 2 * DayTime.SECOND;
+
+  private final AlertPolicy policy = new AlertPolicy(COOLDOWN);
 
   private static Hit hit(String symbol, String scan) {
     return new Hit(
@@ -46,9 +48,9 @@ class AlertPolicyTest {
   @Test
   void aSymbolIsSilentForTheCooldownAndOnlyThatSymbol() {
     assertThat(rings("KELPOR", "Opening highs", 0)).isTrue();
-    assertThat(rings("KELPOR", "Opening highs", AlertPolicy.COOLDOWN_NANOS - 1)).isFalse();
+    assertThat(rings("KELPOR", "Opening highs", COOLDOWN - 1)).isFalse();
     assertThat(rings("TIDARC", "Opening highs", 1)).as("another symbol").isTrue();
-    assertThat(rings("KELPOR", "Opening highs", AlertPolicy.COOLDOWN_NANOS)).isTrue();
+    assertThat(rings("KELPOR", "Opening highs", COOLDOWN)).isTrue();
   }
 
   @Test

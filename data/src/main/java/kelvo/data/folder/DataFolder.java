@@ -22,20 +22,22 @@ import kelvo.data.columns.Columns;
 import kelvo.data.fault.Fault;
 import kelvo.data.fault.Faults;
 import kelvo.data.news.NewsSource;
+import kelvo.data.setting.SettingsFile;
 import kelvo.history.CorporateAction;
 import kelvo.history.DailyBarList;
 import kelvo.history.DailyHistory;
 import kelvo.job.Progress;
 import kelvo.news.Catalyst;
+import kelvo.rule.Vocabulary;
 import kelvo.session.EarlierDays;
 import kelvo.session.EarlierSessions;
 import kelvo.session.KnownEvent;
 import kelvo.session.Security;
 import kelvo.session.SecurityFacts;
 import kelvo.session.Session;
+import kelvo.setting.Settings;
 import kelvo.tape.EventTape;
 import kelvo.time.DayTime;
-import kelvo.time.Phases;
 import kelvo.time.SessionHours;
 import kelvo.time.TradingCalendar;
 import kelvo.trade.Fill;
@@ -58,6 +60,8 @@ public final class DataFolder {
   private @Nullable List<Figure> figures;
   private @Nullable SortedMap<LocalDate, List<Fill>> ownFills;
   private @Nullable ActionsFile actions;
+  private @Nullable Settings settings;
+  private final List<String> wrongSettings = new ArrayList<>();
   private boolean searching;
 
   /**
@@ -81,7 +85,7 @@ public final class DataFolder {
 
   /** How many faults there have been. */
   public int faultCount() {
-    return faults.count();
+    return faults.count() + wrongSettings.size();
   }
 
   /** How many lines of one file, named from the folder on, were left out. */
@@ -91,7 +95,9 @@ public final class DataFolder {
 
   /** All faults in words, those beyond the first thousand by kind. */
   public List<String> faultSentences() {
-    return faults.sentences();
+    List<String> sentences = new ArrayList<>(wrongSettings);
+    sentences.addAll(faults.sentences());
+    return sentences;
   }
 
   /**
@@ -129,6 +135,7 @@ public final class DataFolder {
    */
   public Session session(LocalDate date, Progress progress) {
     KeptColumns kept = kept();
+    progress.step("securities and news");
     CompletableFuture<Map<String, DailyBarList>> daily =
         CompletableFuture.supplyAsync(() -> DailyFile.read(root, kept));
     List<Security> securities = putRight(securities(), figures(), date);
@@ -138,10 +145,13 @@ public final class DataFolder {
     SessionHours hours = calendar.hours(date);
     List<Catalyst> catalysts = SessionNews.read(root, date, newsFrom(hours), securities, kept);
     progress.done(0.1);
+    progress.step("the events of the session");
     EventTape tape = SessionTape.read(root, date, numbers, securities, catalysts, searching, kept);
     progress.done(0.6);
+    progress.step("daily bars");
     Map<String, DailyBarList> bars = daily.join();
     progress.done(0.8);
+    progress.step("what earlier sessions were like");
     EarlierDays earlier =
         new EarlierDaysFiles(
                 root,
@@ -157,7 +167,8 @@ public final class DataFolder {
     List<SecurityFacts> facts =
         securities.parallelStream().map(security -> facts(security, actions, bars, date)).toList();
     progress.done(1);
-    return new Session(hours, Phases.DEFAULT.in(hours), facts, catalysts, knownEvents(date), tape)
+    return new Session(
+            hours, settings().phases().in(hours), facts, catalysts, knownEvents(date), tape)
         .with(earlier);
   }
 
@@ -252,6 +263,21 @@ public final class DataFolder {
       securities = read;
     }
     return read;
+  }
+
+  /** What the trader has set for this folder, read once. */
+  public Settings settings() {
+    Settings read = settings;
+    if (read == null) {
+      read = SettingsFile.read(root, wrongSettings::add);
+      settings = read;
+    }
+    return read;
+  }
+
+  /** The words that rules of this folder may use. */
+  public Vocabulary vocabulary() {
+    return Vocabulary.of(securities(), settings().phases());
   }
 
   /** Floats and share counts put right by hand, the last one of a security last. */

@@ -12,30 +12,33 @@ import kelvo.tape.Price;
 import kelvo.time.DayTime;
 
 /**
- * Shows an alert at the window's lower right corner for some seconds; a click puts its symbol in
- * focus.
+ * Shows an alert at the lower left of a window for some seconds, where it covers neither the chart
+ * nor the checks; a click puts its symbol in focus.
  */
-public final class AlertPopup {
-  private static final Duration SHOWN_FOR = Duration.seconds(6);
+final class AlertPopup {
   private static final double WIDTH = 250;
+  private static final double LEFT = 72;
+  private static final double ABOVE_BOTTOM = 110;
 
   private AlertPopup() {}
 
   /** Shows a hit over a window. */
-  public static void show(Window owner, Hit hit, Runnable clicked) {
+  static void show(Window owner, double seconds, Hit hit, Runnable clicked) {
     show(
         owner,
+        seconds,
         hit.symbol() + "  " + hit.trigger().words(),
         DayTime.seconds(hit.at()) + "  at " + Price.text(hit.price()) + "  " + hit.scan(),
         clicked);
   }
 
   /** Shows a known event that is about to come. */
-  public static void show(Window owner, KnownEvent event) {
-    show(owner, event.title(), "at " + DayTime.minutes(event.at()), () -> {});
+  static void show(Window owner, double seconds, KnownEvent event) {
+    show(owner, seconds, event.title(), "at " + DayTime.minutes(event.at()), () -> {});
   }
 
-  private static void show(Window owner, String title, String text, Runnable clicked) {
+  private static void show(
+      Window owner, double seconds, String title, String text, Runnable clicked) {
     Label head = new Label(title);
     head.getStyleClass().add("strong");
     Label body = new Label(text);
@@ -52,11 +55,8 @@ public final class AlertPopup {
           clicked.run();
           popup.hide();
         });
-    popup.show(
-        owner,
-        owner.getX() + owner.getWidth() - WIDTH - 24,
-        owner.getY() + owner.getHeight() - 110);
-    PauseTransition wait = new PauseTransition(SHOWN_FOR);
+    popup.show(owner, owner.getX() + LEFT, owner.getY() + owner.getHeight() - ABOVE_BOTTOM);
+    PauseTransition wait = new PauseTransition(Duration.seconds(seconds));
     wait.setOnFinished(e -> popup.hide());
     wait.play();
   }

@@ -9,6 +9,7 @@ import kelvo.desktop.workspace.Workspace;
 import kelvo.journal.Decision;
 import kelvo.level.LevelKind;
 import kelvo.scan.Side;
+import kelvo.setting.SettingCatalogue;
 import kelvo.tape.Price;
 import kelvo.view.QuoteView;
 import org.jspecify.annotations.Nullable;
@@ -18,9 +19,6 @@ import org.jspecify.annotations.Nullable;
  * for a line of plan, T for a level.
  */
 final class PlanKeys {
-  /** Per cent from the price beyond which a level may be a slip of the hand. */
-  private static final double FAR = 25;
-
   private static final String YES = "yes";
 
   private final Workspace workspace;
@@ -101,7 +99,7 @@ final class PlanKeys {
   private void setNear(QuoteView.Quote quote, long level, LevelKind kind) {
     String symbol = quote.facts().symbol();
     double away = 100.0 * (level - quote.price()) / quote.price();
-    if (quote.price() == Price.NONE || Math.abs(away) <= FAR) {
+    if (quote.price() == Price.NONE || Math.abs(away) <= farPercent()) {
       workspace.trader().addLevel(symbol, level, kind);
       return;
     }
@@ -123,6 +121,11 @@ final class PlanKeys {
           }
         },
         closed);
+  }
+
+  /** Per cent from the price beyond which a level may be a slip of the hand. */
+  private double farPercent() {
+    return workspace.settings().now().number(SettingCatalogue.FAR_LEVEL);
   }
 
   private void setLevel(String symbol, String text) {

@@ -121,6 +121,10 @@ public final class ReviewStage extends BorderPane implements DayStage {
     Label settings = new Label(workspace.review().settings().words());
     settings.getStyleClass().addAll("faded", "small");
     settings.setWrapText(true);
+    workspace
+        .settings()
+        .settings()
+        .addListener((o, was, is) -> settings.setText(workspace.review().settings().words()));
     beforeRecord.setWrapText(true);
     beforeRecord.getStyleClass().add("tone-bad");
     beforeRecord.managedProperty().bind(beforeRecord.textProperty().isNotEmpty());

@@ -1,33 +1,38 @@
 package kelvo.desktop.shell;
 
 import java.nio.file.Path;
-import java.time.LocalDate;
 import java.util.List;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.concurrent.atomic.AtomicReference;
 import javafx.application.Application;
 import javafx.application.Platform;
+import javafx.scene.Parent;
 import javafx.scene.Scene;
 import javafx.scene.layout.BorderPane;
 import javafx.stage.Stage;
+import javafx.stage.WindowEvent;
 import kelvo.desktop.theme.Theme;
 import kelvo.desktop.windows.WindowSets;
 import kelvo.desktop.workspace.NoSuchSession;
 import kelvo.desktop.workspace.OpenedDay;
 import kelvo.desktop.workspace.Workspace;
+import kelvo.setting.SettingCatalogue;
+import kelvo.setting.Settings;
 import kelvo.watchlist.TheTen;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
-/** The JavaFX application: shows progress while a day is read, then the main window. */
+/**
+ * The JavaFX application: lets a day be chosen, shows progress while it is read, then the main
+ * window.
+ */
 public final class KelvoWindow extends Application {
   private static final Logger LOG = LoggerFactory.getLogger(KelvoWindow.class);
   private static final AtomicReference<@Nullable OpenRequest> REQUEST = new AtomicReference<>();
   private static final AtomicInteger EXIT_CODE = new AtomicInteger();
 
-  private static final int MAX_DATES = 6;
   private static final double MIN_WIDTH = 1024;
   private static final double MIN_HEIGHT = 700;
 
@@ -39,7 +44,9 @@ public final class KelvoWindow extends Application {
   private static final String ON_CLASS_PATH = "Unsupported JavaFX configuration";
 
   private volatile @Nullable Workspace workspace;
-  private boolean finished;
+
+  /** The symbol in focus when the day is read again; null for a day opened anew. */
+  private @Nullable String again;
 
   /** Opens a window and returns the process's exit code when it is closed. */
   public static int open(OpenRequest request) {
@@ -91,57 +98,75 @@ public final class KelvoWindow extends Application {
     }
   }
 
+  /** Fills the window with a page of its own, which knows nothing of the keys of a day. */
+  private static void put(Stage stage, Parent page) {
+    Scene before = stage.getScene();
+    Scene scene = new Scene(new BorderPane(page), before.getWidth(), before.getHeight());
+    scene.getStylesheets().setAll(before.getStylesheets());
+    stage.setScene(scene);
+  }
+
+  /** Reads what is wanted, or asks what that is. */
   private void read(Stage stage, OpenRequest request) {
-    LoadingPane loading = LoadingPane.reading();
-    stage.getScene().setRoot(new BorderPane(loading));
-    Thread reader = new Thread(() -> load(stage, request, loading), "reader");
+    OpenRequest.Load load = request.load();
+    if (load == null) {
+      choose(stage, request);
+      return;
+    }
+    LoadingPane loading = LoadingPane.reading(load.words());
+    put(stage, loading);
+    Thread reader = new Thread(() -> read(stage, request, load, loading), "reader");
     reader.setDaemon(true);
     reader.start();
   }
 
-  private void load(Stage stage, OpenRequest request, LoadingPane loading) {
+  private OpeningPage choose(Stage stage, OpenRequest request) {
+    OpeningPage page =
+        new OpeningPage(request.places(), load -> read(stage, request.of(load)), () -> exit(0));
+    put(stage, page);
+    return page;
+  }
+
+  private void read(Stage stage, OpenRequest request, OpenRequest.Load load, LoadingPane loading) {
     try {
-      OpenedDay day = request.load().day(loading);
+      OpenedDay day = load.day(loading);
       boolean own = !request.isShowOnly();
-      WindowLayout layout = own ? WindowLayout.in(day.scanFolder().root()) : WindowLayout.DEFAULT;
-      WindowSets sets = own ? WindowSets.in(day.scanFolder().root()) : WindowSets.NONE;
+      Path root = day.scanFolder().root();
+      WindowLayout layout = own ? WindowLayout.in(root) : WindowLayout.DEFAULT;
+      WindowSets sets = own ? WindowSets.in(root) : WindowSets.NONE;
+      if (own) {
+        request.places().opened(root);
+      }
       Platform.runLater(() -> opened(stage, request, day, layout, sets));
     } catch (CancellationException e) {
-      Platform.runLater(() -> exit(0));
+      Platform.runLater(() -> choose(stage, request));
     } catch (RuntimeException | Error e) {
       LOG.error("The day could not be opened: {}", e.getMessage(), e);
-      Platform.runLater(() -> failed(stage, request, loading, e));
+      Platform.runLater(() -> failed(stage, request, load, e));
     }
   }
 
-  /** Says why, and offers what can be done instead. */
-  private void failed(Stage stage, OpenRequest request, LoadingPane loading, Throwable error) {
-    String message = error.getMessage() == null ? error.toString() : error.getMessage();
-    loading.fail("The day could not be opened. " + message + ".");
+  /** Says why, and offers what can be opened instead. */
+  private void failed(Stage stage, OpenRequest request, OpenRequest.Load load, Throwable error) {
     if (request.isShowOnly()) {
       exit(1);
       return;
     }
+    String message = error.getMessage() == null ? error.toString() : error.getMessage();
+    String sentence = "The day could not be opened: " + message + ".";
+    OpeningPage page = choose(stage, request);
     if (error instanceof NoSuchSession none) {
-      List<LocalDate> dates = none.dates();
-      for (LocalDate date :
-          dates.subList(Math.max(0, dates.size() - MAX_DATES), dates.size()).reversed()) {
-        OpenRequest.Load other = request.load().on(date);
-        if (other != null) {
-          loading.choice("Open " + date, () -> read(stage, request.of(other)));
-        }
-      }
+      page.failed(sentence, none.folder(), none.dates());
     } else {
-      loading.choice("Try again", () -> read(stage, request));
+      page.failed(sentence, load);
     }
-    loading.choice("Close", () -> exit(1));
   }
 
   private void opened(
       Stage stage, OpenRequest request, OpenedDay day, WindowLayout layout, WindowSets sets) {
     long left = day.ledger().leftAt(day.session().hours().date()).orElse(request.otherwiseAt());
     long moment = request.at() >= 0 ? request.at() : left;
-    Workspace opened = new Workspace(day, moment, theme(request, layout.look()));
+    Workspace opened = new Workspace(day, moment, theme(request, day.settings()));
     workspace = opened;
     MainWindow window = new MainWindow(opened, day.faults());
     boolean showOnly = request.isShowOnly();
@@ -173,8 +198,10 @@ public final class KelvoWindow extends Application {
       stage.setOnCloseRequest(
           e -> {
             e.consume();
-            leave(stage, opened);
+            leave(stage, opened, () -> exit(0));
           });
+      opened.onReadAgain(() -> readAgain(stage, request, opened));
+      opened.onOtherDay(() -> leave(stage, opened, () -> choose(stage, request)));
     }
     if (request.pictures() != null) {
       new Pictures(opened, scene, request.pictures(), Pictures.MAIN_VIEWS, KelvoWindow::exit)
@@ -182,17 +209,19 @@ public final class KelvoWindow extends Application {
     } else if (request.smoke()) {
       new SmokeRun(opened, window).start();
     } else {
-      opened.focusOn(first(opened, moment));
+      opened.focusOn(again == null ? first(opened, moment) : again);
+      again = null;
       if (request.speed() > 0 && day.feed() == null) {
         window.play(request.speed());
       }
     }
   }
 
-  /** The one that was asked for, else the last one. */
-  private static Theme theme(OpenRequest request, LastLook look) {
-    Theme wanted = request.theme() == null ? look.theme() : request.theme();
-    return wanted == null ? Theme.DAYBREAK : wanted;
+  /** The one that was asked for, else the one that is set. */
+  private static Theme theme(OpenRequest request, Settings settings) {
+    return request.theme() == null
+        ? Theme.of(settings.text(SettingCatalogue.THEME))
+        : request.theme();
   }
 
   /** The symbol to begin with: the first of the Ten at that moment, else nobody. */
@@ -200,28 +229,39 @@ public final class KelvoWindow extends Application {
     return TheTen.at(opened.book().get(), moment).symbols().stream().findFirst().orElse("");
   }
 
-  /** Saves the day behind the window, which says so, and closes it when all is on disk. */
-  private void leave(Stage stage, Workspace opened) {
-    if (finished) {
+  /** Saves the day and reads it again, since it has to be read with something that has changed. */
+  private void readAgain(Stage stage, OpenRequest request, Workspace opened) {
+    OpenRequest.Load load = request.load();
+    if (load != null) {
+      again = opened.focus().get();
+      leave(stage, opened, () -> read(stage, request.of(load)));
+    }
+  }
+
+  /** Saves the day behind the window, which says so, and goes on when all is on disk. */
+  private void leave(Stage stage, Workspace opened, Runnable then) {
+    if (opened.isLeft()) {
       return;
     }
-    finished = true;
     opened.leave();
     LoadingPane saving = LoadingPane.saving();
-    stage.getScene().setRoot(new BorderPane(saving));
+    put(stage, saving);
+    stage.setOnCloseRequest(WindowEvent::consume);
     Thread closing =
         new Thread(
             () -> {
               List<String> lost = opened.finish();
-              Platform.runLater(() -> left(saving, lost));
+              Platform.runLater(() -> left(stage, saving, lost, then));
             },
             "closing");
     closing.start();
   }
 
-  private static void left(LoadingPane saving, List<String> lost) {
+  private void left(Stage stage, LoadingPane saving, List<String> lost, Runnable then) {
+    workspace = null;
+    stage.setOnCloseRequest(e -> exit(0));
     if (lost.isEmpty()) {
-      exit(0);
+      then.run();
     } else {
       saving.fail(String.join("\n", lost));
       saving.choice("Close", () -> exit(1));
@@ -231,8 +271,7 @@ public final class KelvoWindow extends Application {
   @Override
   public void stop() {
     Workspace opened = workspace;
-    if (opened != null && !finished) {
-      finished = true;
+    if (opened != null && !opened.isLeft()) {
       opened.close();
     }
   }

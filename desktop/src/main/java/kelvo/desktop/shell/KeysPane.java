@@ -22,6 +22,7 @@ final class KeysPane extends VBox {
           new StageKey("P", "play or pause"),
           new StageKey("O", "a part in its own window"),
           new StageKey("Ctrl+Z", "undo"),
+          new StageKey("Ctrl+,", "settings"),
           new StageKey("Ctrl+C", "copy the list"),
           new StageKey("Ctrl+E", "export the list"),
           new StageKey("Escape", "leave a field"),

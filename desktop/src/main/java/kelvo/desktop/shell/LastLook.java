@@ -1,26 +1,21 @@
 package kelvo.desktop.shell;
 
-import java.util.Locale;
 import java.util.Properties;
 import javafx.geometry.Rectangle2D;
 import javafx.stage.Screen;
-import kelvo.desktop.theme.Theme;
-import org.jspecify.annotations.Nullable;
 
 /**
  * What a window showed when it was closed, and where it stood.
  *
- * @param theme null when it is not known
  * @param stage the title of the stage in front; empty when it is not known
  * @param scan the name of the scan that was listed; empty when it is not known
  * @param speed times the speed of the day at which it would play; 0 when it is not known
  * @param x of its upper left corner on the screens, pixels; NaN when it is not known
  * @param y likewise
  */
-record LastLook(
-    @Nullable Theme theme, String stage, String scan, double speed, double x, double y) {
+record LastLook(String stage, String scan, double speed, double x, double y) {
   /** Nothing is known. */
-  static final LastLook NONE = new LastLook(null, "", "", 0, Double.NaN, Double.NaN);
+  static final LastLook NONE = new LastLook("", "", 0, Double.NaN, Double.NaN);
 
   /** How much of the window's title must be on a screen, so that it can be taken hold of. */
   private static final double GRASP = 80;
@@ -28,21 +23,11 @@ record LastLook(
   /** What was kept; what is no sensible value is as if it was not known. */
   static LastLook from(Properties kept) {
     return new LastLook(
-        theme(kept.getProperty("theme", "")),
         kept.getProperty("stage", ""),
         kept.getProperty("scan", ""),
         Math.max(0, number(kept, "speed", 0)),
         number(kept, "x", Double.NaN),
         number(kept, "y", Double.NaN));
-  }
-
-  private static @Nullable Theme theme(String word) {
-    for (Theme theme : Theme.values()) {
-      if (theme.word().equals(word.toLowerCase(Locale.ROOT))) {
-        return theme;
-      }
-    }
-    return null;
   }
 
   private static double number(Properties kept, String name, double otherwise) {
@@ -55,9 +40,6 @@ record LastLook(
   }
 
   void into(Properties kept) {
-    if (theme != null) {
-      kept.setProperty("theme", theme.word());
-    }
     kept.setProperty("stage", stage);
     kept.setProperty("scan", scan);
     kept.setProperty("speed", Double.toString(speed));

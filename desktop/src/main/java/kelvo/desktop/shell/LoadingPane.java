@@ -12,13 +12,14 @@ import javafx.scene.layout.VBox;
 import kelvo.job.Progress;
 
 /**
- * What the window shows while a day is read or saved: how far it is and a way to stop it; and when
- * that fails, why, and what can be done instead.
+ * What the window shows while a day is read or saved: what it is, the step, how far it is and a way
+ * to stop it; and when saving fails, why, and what can be done instead.
  */
 final class LoadingPane extends VBox implements Progress {
-  private static final double TEXT_WIDTH = 560;
+  private static final double WIDTH = 560;
 
   private final Label text = new Label();
+  private final Label step = new Label(" ");
   private final ProgressBar bar = new ProgressBar(0);
   private final HBox choices = new HBox(8);
   private final AtomicBoolean cancelled = new AtomicBoolean();
@@ -26,17 +27,20 @@ final class LoadingPane extends VBox implements Progress {
   private LoadingPane(String words) {
     super(12);
     setAlignment(Pos.CENTER);
+    Label name = new Label("Kelvo");
+    name.getStyleClass().add("symbol");
     text.setText(words);
     text.setWrapText(true);
-    text.setMaxWidth(TEXT_WIDTH);
+    text.setMaxWidth(WIDTH);
+    step.getStyleClass().addAll("faded", "small");
     bar.setPrefWidth(320);
     choices.setAlignment(Pos.CENTER);
-    getChildren().addAll(text, bar, choices);
+    getChildren().addAll(name, text, bar, step, choices);
   }
 
-  /** A day is being read, which can be cancelled. */
-  static LoadingPane reading() {
-    LoadingPane pane = new LoadingPane("Reading the day");
+  /** Something is being read, which can be cancelled. */
+  static LoadingPane reading(String what) {
+    LoadingPane pane = new LoadingPane("Reading " + what);
     pane.choice("Cancel", () -> pane.cancelled.set(true));
     return pane;
   }
@@ -56,10 +60,16 @@ final class LoadingPane extends VBox implements Progress {
     Platform.runLater(() -> bar.setProgress(part));
   }
 
+  @Override
+  public void step(String words) {
+    Platform.runLater(() -> step.setText(words));
+  }
+
   /** Says what went wrong; nothing but the choices that follow can be done now. */
   void fail(String message) {
     text.setText(message);
     bar.setVisible(false);
+    step.setText(" ");
     choices.getChildren().clear();
   }
 

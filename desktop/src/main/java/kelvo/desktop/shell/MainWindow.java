@@ -3,10 +3,10 @@ package kelvo.desktop.shell;
 import java.util.List;
 import java.util.Locale;
 import javafx.application.Application;
-import javafx.application.Platform;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.Scene;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.SplitPane;
 import javafx.scene.control.TextInputControl;
@@ -20,17 +20,14 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
-import kelvo.desktop.alert.AlertPopup;
-import kelvo.desktop.alert.AlertSound;
+import kelvo.desktop.alert.AlertBell;
 import kelvo.desktop.focus.FocusSide;
+import kelvo.desktop.setting.SettingsPage;
 import kelvo.desktop.windows.PartWindows;
 import kelvo.desktop.workspace.DayStage;
 import kelvo.desktop.workspace.PartKind;
 import kelvo.desktop.workspace.StageKind;
 import kelvo.desktop.workspace.Workspace;
-import kelvo.hit.Hit;
-import kelvo.session.KnownEvent;
-import org.jspecify.annotations.Nullable;
 import org.kordamp.ikonli.javafx.FontIcon;
 
 /**
@@ -40,6 +37,7 @@ import org.kordamp.ikonli.javafx.FontIcon;
 public final class MainWindow extends BorderPane {
   private static final double STAGES_WIDTH = 56;
   private static final double OVERLAY_TOP = 84;
+  private static final double OVERLAY_BOTTOM = 36;
 
   private final Workspace workspace;
   private final List<DayStage> stages;
@@ -48,6 +46,7 @@ public final class MainWindow extends BorderPane {
   private final TopBar top;
   private final SplitPane middle;
   private final Finder finder;
+  private final SettingsPage settings;
   private final KeysPane keysPane = new KeysPane();
   private DayStage shown;
   private boolean commandKey;
@@ -65,6 +64,9 @@ public final class MainWindow extends BorderPane {
     focus = new FocusSide(workspace, parts, this::popOut);
     windows = new PartWindows(workspace, parts, this::takeKeys);
     top = new TopBar(workspace);
+    AlertBell bell =
+        new AlertBell(workspace, () -> getScene() == null ? null : getScene().getWindow());
+    settings = new SettingsPage(workspace, bell::sound, () -> shownStage().node().requestFocus());
     finder = new Finder(workspace, () -> shownStage().node().requestFocus());
     if (workspace.stage().get().equals(StageKind.NONE)) {
       workspace.stage().set(Stages.FIRST);
@@ -80,8 +82,6 @@ public final class MainWindow extends BorderPane {
     setBottom(new StatusBar(workspace, faults));
     workspace.stage().addListener((o, was, is) -> go(is));
     workspace.theme().addListener((o, was, is) -> style());
-    workspace.alerts().newest().addListener((o, was, is) -> alert(is));
-    workspace.alerts().coming().addListener((o, was, is) -> warn(is));
   }
 
   /** Makes the keys work in a scene, this window's or one of a part's own. */
@@ -111,7 +111,8 @@ public final class MainWindow extends BorderPane {
   public Scene scene(double width, double height) {
     StackPane.setMargin(finder, new Insets(OVERLAY_TOP, 0, 0, 0));
     StackPane.setAlignment(finder, Pos.TOP_CENTER);
-    Scene scene = new Scene(new StackPane(this, finder, keysPane), width, height);
+    StackPane.setMargin(settings, new Insets(OVERLAY_TOP, 0, OVERLAY_BOTTOM, 0));
+    Scene scene = new Scene(new StackPane(this, finder, settings, keysPane), width, height);
     takeKeys(scene);
     sceneProperty().addListener((o, was, is) -> style());
     style();
@@ -157,7 +158,15 @@ public final class MainWindow extends BorderPane {
     slash.setMaxWidth(Double.MAX_VALUE);
     slash.setAlignment(Pos.CENTER);
     slash.setOnMouseClicked(e -> finder.open());
-    box.getChildren().addAll(space, slash);
+    FontIcon gear = new FontIcon("fth-settings");
+    gear.getStyleClass().add("stage-icon");
+    Button open = new Button("Settings", gear);
+    open.getStyleClass().setAll("button", "stage-button");
+    open.setTooltip(new Tooltip("All settings (Ctrl+,)"));
+    open.setMaxWidth(Double.MAX_VALUE);
+    open.setFocusTraversable(false);
+    open.setOnAction(e -> settings.open());
+    box.getChildren().addAll(space, slash, open);
     return box;
   }
 
@@ -195,6 +204,9 @@ public final class MainWindow extends BorderPane {
     if (event.isShortcutDown()) {
       if (event.getCode() == KeyCode.Z) {
         workspace.undo();
+        event.consume();
+      } else if (event.getCode() == KeyCode.COMMA) {
+        settings.open();
         event.consume();
       }
       return;
@@ -256,36 +268,6 @@ public final class MainWindow extends BorderPane {
     return false;
   }
 
-  private void alert(@Nullable Hit hit) {
-    if (hit == null || getScene() == null || getScene().getWindow() == null) {
-      return;
-    }
-    if (workspace.alerts().popup().get()) {
-      AlertPopup.show(getScene().getWindow(), hit, () -> workspace.focusOn(hit.symbol()));
-    }
-    if (workspace.alerts().sound().get()) {
-      Thread.ofVirtual()
-          .start(
-              () -> {
-                try {
-                  String problem = AlertSound.play();
-                  if (problem != null) {
-                    Platform.runLater(() -> workspace.action().set(problem));
-                  }
-                } catch (RuntimeException e) {
-                  workspace.troubles().tell("playing the sound of an alert", e);
-                }
-              });
-    }
-  }
-
-  private void warn(@Nullable KnownEvent event) {
-    boolean open = getScene() != null && getScene().getWindow() != null;
-    if (event != null && open && workspace.alerts().popup().get()) {
-      AlertPopup.show(getScene().getWindow(), event);
-    }
-  }
-
   /** Starts playing at so many times the speed of the day. */
   public void play(double times) {
     top.startAt(times);
@@ -321,7 +303,6 @@ public final class MainWindow extends BorderPane {
         charts[0],
         charts[1],
         new LastLook(
-            workspace.theme().get(),
             workspace.stage().get().title(),
             workspace.shownScan().get().name(),
             top.speed(),

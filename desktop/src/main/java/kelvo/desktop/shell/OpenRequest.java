@@ -1,7 +1,6 @@
 package kelvo.desktop.shell;
 
 import java.nio.file.Path;
-import java.time.LocalDate;
 import kelvo.desktop.theme.Theme;
 import kelvo.desktop.workspace.OpenedDay;
 import kelvo.job.Progress;
@@ -10,16 +9,18 @@ import org.jspecify.annotations.Nullable;
 /**
  * What to open in a window.
  *
- * @param load reads the day; off the window's thread
+ * @param load reads the day, off the window's thread; null to ask for one first
+ * @param places what else can be opened
  * @param at the moment to show; negative for where the day was left
  * @param otherwiseAt the moment when it was never left
  * @param speed times the speed of the day; 0 for paused
- * @param theme null for the one of the last time
+ * @param theme null for the one that is set
  * @param pictures where to write pictures of the main views, then exit; null for a usual window
  * @param smoke whether to show one moment, say what was drawn, and exit
  */
 public record OpenRequest(
-    Load load,
+    @Nullable Load load,
+    Places places,
     long at,
     long otherwiseAt,
     double speed,
@@ -31,9 +32,9 @@ public record OpenRequest(
     return smoke || pictures != null;
   }
 
-  /** The same with another day. */
+  /** The same with another day, where it was left. */
   OpenRequest of(Load other) {
-    return new OpenRequest(other, at, otherwiseAt, speed, theme, pictures, smoke);
+    return new OpenRequest(other, places, -1, otherwiseAt, 0, theme, pictures, smoke);
   }
 
   /** Reads a day. */
@@ -42,9 +43,9 @@ public record OpenRequest(
     /** Reads it, off the window's thread. */
     OpenedDay day(Progress progress);
 
-    /** What reads another date of the same folder; null when there is no choice. */
-    default @Nullable Load on(LocalDate date) {
-      return null;
+    /** What is read, in words. */
+    default String words() {
+      return "the day";
     }
   }
 }

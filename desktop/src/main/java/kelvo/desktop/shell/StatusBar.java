@@ -18,6 +18,7 @@ import kelvo.data.feed.LiveFeed;
 import kelvo.desktop.theme.Numbers;
 import kelvo.desktop.workspace.Workspace;
 import kelvo.hit.Hit;
+import kelvo.setting.SettingCatalogue;
 import kelvo.time.DayTime;
 
 /**
@@ -50,7 +51,11 @@ final class StatusBar extends HBox {
     Button theme = new Button("Day or night");
     theme.getStyleClass().setAll("button", "small-button");
     theme.setFocusTraversable(false);
-    theme.setOnAction(e -> workspace.theme().set(workspace.theme().get().other()));
+    theme.setOnAction(
+        e ->
+            workspace
+                .settings()
+                .set(SettingCatalogue.THEME, workspace.theme().get().other().word()));
     theme.setStyle("-fx-min-height: 18px; -fx-padding: 0 8 0 8;");
     List.of(feed, hits, saved, action).forEach(l -> l.getStyleClass().add("small"));
     action.getStyleClass().add("tone-accent");

@@ -6,6 +6,7 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.util.Base64;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
@@ -29,6 +30,10 @@ public enum Theme {
   private static final String STRONG = " SemiBold";
 
   private static final List<String> WEIGHTS = List.of("400Regular", "500Medium", "600SemiBold");
+
+  private static final Pattern FONT_SIZE = Pattern.compile("-fx-font-size: (\\d+)px");
+
+  private static double textSize = 1;
 
   private final String base;
   private final Map<String, Color> colours = new HashMap<>();
@@ -68,7 +73,27 @@ public enum Theme {
 
   /** Our style sheets, in order. */
   public List<String> styles() {
-    return List.of(url(file()), url("parts.css"));
+    return List.of(url(file()), textSize == 1 ? url("parts.css") : sized("parts.css"));
+  }
+
+  /** Draws all letters and figures so many times as large from now on; the window's thread. */
+  public static void textSize(double times) {
+    textSize = times;
+  }
+
+  /** A style sheet with its letters in the size that is set. */
+  private static String sized(String file) {
+    String styles =
+        FONT_SIZE
+            .matcher(text(file))
+            .replaceAll(
+                found ->
+                    String.format(
+                        Locale.ROOT,
+                        "-fx-font-size: %.2fpx",
+                        Integer.parseInt(found.group(1)) * textSize));
+    return "data:text/css;base64,"
+        + Base64.getEncoder().encodeToString(styles.getBytes(StandardCharsets.UTF_8));
   }
 
   /** The colour of a tone. */
@@ -96,22 +121,22 @@ public enum Theme {
 
   /** The font of symbols, prices and text at a size. Its figures all have one width. */
   public static Font font(double size) {
-    return Font.font(TEXT, size);
+    return Font.font(TEXT, size * textSize);
   }
 
   /** The heavier one. */
   public static Font strongFont(double size) {
-    return Font.font(TEXT + STRONG, size);
+    return Font.font(TEXT + STRONG, size * textSize);
   }
 
   /** The font of labels, headers, secondary numbers and reasons at a size. */
   public static Font condensed(double size) {
-    return Font.font(CONDENSED, size);
+    return Font.font(CONDENSED, size * textSize);
   }
 
   /** The heavier one. */
   public static Font strongCondensed(double size) {
-    return Font.font(CONDENSED + STRONG, size);
+    return Font.font(CONDENSED + STRONG, size * textSize);
   }
 
   private static String url(String file) {

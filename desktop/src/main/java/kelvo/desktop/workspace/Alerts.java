@@ -4,10 +4,11 @@ import java.util.Set;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
-import javafx.beans.property.SimpleBooleanProperty;
 import kelvo.alert.AlertPolicy;
 import kelvo.hit.Hit;
 import kelvo.session.KnownEvent;
+import kelvo.setting.SettingCatalogue;
+import kelvo.time.DayTime;
 import kelvo.watchlist.TheTen;
 import org.jspecify.annotations.Nullable;
 
@@ -17,15 +18,19 @@ import org.jspecify.annotations.Nullable;
  */
 public final class Alerts {
   private final Workspace workspace;
-  private final AlertPolicy policy = new AlertPolicy();
-  private final BooleanProperty popup = new SimpleBooleanProperty(true);
-  private final BooleanProperty sound = new SimpleBooleanProperty(false);
+  private final AlertPolicy policy;
   private final ReadOnlyObjectWrapper<Set<String>> silenced = new ReadOnlyObjectWrapper<>(Set.of());
   private final ReadOnlyObjectWrapper<@Nullable Hit> newest = new ReadOnlyObjectWrapper<>();
   private final ReadOnlyObjectWrapper<@Nullable KnownEvent> coming = new ReadOnlyObjectWrapper<>();
 
   Alerts(Workspace workspace) {
     this.workspace = workspace;
+    policy = new AlertPolicy(cooldown());
+    workspace.settings().settings().addListener((o, was, is) -> policy.cooldown(cooldown()));
+  }
+
+  private long cooldown() {
+    return (long) (workspace.settings().now().number(SettingCatalogue.COOLDOWN) * DayTime.SECOND);
   }
 
   /** Takes each new hit. */
@@ -54,12 +59,12 @@ public final class Alerts {
 
   /** Whether alerts pop up. */
   public BooleanProperty popup() {
-    return popup;
+    return workspace.settings().onOff(SettingCatalogue.POPUPS);
   }
 
   /** Whether alerts sound. */
   public BooleanProperty sound() {
-    return sound;
+    return workspace.settings().onOff(SettingCatalogue.SOUNDS);
   }
 
   /** Switches a scan off or on in the stream and in alerts. */

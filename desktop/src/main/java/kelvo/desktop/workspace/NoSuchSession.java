@@ -10,6 +10,7 @@ import java.util.List;
 public final class NoSuchSession extends RuntimeException {
   private static final long serialVersionUID = 1L;
 
+  private final transient Path folder;
   private final transient List<LocalDate> dates;
 
   NoSuchSession(Path folder, LocalDate asked, List<LocalDate> dates) {
@@ -23,7 +24,13 @@ public final class NoSuchSession extends RuntimeException {
                 : "there "
                     + (dates.size() == 1 ? "is " : "are ")
                     + String.join(", ", dates.stream().map(LocalDate::toString).toList())));
+    this.folder = folder;
     this.dates = List.copyOf(dates);
+  }
+
+  /** The folder. */
+  public Path folder() {
+    return folder;
   }
 
   /** The dates that there are, oldest first. */

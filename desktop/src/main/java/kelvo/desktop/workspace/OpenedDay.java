@@ -22,11 +22,11 @@ import kelvo.hit.Program;
 import kelvo.job.Progress;
 import kelvo.journal.DayBook;
 import kelvo.player.SessionRun;
-import kelvo.review.ReviewSettings;
 import kelvo.rule.Vocabulary;
 import kelvo.scan.Scan;
 import kelvo.session.EarlierSessions;
 import kelvo.session.Session;
+import kelvo.setting.Settings;
 import kelvo.universe.Figure;
 import kelvo.universe.Universe;
 import org.jspecify.annotations.Nullable;
@@ -41,7 +41,7 @@ import org.jspecify.annotations.Nullable;
  * @param earlier the recorded sessions before it
  * @param feed brings what is still to come; null for a recorded session
  * @param dropCopy brings the trader's fills from the broker; null for none
- * @param reviewSettings the numbers that verdicts go by
+ * @param settings what the trader has set for the folder
  * @param faults what could not be read, a sentence each
  * @param lock keeps other windows from writing to the folder; null when another one does, so that
  *     this one only reads
@@ -61,7 +61,7 @@ public record OpenedDay(
     @Nullable DropCopy dropCopy,
     Ledger ledger,
     DayBook book,
-    ReviewSettings reviewSettings,
+    Settings settings,
     List<String> faults,
     @Nullable FolderLock lock) {
   /** The ledger's name in a data folder. */
@@ -91,6 +91,16 @@ public record OpenedDay(
   /** Where a broker's drop copy listens, and the name that it goes by. */
   public record Broker(InetSocketAddress address, String name) {}
 
+  /** Reads the newest day of a folder; not for the window's thread. */
+  public static OpenedDay newest(Path folder, Progress progress) {
+    List<LocalDate> dates = new DataFolder(folder, new ExchangeCalendar()).sessionDates();
+    if (dates.isEmpty()) {
+      throw new IllegalArgumentException(
+          folder + " has no recorded session; expected a folder sessions/DATE with trades.csv");
+    }
+    return open(folder, dates.getLast(), progress);
+  }
+
   /** Reads a day; not for the window's thread. */
   public static OpenedDay open(Path folder, LocalDate date, Progress progress) {
     DataFolder data = new DataFolder(folder, new ExchangeCalendar());
@@ -100,6 +110,7 @@ public record OpenedDay(
     FolderLock lock = FolderLock.of(folder).orElse(null);
     try {
       Session session = data.session(date, progress);
+      progress.step("scans, levels and fills");
       Kept kept = Kept.in(folder, date, data, lock);
       SessionRun run = SessionRun.unplayed(session, kept.program());
       return kept.opened(session, run, null, null, data);
@@ -135,9 +146,10 @@ public record OpenedDay(
             folder + " lists no securities; put a securities.csv there (docs/formats.md)");
       }
       SessionRecorder recorder = new SessionRecorder(folder, date);
-      Session session = data.session(date, part -> progress.done(part * READING));
+      Session session = data.session(date, progress.within(0, READING));
       Kept kept = Kept.in(folder, date, data, lock);
-      SessionRun run = SessionRun.begun(session, kept.program(), playing(progress));
+      progress.step("playing the session up to now");
+      SessionRun run = SessionRun.begun(session, kept.program(), progress.within(READING, 1));
       LiveFeed feed =
           new LiveFeed(address, session, recorder, data.newsSources(), data.feedFills(date));
       DropCopy dropCopy =
@@ -155,10 +167,6 @@ public record OpenedDay(
     }
   }
 
-  private static Progress playing(Progress progress) {
-    return part -> progress.done(READING + part * (1 - READING));
-  }
-
   /** What a folder keeps of the trader's own. */
   private record Kept(
       Vocabulary vocabulary,
@@ -172,7 +180,7 @@ public record OpenedDay(
       List<String> problems,
       @Nullable FolderLock lock) {
     static Kept in(Path folder, LocalDate date, DataFolder data, @Nullable FolderLock lock) {
-      Vocabulary vocabulary = Vocabulary.of(data.securities());
+      Vocabulary vocabulary = data.vocabulary();
       Path file = folder.resolve(LEDGER);
       Ledger ledger = lock == null ? Ledger.readOnly(file) : Ledger.open(file);
       ledger.addFills(date, data.fills(date));
@@ -218,7 +226,7 @@ public record OpenedDay(
           dropCopy,
           ledger,
           book,
-          ReviewSettings.DEFAULT,
+          data.settings(),
           List.copyOf(faults),
           lock);
     }

@@ -2,6 +2,7 @@ package kelvo.desktop.workspace;
 
 import java.util.List;
 import java.util.function.LongSupplier;
+import java.util.function.Supplier;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import kelvo.hit.Hit;
@@ -19,7 +20,7 @@ import org.jspecify.annotations.Nullable;
  */
 public final class ReviewOfNow {
   private final Session session;
-  private final ReviewSettings settings;
+  private final Supplier<ReviewSettings> settings;
   private final LatestAnswer reviews;
   private final LongSupplier clock;
   private final ReadOnlyObjectWrapper<@Nullable DayReview> review = new ReadOnlyObjectWrapper<>();
@@ -27,10 +28,15 @@ public final class ReviewOfNow {
   /**
    * No review yet.
    *
+   * @param settings the numbers that verdicts go by, as they are set now
    * @param reviews answers behind the window
    * @param clock the moment shown
    */
-  ReviewOfNow(Session session, ReviewSettings settings, LatestAnswer reviews, LongSupplier clock) {
+  ReviewOfNow(
+      Session session,
+      Supplier<ReviewSettings> settings,
+      LatestAnswer reviews,
+      LongSupplier clock) {
     this.session = session;
     this.settings = settings;
     this.reviews = reviews;
@@ -39,7 +45,7 @@ public final class ReviewOfNow {
 
   /** The numbers that verdicts go by. */
   public ReviewSettings settings() {
-    return settings;
+    return settings.get();
   }
 
   /** The review at the newest moment for which it was made; null before the first. */
@@ -54,7 +60,8 @@ public final class ReviewOfNow {
     if (before != null && before.until() > moment) {
       review.set(null);
     }
-    reviews.ask(stop -> DayReview.of(session, scans, hits, book, settings, moment), this::made);
+    ReviewSettings asked = settings.get();
+    reviews.ask(stop -> DayReview.of(session, scans, hits, book, asked, moment), this::made);
   }
 
   /** A review of a later moment knows what is still to come. */

@@ -1,5 +1,6 @@
 package kelvo.desktop.workspace;
 
+import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
@@ -27,6 +28,7 @@ import javafx.beans.property.StringProperty;
 import kelvo.data.feed.LiveFeed;
 import kelvo.data.fix.DropCopy;
 import kelvo.data.ledger.Ledger;
+import kelvo.data.setting.SettingsFile;
 import kelvo.desktop.chart.PointedAt;
 import kelvo.desktop.theme.Theme;
 import kelvo.hit.Hit;
@@ -43,6 +45,8 @@ import kelvo.scan.Scan;
 import kelvo.scan.Side;
 import kelvo.session.EarlierSessions;
 import kelvo.session.Session;
+import kelvo.setting.SettingCatalogue;
+import kelvo.setting.Settings;
 import kelvo.time.DayTime;
 import kelvo.view.ClockView;
 import kelvo.view.HitsView;
@@ -70,7 +74,7 @@ public final class Workspace implements AutoCloseable {
   private final @Nullable DropCopy dropCopy;
   private final EarlierSessions earlier;
   private final OpenedDay day;
-  private final Alerts alerts = new Alerts(this);
+  private final Alerts alerts;
   private final Troubles troubles = new Troubles(Platform::runLater);
   private final Background background = new Background(troubles);
   private final ShownViews views =
@@ -82,6 +86,7 @@ public final class Workspace implements AutoCloseable {
       new ReadOnlyObjectWrapper<>();
   private final Followed<QuoteView.Quote> quotes = new Followed<>(this, quote::set);
   private final TraderDay trader;
+  private final SettingDesk settings;
   private final ReviewOfNow review;
   private final ObjectProperty<StageKind> stage = new SimpleObjectProperty<>(StageKind.NONE);
   private final ObjectProperty<Theme> theme;
@@ -98,6 +103,8 @@ public final class Workspace implements AutoCloseable {
   private long focusSince;
   private boolean left;
   private boolean traceless;
+  private Runnable onReadAgain = () -> {};
+  private Runnable onOtherDay = () -> {};
 
   /** A window's work on an opened day, paused at a moment. */
   public Workspace(OpenedDay day, long moment, Theme theme) {
@@ -116,16 +123,50 @@ public final class Workspace implements AutoCloseable {
             () -> desk().mostKept().get(),
             this::wayOf,
             new TraderListener());
+    settings = new SettingDesk(day.settings(), this::keep, this::canUndo);
+    Theme.textSize(day.settings().number(SettingCatalogue.TEXT_SIZE) / 100);
     review =
         new ReviewOfNow(
-            session, day.reviewSettings(), latestAnswer("making the review"), this::now);
+            session, () -> settings.now().review(), latestAnswer("making the review"), this::now);
     this.theme = new SimpleObjectProperty<>(theme);
+    settings.settings().addListener((o, was, is) -> use(was, is));
+    alerts = new Alerts(this);
     desk = new ScanDesk(day, background, this::canUndo, action::set, this::replay);
     keepScans();
     player = player(moment);
     // The hits first: whoever hears of a new moment finds the hits of that moment.
     follow(new HitsView(), hits::set);
     follow(new ClockView(), clock::set);
+  }
+
+  /** Lets what has been set count. */
+  private void use(Settings was, Settings is) {
+    String look = is.text(SettingCatalogue.THEME);
+    if (!look.equals(was.text(SettingCatalogue.THEME))) {
+      theme.set(Theme.of(look));
+    }
+    if (!is.text(SettingCatalogue.TEXT_SIZE).equals(was.text(SettingCatalogue.TEXT_SIZE))) {
+      Theme.textSize(is.number(SettingCatalogue.TEXT_SIZE) / 100);
+      drawAgain();
+    }
+    if (!is.review().equals(was.review())) {
+      refreshReview();
+    }
+  }
+
+  /** Whatever is drawn hears of its look only when that changes: so it goes there and back. */
+  private void drawAgain() {
+    Theme shown = theme.get();
+    theme.set(shown.other());
+    theme.set(shown);
+  }
+
+  private void keep(Settings changed) {
+    if (!traceless && day.isWritable()) {
+      behind(
+          "writing settings.json (the change holds until the window is closed)",
+          () -> SettingsFile.write(day.scanFolder().root(), changed));
+    }
   }
 
   private Player player(long moment) {
@@ -216,6 +257,11 @@ public final class Workspace implements AutoCloseable {
     return session.hours().date();
   }
 
+  /** The data folder. */
+  public Path folder() {
+    return day.scanFolder().root();
+  }
+
   /** Whether what the trader does is kept: not when another window has the folder. */
   public boolean isKept() {
     return day.isWritable();
@@ -244,6 +290,36 @@ public final class Workspace implements AutoCloseable {
   /** Whether the stage on which scans are worked on is shown. */
   public BooleanProperty scanInFront() {
     return scanInFront;
+  }
+
+  /** What the trader has set. */
+  public SettingDesk settings() {
+    return settings;
+  }
+
+  /** Does something when the day has to be read again. */
+  public void onReadAgain(Runnable then) {
+    onReadAgain = then;
+  }
+
+  /** Saves the day and reads it again, for what has changed of what it is read with. */
+  public void readAgain() {
+    onReadAgain.run();
+  }
+
+  /** Does something when another day is wanted. */
+  public void onOtherDay(Runnable then) {
+    onOtherDay = then;
+  }
+
+  /** Saves the day and lets another one be chosen. */
+  public void chooseOtherDay() {
+    onOtherDay.run();
+  }
+
+  /** Whether the window has been left. */
+  public boolean isLeft() {
+    return left;
   }
 
   /** The ledger of the data folder. */

@@ -3,6 +3,7 @@ package kelvo.desktop.shell;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.List;
@@ -11,6 +12,7 @@ import java.util.function.BooleanSupplier;
 import javafx.application.Platform;
 import javafx.scene.control.Button;
 import javafx.scene.control.Labeled;
+import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
 import kelvo.desktop.theme.Theme;
 import kelvo.desktop.workspace.OpenedDay;
@@ -18,6 +20,7 @@ import kelvo.job.Progress;
 import kelvo.sim.DemoFolder;
 import kelvo.sim.DemoSize;
 import kelvo.time.DayTime;
+import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -40,17 +43,36 @@ class KelvoWindowTest {
       Thread.getDefaultUncaughtExceptionHandler();
   private Stage stage;
 
-  /** Reads a date of the folder. */
-  private record Dated(LocalDate date) implements OpenRequest.Load {
+  /** The folder is what was opened last. */
+  private static final class OneFolder implements Places {
     @Override
-    public OpenedDay day(Progress progress) {
-      return OpenedDay.open(folder, date, progress);
+    public List<Path> recent() {
+      return List.of(folder);
     }
 
     @Override
-    public OpenRequest.Load on(LocalDate other) {
-      return new Dated(other);
+    public void opened(Path opened) {
+      assertThat(opened).isEqualTo(folder);
     }
+
+    @Override
+    public List<LocalDate> sessions(Path of) {
+      return List.of(DATE);
+    }
+
+    @Override
+    public OpenRequest.Load folder(Path of, LocalDate date) {
+      return progress -> OpenedDay.open(of, date, progress);
+    }
+
+    @Override
+    public OpenRequest.Load demo() {
+      return dated(DATE);
+    }
+  }
+
+  private static OpenRequest.Load dated(LocalDate date) {
+    return progress -> OpenedDay.open(folder, date, progress);
   }
 
   @BeforeAll
@@ -69,9 +91,9 @@ class KelvoWindowTest {
     WaitForAsyncUtils.waitForAsyncFx(20_000, window::stop);
   }
 
-  private void open(OpenRequest.Load load) {
+  private void open(OpenRequest.@Nullable Load load) {
     OpenRequest request =
-        new OpenRequest(load, DayTime.of(9, 0), 0, 0, Theme.DAYBREAK, null, false);
+        new OpenRequest(load, new OneFolder(), DayTime.of(9, 0), 0, 0, Theme.DAYBREAK, null, false);
     WaitForAsyncUtils.waitForAsyncFx(20_000, () -> window.show(stage, request));
   }
 
@@ -103,15 +125,25 @@ class KelvoWindowTest {
   }
 
   @Test
-  void aDateWithoutASessionLeadsToTheDatesThereAre(FxRobot robot) throws Exception {
-    open(new Dated(DATE.plusDays(5)));
-    until(() -> offers("Open " + DATE));
+  void aDateWithoutASessionLeadsBackToTheDatesThereAre(FxRobot robot) throws Exception {
+    open(dated(DATE.plusDays(5)));
+    until(() -> offers("Open"));
 
-    assertThat(says("The day could not be opened.")).isTrue();
+    assertThat(says("The day could not be opened: ")).isTrue();
     assertThat(says("has no session of " + DATE.plusDays(5))).isTrue();
-    assertThat(offers("Close")).isTrue();
+    assertThat(offers("Demo")).isTrue();
     assertThat(offers("Cancel")).as("a dead button").isFalse();
-    robot.clickOn("Open " + DATE);
+    robot.clickOn("Open");
+    until(this::showsTheDay);
+  }
+
+  @Test
+  void withoutAFolderTheLastOnesAreOffered(FxRobot robot) throws Exception {
+    open(null);
+    until(() -> offers("Open"));
+
+    assertThat(says(String.valueOf(folder.getFileName()))).isTrue();
+    robot.clickOn("Open");
     until(this::showsTheDay);
   }
 
@@ -127,14 +159,35 @@ class KelvoWindowTest {
         });
     until(() -> offers("Try again"));
 
-    assertThat(says("The day could not be opened. the disk has gone away.")).isTrue();
+    assertThat(says("The day could not be opened: the disk has gone away.")).isTrue();
     robot.clickOn("Try again");
     until(this::showsTheDay);
   }
 
   @Test
+  void otherPhasesCountOnceThePageOfSettingsIsClosed(FxRobot robot) throws Exception {
+    open(dated(DATE));
+    until(this::showsTheDay);
+    robot.press(KeyCode.CONTROL).type(KeyCode.COMMA).release(KeyCode.CONTROL);
+    robot.write("morning");
+    until(() -> !says("How loud an alert sounds."));
+    robot.clickOn("#setting-morning-from").press(KeyCode.CONTROL).type(KeyCode.A);
+    robot.release(KeyCode.CONTROL).write("12:00").type(KeyCode.ENTER);
+    until(() -> says("morning must begin before midday does at 11:30"));
+    robot.press(KeyCode.CONTROL).type(KeyCode.A).release(KeyCode.CONTROL);
+    robot.write("10:30").type(KeyCode.ENTER);
+    until(() -> says("the day is saved and read again"));
+    robot.type(KeyCode.ESCAPE);
+    until(() -> says("Reading"));
+    until(this::showsTheDay);
+
+    assertThat(Files.readString(folder.resolve("settings.json")))
+        .contains("\"morning from\" : \"10:30\"");
+  }
+
+  @Test
   void whatNobodyHasCaughtIsToldInTheStatusLine() throws Exception {
-    open(new Dated(DATE));
+    open(dated(DATE));
     until(this::showsTheDay);
     Thread failing =
         new Thread(
@@ -151,7 +204,7 @@ class KelvoWindowTest {
 
   @Test
   void whatThrowsOnTheWindowsOwnThreadIsToldToo() throws Exception {
-    open(new Dated(DATE));
+    open(dated(DATE));
     until(this::showsTheDay);
 
     WaitForAsyncUtils.waitForAsyncFx(

@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Path;
 import java.util.Properties;
-import kelvo.desktop.theme.Theme;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -13,7 +12,7 @@ class LastLookTest {
 
   @Test
   void whatAWindowShowedComesBackWithItsSize() {
-    LastLook look = new LastLook(Theme.NIGHT, "Review", "Thin stairs", 600, 40, 60);
+    LastLook look = new LastLook("Review", "Thin stairs", 600, 40, 60);
     WindowLayout layout = new WindowLayout(1400, 900, 0.5, 0.4, 0.6, look);
     layout.keepIn(folder);
 
@@ -23,7 +22,6 @@ class LastLookTest {
   @Test
   void whatIsNoSensibleValueIsNotKnown() {
     Properties kept = new Properties();
-    kept.setProperty("theme", "sepia");
     kept.setProperty("speed", "fast");
     kept.setProperty("x", "Infinity");
 

@@ -1,0 +1,2 @@
+/** The trader's settings as a file, and the folders that were opened. */
+package kelvo.data.setting;

@@ -1,0 +1,69 @@
+package kelvo.desktop.alert;
+
+import java.util.function.Supplier;
+import javafx.application.Platform;
+import javafx.stage.Window;
+import kelvo.desktop.workspace.Workspace;
+import kelvo.hit.Hit;
+import kelvo.session.KnownEvent;
+import kelvo.setting.SettingCatalogue;
+import org.jspecify.annotations.Nullable;
+
+/** Shows and sounds the alerts of a workspace at a window, as they are switched on. */
+public final class AlertBell {
+  private final Workspace workspace;
+  private final Supplier<@Nullable Window> window;
+
+  /**
+   * From now on alerts are shown and heard.
+   *
+   * @param window where they pop up; null while there is none
+   */
+  public AlertBell(Workspace workspace, Supplier<@Nullable Window> window) {
+    this.workspace = workspace;
+    this.window = window;
+    workspace.alerts().newest().addListener((o, was, is) -> ring(is));
+    workspace.alerts().coming().addListener((o, was, is) -> warn(is));
+  }
+
+  private double stays() {
+    return workspace.settings().now().number(SettingCatalogue.POPUP_SECONDS);
+  }
+
+  private void ring(@Nullable Hit hit) {
+    Window owner = window.get();
+    if (hit == null || owner == null) {
+      return;
+    }
+    if (workspace.alerts().popup().get()) {
+      AlertPopup.show(owner, stays(), hit, () -> workspace.focusOn(hit.symbol()));
+    }
+    if (workspace.alerts().sound().get()) {
+      sound();
+    }
+  }
+
+  /** Sounds as loud as it is set, on a thread of its own, since audio devices may be slow. */
+  public void sound() {
+    double volume = workspace.settings().now().number(SettingCatalogue.VOLUME);
+    Thread.ofVirtual()
+        .start(
+            () -> {
+              try {
+                String problem = AlertSound.play(volume);
+                if (problem != null) {
+                  Platform.runLater(() -> workspace.action().set(problem));
+                }
+              } catch (RuntimeException e) {
+                workspace.troubles().tell("playing the sound of an alert", e);
+              }
+            });
+  }
+
+  private void warn(@Nullable KnownEvent event) {
+    Window owner = window.get();
+    if (event != null && owner != null && workspace.alerts().popup().get()) {
+      AlertPopup.show(owner, stays(), event);
+    }
+  }
+}

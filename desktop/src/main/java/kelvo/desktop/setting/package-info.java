@@ -1,0 +1,2 @@
+/** The page of all settings. */
+package kelvo.desktop.setting;
