@@ -14,7 +14,7 @@ import org.jspecify.annotations.Nullable;
  * What each rule of a scan does at a moment, for whoever works on it.
  *
  * @param scan what was asked
- * @param counts how many pass each rule alone, and how many are left after it
+ * @param counts how many pass each group and then each rule alone, and how many are left after it
  * @param curve how many would be left at every bound of one rule; null when it has no bound to move
  * @param focus what each rule says of the symbol in focus, in the scan's order; empty without one
  * @param contradictions rules that cannot hold together, a sentence each
@@ -23,11 +23,8 @@ public record ScanWorkings(
     Scan scan,
     List<WhyEmpty.Count> counts,
     @Nullable CutCurve curve,
-    List<Answer> focus,
+    List<RuleCheck.Answer> focus,
     List<String> contradictions) {
-  /** What a rule says of one security: its value as shown, and whether it holds. */
-  public record Answer(String value, boolean passes) {}
-
   /**
    * The workings at a moment; {@code rule} is the place of the rule with the curve, {@code focus}
    * the security asked about.
@@ -47,11 +44,12 @@ public record ScanWorkings(
         Contradictions.of(scan, session.phases()));
   }
 
-  private static List<Answer> answers(Session session, Scan scan, SymbolState state, long now) {
+  private static List<RuleCheck.Answer> answers(
+      Session session, Scan scan, SymbolState state, long now) {
     int phase = session.phases().indexAt(now);
     return scan.rules().stream()
         .map(rule -> new RuleCheck(rule.in(scan.name()), new StateValues(session)))
-        .map(check -> new Answer(check.shown(state, now), check.passes(state, now, phase)))
+        .map(check -> check.answer(state, now, phase))
         .toList();
   }
 }

@@ -16,8 +16,8 @@ import kelvo.universe.Membership;
 /**
  * Why a scan's list is as short as it is.
  *
- * @param counts for each rule and group, how many of the scan's universe pass it alone and how many
- *     are left after it
+ * @param counts for each group and then each rule, how many of the scan's universe pass it alone
+ *     and how many are left after it
  * @param sentence the answer in words
  */
 public record WhyEmpty(List<Count> counts, String sentence) {
@@ -33,9 +33,8 @@ public record WhyEmpty(List<Count> counts, String sentence) {
       left[i] = members.contains(i);
     }
     List<Count> counts = new ArrayList<>();
-    List<List<Rule>> groups = new ArrayList<>();
+    List<List<Rule>> groups = new ArrayList<>(scan.anyOf());
     scan.rules().forEach(rule -> groups.add(List.of(rule)));
-    groups.addAll(scan.anyOf());
     for (List<Rule> group : groups) {
       boolean[] passes = new boolean[left.length];
       group.forEach(rule -> mark(rule.in(scan.name()), session, states, now, phase, passes));

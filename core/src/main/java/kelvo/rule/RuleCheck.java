@@ -11,6 +11,9 @@ import org.jspecify.annotations.Nullable;
  * when asked.
  */
 public final class RuleCheck {
+  /** What a rule says of one security: its value as shown, and whether it holds. */
+  public record Answer(String value, boolean passes) {}
+
   private final Rule rule;
   private final RuleBounds bounds;
   private final Values.@Nullable Numbers numbers;
@@ -68,6 +71,11 @@ public final class RuleCheck {
     }
     String text = rule.field().unit().text(numbers.of(subject, now));
     return text.isEmpty() ? text : rule.field().unit().withSign(text);
+  }
+
+  /** What the rule says of a security at a moment in a phase. */
+  public Answer answer(Subject subject, long now, int phase) {
+    return new Answer(shown(subject, now), passes(subject, now, phase));
   }
 
   /** The bound in force at a moment, as a sentence writes it; empty while the rule asks nothing. */

@@ -88,6 +88,16 @@ public final class RuleSentence {
     return relation.find() ? relation : null;
   }
 
+  /** Where the words of a field end, as far as they are some; where a relation has to stand. */
+  private int afterField() {
+    for (int end = text.length(); end > 0; end = text.lastIndexOf(' ', end - 1)) {
+      if (found(text.substring(0, end)).isPresent()) {
+        return Math.min(text.length(), end + 1);
+      }
+    }
+    return text.length();
+  }
+
   private Rule rule() {
     Matcher relation = relation();
     if (relation == null) {
@@ -96,7 +106,7 @@ public final class RuleSentence {
             flag, Relation.IS, List.of(new Rule.Step(new Bound.Amount(1, "yes"), "")), false);
       }
       throw wrong(
-          text.length(),
+          afterField(),
           "expected a relation: at least, at most, above, below, between, is, is not, is one of");
     }
     Field field = field(text.substring(0, relation.start()));

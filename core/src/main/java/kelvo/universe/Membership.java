@@ -58,6 +58,14 @@ public final class Membership {
     return new Membership(in, whyOut, cuts);
   }
 
+  /** What each rule of a universe says of one security of a session. */
+  public static List<RuleCheck.Answer> answers(Universe universe, Session session, int security) {
+    StateValues values = new StateValues(session);
+    return universe.rules().stream()
+        .map(rule -> new RuleCheck(rule, values).answer(values.settled(security), 0, 0))
+        .toList();
+  }
+
   /** Asks one rule of everyone; the first that fails tells why a security is out. */
   private static Cut cut(Rule rule, Values values, String[] whyOut) {
     RuleCheck check = new RuleCheck(rule, values);

@@ -1,6 +1,7 @@
 package kelvo.view;
 
 import java.util.List;
+import java.util.Locale;
 import kelvo.field.Field;
 import kelvo.field.FieldCatalogue;
 import kelvo.field.Unit;
@@ -35,8 +36,11 @@ public final class KeyFiguresView implements View<List<KeyFiguresView.Figure>> {
    * @param detail what it is made of
    * @param meaning one sentence
    * @param field the field that it is of; empty when it is of none
+   * @param number the value without sign and unit, as a rule on the field has it; empty when
+   *     unknown
    */
-  public record Figure(String label, String value, String detail, String meaning, String field) {}
+  public record Figure(
+      String label, String value, String detail, String meaning, String field, String number) {}
 
   /** The figures of a security, by its number. */
   public KeyFiguresView(Session session, int security) {
@@ -70,24 +74,28 @@ public final class KeyFiguresView implements View<List<KeyFiguresView.Figure>> {
   private Figure relativeVolume(SymbolState state, long now) {
     double expected = usual.meanUpTo(security, now);
     String soFar = Unit.SHARES.text(state.volume());
+    String number = Unit.PERCENT.text(relativeVolume.at(state, now));
     return new Figure(
         "relative volume",
-        times(relativeVolume.at(state, now), 1),
+        times(number),
         Double.isNaN(expected)
             ? soFar + " so far"
             : soFar + ", usual " + Unit.SHARES.text(expected),
         "Volume since 04:00 over what is usual by this time of day.",
-        "relative volume");
+        "relative volume",
+        number);
   }
 
   private Figure floatTurnover(SymbolState state, long now) {
     double shares = floatShares.at(state, now);
+    String number = Unit.TIMES.text(floatTurnover.at(state, now));
     return new Figure(
         "float turnover",
-        times(floatTurnover.at(state, now), 2),
+        times(number),
         Double.isNaN(shares) ? "float unknown" : "of " + Unit.SHARES.text(shares),
         "Volume since 04:00 over the float.",
-        "float turnover");
+        "float turnover",
+        number);
   }
 
   private Figure lastFive(SymbolState state, long now) {
@@ -96,9 +104,10 @@ public final class KeyFiguresView implements View<List<KeyFiguresView.Figure>> {
     return new Figure(
         "last 5 min",
         known(Unit.SHARES.text(volume)),
-        expected > 0 ? times(volume / expected, 1) + " usual" : "usual unknown",
+        expected > 0 ? times(Unit.PERCENT.text(volume / expected)) + " usual" : "usual unknown",
         "Shares of the last five minutes, and how many times what is usual in these five.",
-        "volume 5m");
+        "volume 5m",
+        Unit.SHARES.text(volume));
   }
 
   /** Of regular hours; before them, of the premarket. */
@@ -108,30 +117,37 @@ public final class KeyFiguresView implements View<List<KeyFiguresView.Figure>> {
     long low = regular ? state.dayLow() : state.premarketLow();
     double range = high == Price.NONE ? Double.NaN : Price.dollars(high) - Price.dollars(low);
     double usualRange = atr.at(state, now);
+    String number = Unit.PERCENT.text(range / usualRange);
     return new Figure(
         regular ? "range" : "range, premarket",
-        Double.isNaN(range / usualRange) ? UNKNOWN : Unit.PERCENT.text(range / usualRange) + " ATR",
-        known(Unit.PRICE.text(range)) + ", usual " + known(Unit.PRICE.text(usualRange)),
+        number.isEmpty() ? UNKNOWN : number + " ATR",
+        dollars(range, usualRange) + ", usual " + dollars(usualRange, usualRange),
         "High less low, in average true ranges of 14 sessions.",
-        regular ? "range in atrs" : "");
+        regular ? "range in atrs" : "",
+        number);
   }
 
   private Figure fromVwap(SymbolState state, long now) {
     double distance = fromVwap.at(state, now);
+    String number = Unit.PERCENT.text(distance);
     return new Figure(
         "from VWAP",
-        Double.isNaN(distance)
-            ? UNKNOWN
-            : (distance >= 0.05 ? "+" : "") + Unit.PERCENT.withSign(Unit.PERCENT.text(distance)),
+        number.isEmpty() ? UNKNOWN : (distance >= 0.05 ? "+" : "") + Unit.PERCENT.withSign(number),
         known(Unit.PRICE.text(vwap.at(state, now))),
         "How far the price is from the volume-weighted average price, and that price.",
-        "distance from vwap");
+        "distance from vwap",
+        number);
   }
 
-  private static String times(double value, int decimals) {
-    return Double.isNaN(value)
+  private static String times(String number) {
+    return number.isEmpty() ? UNKNOWN : number + "×";
+  }
+
+  /** In cents, or finer where a usual range is of few of them. */
+  private static String dollars(double range, double usual) {
+    return Double.isNaN(range)
         ? UNKNOWN
-        : (decimals == 1 ? Unit.PERCENT.text(value) : Unit.TIMES.text(value)) + "×";
+        : String.format(Locale.ROOT, usual < 0.1 ? "%.4f" : "%.2f", range);
   }
 
   private static String known(String text) {

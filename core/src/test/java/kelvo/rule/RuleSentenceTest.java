@@ -76,7 +76,7 @@ class RuleSentenceTest {
   @CsvSource(
       delimiter = '|',
       value = {
-        "gap 4% | 7 | expected a relation",
+        "gap 4% | 5 | expected a relation",
         "gapp at least 4% | 1 | no field is called",
         "gap at least lots | 14 | expected a per cent such as 4%",
         "float at most 20% | 15 | expected shares such as 50K or 20M",

@@ -40,8 +40,21 @@ class KeyFiguresViewTest {
 
     assertThat(figures.get(0)).isEqualTo("3.3× | 12K, usual 3600");
     assertThat(figures.get(2)).isEqualTo("12K | 240.0× usual");
-    assertThat(figures.get(3)).isEqualTo("2.5 ATR | 1.00, usual 0.4000");
+    assertThat(figures.get(3)).isEqualTo("2.5 ATR | 1.00, usual 0.40");
     assertThat(figures.get(4)).isEqualTo("+4.8% | 10.50");
+  }
+
+  @Test
+  void aRuleOnAFigureHasItsNumberWithoutSignAndUnit() {
+    Session session = TestSessions.after(Collections.nCopies(20, "10 10.20 9.80 10 1000"));
+    session.tape().trade(NOW - DayTime.MINUTE, 0, 100_000, 6_000, SaleCondition.REGULAR.bit());
+    session.tape().trade(NOW - DayTime.SECOND, 0, 110_000, 6_000, SaleCondition.REGULAR.bit());
+    TapeReplay replay = new TapeReplay(session);
+    replay.runTo(NOW);
+
+    assertThat(new KeyFiguresView(session, 0).look(new Moment(replay, List.of())))
+        .extracting(KeyFiguresView.Figure::number)
+        .containsExactly("", "0.01", "12K", "2.5", "4.8");
   }
 
   /** The field knows regular hours only, so a rule on it would ask something else. */

@@ -12,6 +12,7 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
+import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
 import kelvo.desktop.grid.Grid;
@@ -81,7 +82,7 @@ class ScanEditingTest {
     int before = opened.morning().fitting();
     robot.clickOn("#add-rule").write("spread").type(KeyCode.DOWN);
     robot.type(KeyCode.DOWN).type(KeyCode.ENTER);
-    TextField typed = (TextField) opened.window.getScene().getFocusOwner();
+    TextInputControl typed = (TextInputControl) opened.window.getScene().getFocusOwner();
     assertThat(typed.getText()).startsWith("spread");
     WaitForAsyncUtils.waitForAsyncFx(5_000, () -> typed.setText("spread % at most 0.3%"));
 
@@ -123,7 +124,7 @@ class ScanEditingTest {
   void aMistypedRuleSaysWhatItExpectedAndTheLastOneHolds(FxRobot robot) {
     robot.clickOn("#add-rule").write("gap at lea");
 
-    TextField typed = (TextField) opened.window.getScene().getFocusOwner();
+    TextInputControl typed = (TextInputControl) opened.window.getScene().getFocusOwner();
     until(() -> typed.getStyleClass().contains("wrong"));
     assertThat(scan()).isEqualTo(first);
   }
@@ -145,16 +146,18 @@ class ScanEditingTest {
   }
 
   @Test
-  void whatAnyOfLeavesIsSaidAndIsWhatFits(FxRobot robot) {
+  void whatAnyOfLeavesIsCountedInTheRulesAndInTheCurve(FxRobot robot) {
     Scan grouped =
         scan().withAnyOf(List.of(List.of(rule("gap at least 9%"), rule("gap at most -9%"))));
     WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.desk().change(scan(), grouped));
 
     until(() -> workings().scan().equals(grouped));
-    int left = workings().counts().getLast().left();
-    int leftOfRules = workings().counts().get(grouped.rules().size() - 1).left();
-    assertThat(left).isBetween(1, leftOfRules - 1);
-    until(() -> opened.morning().fitting() == left);
+    int left = workings().counts().getFirst().left();
+    int leftOfRules = workings().counts().getLast().left();
+    assertThat(leftOfRules).as("the rules are left with the group").isBetween(1, left - 1);
+    until(() -> opened.morning().fitting() == leftOfRules);
+    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.workedRule().set(2));
+    until(() -> workings().curve() != null && workings().curve().left() == leftOfRules);
     until(
         () ->
             robot.lookup(".label").queryAllAs(Label.class).stream()
@@ -318,14 +321,14 @@ class ScanEditingTest {
                 .desk()
                 .change(scan(), scan().withRules(List.of(rule("push at least $0.01")))));
     until(() -> workings().scan().equals(scan()));
-    int above = workings().counts().getFirst().left();
+    int above = workings().counts().getLast().left();
     assertThat(above).isPositive();
 
     robot.clickOn(line).write("push = ").type(KeyCode.ENTER);
     assertThat(line.getStyleClass()).as("a scan asks for it").contains("wrong");
     WaitForAsyncUtils.waitForAsyncFx(5_000, () -> line.setText("push = vwap - price"));
     robot.type(KeyCode.ENTER);
-    until(() -> workings().scan().equals(scan()) && workings().counts().getFirst().left() != above);
+    until(() -> workings().scan().equals(scan()) && workings().counts().getLast().left() != above);
   }
 
   private static TextField accessible(FxRobot robot, String text) {

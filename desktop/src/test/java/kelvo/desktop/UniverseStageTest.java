@@ -5,7 +5,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.concurrent.atomic.AtomicInteger;
 import javafx.scene.Node;
+import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
@@ -28,11 +30,13 @@ import org.testfx.util.WaitForAsyncUtils;
 class UniverseStageTest {
   private static final long MORNING = DayTime.of(8, 58);
 
+  private final AtomicInteger dayReadAgain = new AtomicInteger();
   private OpenedWindow opened;
 
   @Start
   void start(Stage stage) {
     opened = OpenedWindow.open(stage, MORNING);
+    opened.workspace.onReadAgain(dayReadAgain::incrementAndGet);
   }
 
   @BeforeEach
@@ -61,7 +65,7 @@ class UniverseStageTest {
 
   @Test
   void pastedSymbolsAreExcludedAndAddedByHand(FxRobot robot) {
-    robot.clickOn("#pasted-symbols").write("orbtow; $KELPOR and NOSUCH");
+    robot.clickOn("By hand").clickOn("#pasted-symbols").write("orbtow; $KELPOR and NOSUCH");
     robot.clickOn("Exclude");
 
     until(() -> universe().excluded().size() == 2);
@@ -78,7 +82,7 @@ class UniverseStageTest {
   void scansOfAUniverseFindNobodyWhoIsOut(FxRobot robot) {
     robot.clickOn("To every scan");
     until(() -> opened.workspace.shownScan().get().universe().equals(universe()));
-    robot.clickOn("#pasted-symbols").write("TIDARC");
+    robot.clickOn("By hand").clickOn("#pasted-symbols").write("TIDARC");
     robot.clickOn("Exclude");
 
     until(
@@ -115,6 +119,7 @@ class UniverseStageTest {
   void aFloatIsPutRightWithItsDateAndSource(FxRobot robot) throws Exception {
     Path figures = opened.folder.resolve("figures.csv");
     WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.focusOn("TIDARC"));
+    robot.clickOn("Figures");
     type(robot, "Shares", "8.4M");
     type(robot, "Date of the figure", "2031-02-28");
     type(robot, "Source", "annual report");
@@ -123,11 +128,29 @@ class UniverseStageTest {
     until(() -> opened.workspace.action().get().startsWith("Put right: TIDARC float"));
     until(() -> Files.exists(figures) && Files.readString(figures).contains("annual report"));
     assertThat(Files.readString(figures)).contains("TIDARC", "2031-02-28");
+    until(() -> dayReadAgain.get() == 1);
+
+    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.window.shown().node().requestFocus());
+    robot.type(KeyCode.J).clickOn("Take back");
+    until(() -> dayReadAgain.get() == 2);
+    assertThat(Files.readAllLines(figures)).hasSize(1);
+    assertThat(opened.workspace.desk().figures().get()).isEmpty();
+  }
+
+  @Test
+  void eachRuleSaysWhatItIsOfTheSymbolInFocus(FxRobot robot) {
+    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.focusOn("MARKTA"));
+
+    until(
+        () ->
+            robot.lookup(".label").queryAllAs(Label.class).stream()
+                .anyMatch(label -> label.getText().equals("✗ fund")));
   }
 
   @Test
   void aFigureThatCannotBeReadSaysWhatWasExpected(FxRobot robot) {
     WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.focusOn("TIDARC"));
+    robot.clickOn("Figures");
     type(robot, "Shares", "lots");
     robot.clickOn("Put right");
     until(() -> opened.workspace.action().get().contains("expected shares such as 8.4M"));

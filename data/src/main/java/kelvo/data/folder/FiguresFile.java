@@ -1,5 +1,7 @@
 package kelvo.data.folder;
 
+import de.siegmar.fastcsv.reader.CsvReader;
+import de.siegmar.fastcsv.reader.NamedCsvRecord;
 import de.siegmar.fastcsv.writer.CsvWriter;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -7,6 +9,7 @@ import java.math.BigDecimal;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
 import java.nio.file.StandardOpenOption;
 import java.util.ArrayList;
 import java.util.List;
@@ -14,8 +17,8 @@ import kelvo.data.fault.Faults;
 import kelvo.universe.Figure;
 
 /**
- * Floats and share counts put right by hand, with their source: figures.csv of a data folder. Only
- * added to, so that what was believed before stays readable; the last one of a security counts.
+ * Floats and share counts put right by hand, with their source: figures.csv of a data folder. What
+ * was believed before stays readable until it is taken back; the last one of a security counts.
  */
 public final class FiguresFile {
   private static final String NAME = "figures";
@@ -47,6 +50,46 @@ public final class FiguresFile {
                                   row.text(source)));
                     }));
     return figures;
+  }
+
+  /** Takes the last of the rows that say the same back; all other lines stay as they are. */
+  public static void takeBack(Path root, Figure figure) {
+    Path file = root.resolve(NAME + ".csv");
+    try {
+      List<String> lines = new ArrayList<>(Files.readAllLines(file));
+      int first = 0;
+      int after = 0;
+      try (CsvReader<NamedCsvRecord> rows = CsvReader.builder().ofNamedCsvRecord(file)) {
+        boolean found = false;
+        for (NamedCsvRecord row : rows) {
+          int line = (int) row.getStartingLineNumber() - 1;
+          after = found && after == lines.size() ? line : after;
+          found = says(row, figure);
+          if (found) {
+            first = line;
+            after = lines.size();
+          }
+        }
+      }
+      lines.subList(first, after).clear();
+      Path fresh = file.resolveSibling(NAME + ".csv.new");
+      Files.write(fresh, lines);
+      Files.move(fresh, file, StandardCopyOption.REPLACE_EXISTING, StandardCopyOption.ATOMIC_MOVE);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  private static boolean says(NamedCsvRecord row, Figure figure) {
+    try {
+      return row.getField("symbol").strip().equals(figure.symbol())
+          && row.getField("figure").strip().equals(figure.kind().word())
+          && Double.parseDouble(row.getField("value")) == figure.shares()
+          && row.getField("as_of").strip().equals(figure.asOf().toString())
+          && row.findField("source").orElse("").strip().equals(figure.source());
+    } catch (NumberFormatException e) {
+      return false;
+    }
   }
 
   /** Adds a figure; it counts when the folder is opened again. */

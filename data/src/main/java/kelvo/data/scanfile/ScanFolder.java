@@ -215,6 +215,13 @@ public final class ScanFolder {
     }
   }
 
+  /** Takes a figure that was put right back: {@link FiguresFile#takeBack}. */
+  public void takeBack(Figure figure) {
+    if (writable) {
+      FiguresFile.takeBack(root, figure);
+    }
+  }
+
   private static Optional<Path> fileOf(String name, Path folder) {
     return files(folder).stream()
         .filter(file -> JsonText.nameIn(text(file)).equals(name))

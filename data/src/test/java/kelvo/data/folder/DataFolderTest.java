@@ -343,4 +343,31 @@ class DataFolderTest {
     assertThat(data.session(DATE, Progress.NONE).security(1).floatShares()).isEqualTo(3e5);
     assertThat(data.faults()).hasSize(1).allMatch(f -> f.file().startsWith("figures"));
   }
+
+  @Test
+  void aFigureTakenBackGoesAndEveryOtherLineStays() throws IOException {
+    file(
+        "figures.csv",
+        "figure,symbol,value,as_of,source",
+        "float,TIDARC,8000000,2031-03-01,\"a report",
+        "of two lines\"",
+        "float,TIDARC,8e6,2031-03-01,web",
+        "price,TIDARC,1,2031-03-01,wrong",
+        "float,TIDARC,8000000.0,2031-03-01,web");
+    kelvo.universe.Figure web =
+        new kelvo.universe.Figure(
+            "TIDARC", kelvo.universe.Figure.Kind.FLOAT, 8e6, LocalDate.of(2031, 3, 1), "web");
+
+    FiguresFile.takeBack(folder, web);
+    assertThat(Files.readAllLines(folder.resolve("figures.csv")))
+        .containsExactly(
+            "figure,symbol,value,as_of,source",
+            "float,TIDARC,8000000,2031-03-01,\"a report",
+            "of two lines\"",
+            "float,TIDARC,8e6,2031-03-01,web",
+            "price,TIDARC,1,2031-03-01,wrong");
+    FiguresFile.takeBack(folder, web);
+    FiguresFile.takeBack(folder, web);
+    assertThat(Files.readAllLines(folder.resolve("figures.csv"))).hasSize(4);
+  }
 }

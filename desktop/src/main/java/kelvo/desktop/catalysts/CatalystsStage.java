@@ -2,6 +2,8 @@ package kelvo.desktop.catalysts;
 
 import java.util.List;
 import java.util.stream.Collectors;
+import javafx.beans.property.ReadOnlyStringWrapper;
+import javafx.beans.value.ObservableValue;
 import javafx.scene.Parent;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
@@ -38,6 +40,7 @@ public final class CatalystsStage extends BorderPane implements DayStage {
   public static final StageKind KIND = new StageKind("Catalysts", 4, "fth-file-text");
 
   private final Workspace workspace;
+  private final ReadOnlyStringWrapper nextStep = new ReadOnlyStringWrapper("");
   private final TextField filter = new TextField();
   private final Label standing = new Label();
   private final Label words = new Label();
@@ -158,6 +161,11 @@ public final class CatalystsStage extends BorderPane implements DayStage {
   }
 
   @Override
+  public ObservableValue<String> nextStep() {
+    return nextStep.getReadOnlyProperty();
+  }
+
+  @Override
   public StageKind kind() {
     return KIND;
   }
@@ -189,6 +197,10 @@ public final class CatalystsStage extends BorderPane implements DayStage {
             ? "No news so far. It is read from the folder's news/*.xml and *.json files and from the feed."
             : "No item fits the filter; " + shown.all() + " are there without it.");
     items.rows(shown.rows());
+    nextStep.set(
+        shown.all() == 0
+            ? ""
+            : shown.rows().size() + " of " + shown.all() + " items: walk with J, filter with F");
     if (!filter.getStyleClass().contains("wrong")) {
       standing.setText(
           shown.rows().size()

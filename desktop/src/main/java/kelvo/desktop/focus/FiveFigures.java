@@ -40,23 +40,18 @@ final class FiveFigures extends HBox {
     }
 
     /** The rules that a figure suggests. */
-    private void offer(Workspace workspace, String field, ContextMenuEvent e) {
-      if (field.isEmpty()) {
+    private void offer(Workspace workspace, KeyFiguresView.Figure figure, ContextMenuEvent e) {
+      if (figure.field().isEmpty()) {
         return;
       }
       workspace
           .desk()
           .vocabulary()
-          .find(field)
+          .find(figure.field())
           .ifPresent(
               found ->
                   new PointedRules(workspace)
-                      .offer(value, found, number(), e.getScreenX(), e.getScreenY()));
-    }
-
-    /** The figure without its sign and unit; empty when unknown. */
-    private String number() {
-      return value.getText().replaceAll("[^0-9.KMB-]", "");
+                      .offer(value, found, figure.number(), e.getScreenX(), e.getScreenY()));
     }
 
     void tell(String name, String figure, String madeOf, String meaning) {
@@ -91,9 +86,7 @@ final class FiveFigures extends HBox {
       int place = i;
       KeyFiguresView.Figure figure = figures.get(i);
       cells.get(i).tell(figure.label(), figure.value(), figure.detail(), figure.meaning());
-      cells
-          .get(i)
-          .setOnContextMenuRequested(e -> cells.get(place).offer(workspace, figure.field(), e));
+      cells.get(i).setOnContextMenuRequested(e -> cells.get(place).offer(workspace, figure, e));
     }
   }
 }

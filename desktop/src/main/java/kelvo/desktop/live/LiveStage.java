@@ -1,6 +1,8 @@
 package kelvo.desktop.live;
 
 import java.util.List;
+import javafx.beans.property.ReadOnlyStringWrapper;
+import javafx.beans.value.ObservableValue;
 import javafx.collections.ListChangeListener;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
@@ -24,6 +26,7 @@ import kelvo.scan.Scan;
 import kelvo.time.DayTime;
 import kelvo.view.HaltsView;
 import kelvo.view.StreamView;
+import kelvo.watchlist.TheTen;
 
 /** The Live stage: halts, the stream of hits by symbol, the cards of the Ten. */
 public final class LiveStage extends BorderPane implements DayStage {
@@ -33,6 +36,7 @@ public final class LiveStage extends BorderPane implements DayStage {
   private static final PseudoClass HALTED = PseudoClass.getPseudoClass("halted");
 
   private final Workspace workspace;
+  private final ReadOnlyStringWrapper nextStep = new ReadOnlyStringWrapper("");
   private final HBox halts = new HBox(12);
   private final Grid<StreamView.Streamed> stream =
       new Grid<>("Hits by symbol", row -> row.hits().newest().security());
@@ -45,7 +49,7 @@ public final class LiveStage extends BorderPane implements DayStage {
   public LiveStage(Workspace workspace) {
     this.workspace = workspace;
     cards = new TenCards(workspace);
-    rows = new Followed<>(workspace, stream::rows);
+    rows = new Followed<>(workspace, this::stream);
     haltList = new Followed<>(workspace, this::halts);
     halts.getStyleClass().addAll("halts", "part");
     halts.setAlignment(Pos.CENTER_LEFT);
@@ -108,6 +112,11 @@ public final class LiveStage extends BorderPane implements DayStage {
   }
 
   @Override
+  public ObservableValue<String> nextStep() {
+    return nextStep.getReadOnlyProperty();
+  }
+
+  @Override
   public StageKind kind() {
     return KIND;
   }
@@ -131,6 +140,18 @@ public final class LiveStage extends BorderPane implements DayStage {
     rows.stop();
     haltList.stop();
     cards.hidden();
+  }
+
+  private void stream(List<StreamView.Streamed> newest) {
+    stream.rows(newest);
+    boolean still = workspace.feed() == null && workspace.speed().get() == 0;
+    int ten = TheTen.at(workspace.book().get(), workspace.now()).symbols().size();
+    nextStep.set(
+        still
+            ? "The day stands still: P plays it, J walks the hits"
+            : ten == 0
+                ? "Nobody is on the Ten, so nothing rings: K on Morning keeps a symbol"
+                : "Hits on the " + ten + " of the Ten ring: J walks the hits");
   }
 
   private void followAgain() {

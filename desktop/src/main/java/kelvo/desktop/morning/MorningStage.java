@@ -5,6 +5,8 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import javafx.application.Platform;
+import javafx.beans.property.ReadOnlyStringWrapper;
+import javafx.beans.value.ObservableValue;
 import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.control.Label;
@@ -26,6 +28,8 @@ import kelvo.journal.Decision;
 import kelvo.rule.RuleCompletion;
 import kelvo.rule.SessionWords;
 import kelvo.scan.Scan;
+import kelvo.time.DayTime;
+import kelvo.time.SessionHours;
 import kelvo.view.MatchesView;
 import kelvo.watchlist.TheTen;
 import org.jspecify.annotations.Nullable;
@@ -42,10 +46,12 @@ public final class MorningStage extends BorderPane implements DayStage {
   static final String PROMPT = "#plan-keys";
 
   private static final int KEYS_BEFORE_PROMPT = 4;
+  private static final long SECOND_LOOK_UNTIL = DayTime.of(10, 0);
   private static final double DROPPED = 0.5;
   private static final double EDITOR_HEIGHT = 398;
 
   private final Workspace workspace;
+  private final ReadOnlyStringWrapper nextStep = new ReadOnlyStringWrapper("");
   private final GapField field;
   private final Grid<TriageRow> table = new Grid<>("Triage", TriageRow::symbol);
   private final Label prompt = new Label();
@@ -214,6 +220,11 @@ public final class MorningStage extends BorderPane implements DayStage {
   }
 
   @Override
+  public ObservableValue<String> nextStep() {
+    return nextStep.getReadOnlyProperty();
+  }
+
+  @Override
   public StageKind kind() {
     return KIND;
   }
@@ -286,7 +297,18 @@ public final class MorningStage extends BorderPane implements DayStage {
       table.rows(rows);
     }
     long kept = decided.values().stream().filter(one -> one.choice() == Choice.KEEP).count();
+    nextStep.set(next(shown.fitting(), kept));
     bar.counts(shown.fitting() + " fit · " + decided.size() + " decided · " + kept + " kept");
+  }
+
+  private String next(int fitting, long kept) {
+    long now = workspace.now();
+    if (kept > 0 && now >= SessionHours.OPEN && now < SECOND_LOOK_UNTIL) {
+      return "The market is open, " + kept + " kept: L shows what has changed since the morning";
+    }
+    return fitting == 0
+        ? "Nobody fits: E loosens a rule, or choose another scan above the list"
+        : fitting + " fit, " + kept + " kept: walk with J, keep with K, drop with D";
   }
 
   private static String whyEmpty(MatchesView.MatchList shown) {

@@ -1,6 +1,8 @@
 package kelvo.desktop.morning;
 
 import java.io.File;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -73,9 +75,8 @@ final class ScanEditor extends BorderPane {
   private final TextField columns = new TextField();
   private final TextField sort = new TextField();
   private final TextField ownField = new TextField();
-  private final Label wrong = new Label();
   private String shownName = "";
-  private final Label contradictions = new Label();
+  private String contradictions = "";
   private final Followed<ScanWorkings> followed;
   private @Nullable ScanWorkings workings;
   private boolean seen;
@@ -119,21 +120,13 @@ final class ScanEditor extends BorderPane {
     scroll.setMinWidth(0);
     HBox.setHgrow(scroll, Priority.ALWAYS);
     curve.setPrefWidth(216);
-    curve.setMinWidth(180);
+    curve.setMinWidth(200);
     HBox middle = new HBox(6, scroll, curve);
-    for (Label told : List.of(wrong, contradictions)) {
-      told.getStyleClass().addAll("small", "tone-bad");
-      told.setWrapText(true);
-      told.managedProperty().bind(told.textProperty().isNotEmpty());
-    }
-    setTop(new VBox(4, head(close), purpose));
+    setTop(new VBox(4, head(close), purpose, line("Any of", anyOf, anyOfLeft)));
     setCenter(middle);
     setBottom(
         new VBox(
             3,
-            wrong,
-            contradictions,
-            line("Any of", anyOf, anyOfLeft),
             line("Triggers", triggers),
             line("Columns", columns),
             line("Order", sort),
@@ -274,10 +267,10 @@ final class ScanEditor extends BorderPane {
               field.getStyleClass().remove("wrong");
               try {
                 change(change.apply(is));
-                wrong.setText("");
+                rules.says("");
               } catch (IllegalArgumentException e) {
                 field.getStyleClass().add("wrong");
-                wrong.setText(e.getMessage());
+                rules.says(e.getMessage());
               }
             });
   }
@@ -309,10 +302,10 @@ final class ScanEditor extends BorderPane {
       desk.makeField(ownField.getText());
       ownField.clear();
       ownField.getStyleClass().remove("wrong");
-      wrong.setText("");
+      rules.says("");
     } catch (IllegalArgumentException e) {
       ownField.getStyleClass().add("wrong");
-      wrong.setText(e.getMessage());
+      rules.says(e.getMessage());
     }
   }
 
@@ -322,7 +315,7 @@ final class ScanEditor extends BorderPane {
       return;
     }
     if (desk.scans().stream().anyMatch(s -> s.name().equals(wanted))) {
-      wrong.setText("Another scan is called \"" + wanted + "\"");
+      rules.says("Another scan is called \"" + wanted + "\"");
       return;
     }
     desk.change(scan(), scan().named(wanted));
@@ -362,9 +355,12 @@ final class ScanEditor extends BorderPane {
     }
   }
 
-  private static FileChooser chooser(String title) {
+  /** Begins in the folder's own scans. */
+  private FileChooser chooser(String title) {
     FileChooser chooser = new FileChooser();
     chooser.setTitle(title);
+    Path scans = workspace.folder().resolve("scans");
+    chooser.setInitialDirectory((Files.isDirectory(scans) ? scans : workspace.folder()).toFile());
     chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter("Scans", "*.json"));
     return chooser;
   }
@@ -429,15 +425,26 @@ final class ScanEditor extends BorderPane {
       if (newest.curve() != null) {
         recordedMoves.ask(scan, newest.curve());
       }
-      contradictions.setText(String.join(" ", newest.contradictions()));
+      contradict(String.join(" ", newest.contradictions()));
     }
   }
 
-  private void counts(Scan scan, List<WhyEmpty.Count> counts) {
-    for (int i = 0; i < scan.rules().size() && i < counts.size(); i++) {
-      rules.counts(i, counts.get(i).alone(), counts.get(i).left());
+  /** What the rules say together; what is wrong with one of them stays until it is mended. */
+  private void contradict(String words) {
+    if (!words.equals(contradictions)) {
+      contradictions = words;
+      rules.says(words);
     }
-    anyOfLeft.setText(scan.anyOf().isEmpty() ? "" : counts.getLast().left() + " left");
+  }
+
+  /** The groups of which any must hold are counted first, so the rules are left with them. */
+  private void counts(Scan scan, List<WhyEmpty.Count> counts) {
+    int groups = scan.anyOf().size();
+    for (int i = 0; i < scan.rules().size() && groups + i < counts.size(); i++) {
+      WhyEmpty.Count count = counts.get(groups + i);
+      rules.counts(i, count.alone(), count.left());
+    }
+    anyOfLeft.setText(groups == 0 ? "" : counts.get(groups - 1).left() + " left");
   }
 
   private static void set(TextField field, String text) {

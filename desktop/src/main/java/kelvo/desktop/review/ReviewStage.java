@@ -2,18 +2,23 @@ package kelvo.desktop.review;
 
 import java.util.List;
 import java.util.stream.Collectors;
+import javafx.beans.property.ReadOnlyStringWrapper;
+import javafx.beans.value.ObservableValue;
 import javafx.geometry.Orientation;
 import javafx.scene.Parent;
 import javafx.scene.control.Label;
 import javafx.scene.control.SplitPane;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import kelvo.desktop.grid.Grid;
 import kelvo.desktop.theme.Numbers;
 import kelvo.desktop.workspace.DayStage;
+import kelvo.desktop.workspace.StageKey;
 import kelvo.desktop.workspace.StageKind;
 import kelvo.desktop.workspace.Workspace;
 import kelvo.field.Unit;
@@ -30,6 +35,7 @@ public final class ReviewStage extends BorderPane implements DayStage {
   public static final StageKind KIND = new StageKind("Review", 5, "fth-check-square");
 
   private final Workspace workspace;
+  private final ReadOnlyStringWrapper nextStep = new ReadOnlyStringWrapper("");
   private final LanesView lanes;
   private final Grid<ReviewedTrade> trades =
       new Grid<>("Trades", t -> t.trade().entryAt() + t.trade().symbol());
@@ -40,6 +46,7 @@ public final class ReviewStage extends BorderPane implements DayStage {
   private final Label totals = new Label();
   private final Label offPlan = new Label();
   private final Label beforeRecord = new Label();
+  private Grid<?> listed = trades;
   private boolean inFront;
 
   /** The stage of a window. */
@@ -69,6 +76,11 @@ public final class ReviewStage extends BorderPane implements DayStage {
   }
 
   @Override
+  public ObservableValue<String> nextStep() {
+    return nextStep.getReadOnlyProperty();
+  }
+
+  @Override
   public StageKind kind() {
     return KIND;
   }
@@ -76,6 +88,20 @@ public final class ReviewStage extends BorderPane implements DayStage {
   @Override
   public Parent node() {
     return this;
+  }
+
+  @Override
+  public List<StageKey> keys() {
+    return List.of(new StageKey("J, space", "the next row"));
+  }
+
+  @Override
+  public boolean key(KeyEvent event) {
+    if (event.getCode() == KeyCode.J || event.getCode() == KeyCode.SPACE) {
+      listed.move(1);
+      return true;
+    }
+    return false;
   }
 
   @Override
@@ -107,6 +133,7 @@ public final class ReviewStage extends BorderPane implements DayStage {
       button.setOnAction(
           e -> {
             button.setSelected(true);
+            listed = grid;
             table.setCenter(grid);
           });
       tabs.getChildren().add(button);
@@ -150,6 +177,11 @@ public final class ReviewStage extends BorderPane implements DayStage {
       return;
     }
     trades.rows(review.trades());
+    nextStep.set(
+        review.trades().size()
+            + " trades against "
+            + review.moves().size()
+            + " moves: walk with J; a click on a lane puts its symbol in focus");
     moves.rows(review.moves().reversed());
     scans.rows(review.scans());
     totals.setText("All trades: " + words(review.all()));

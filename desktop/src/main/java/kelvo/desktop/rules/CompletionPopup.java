@@ -5,7 +5,7 @@ import java.util.function.Function;
 import javafx.geometry.Bounds;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
-import javafx.scene.control.TextField;
+import javafx.scene.control.TextInputControl;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
@@ -20,7 +20,7 @@ public final class CompletionPopup {
   private static final double ROW = 24;
   private static final double WIDTH = 300;
 
-  private final TextField field;
+  private final TextInputControl field;
   private final Function<String, List<Proposal>> completion;
   private final Popup popup = new Popup();
   private final ListView<Proposal> list = new ListView<>();
@@ -31,7 +31,7 @@ public final class CompletionPopup {
    *
    * @param completion finds the ways to go on from a text
    */
-  public CompletionPopup(TextField field, Function<String, List<Proposal>> completion) {
+  public CompletionPopup(TextInputControl field, Function<String, List<Proposal>> completion) {
     this.field = field;
     this.completion = completion;
     list.setCellFactory(view -> new Cell());

@@ -95,7 +95,7 @@ public final class RuleCurve extends BorderPane {
     place = rule;
     rules = scan.rules();
     boolean known = rule >= 0 && rule < rules.size();
-    title.setText(known ? "How many are left at every bound: drag it" : "");
+    title.setText(known ? "Left at every bound: drag it" : "");
     schedule.setVisible(curve != null);
     if (curve == null || !known || curve.rule() != rule) {
       view.show(

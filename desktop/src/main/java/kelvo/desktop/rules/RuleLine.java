@@ -2,17 +2,22 @@ package kelvo.desktop.rules;
 
 import java.util.OptionalLong;
 import java.util.function.Consumer;
+import javafx.application.Platform;
 import javafx.geometry.Pos;
+import javafx.geometry.Rectangle2D;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
+import javafx.scene.control.skin.TextAreaSkin;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
 import kelvo.desktop.theme.SmallButton;
 import kelvo.rule.Rule;
 import kelvo.rule.RuleCompletion;
 import kelvo.rule.RuleSentence;
+import kelvo.rule.RuleSyntaxException;
 import kelvo.rule.Vocabulary;
 import kelvo.time.DayTime;
 import org.jspecify.annotations.Nullable;
@@ -22,12 +27,14 @@ import org.jspecify.annotations.Nullable;
  * holds, and what was expected stands in its tooltip and beside it.
  */
 final class RuleLine extends HBox {
-  private static final double FOCUS_WIDTH = 84;
+  static final double FOCUS_WIDTH = 92;
   private static final String OF_FOCUS = "What it says of the symbol in focus";
   private static final String WRONG = "wrong";
-  private static final double COUNT_WIDTH = 30;
+  static final double COUNT_WIDTH = 34;
+  private static final double POINTER = 2;
 
-  private final TextField sentence = new TextField();
+  private final RuleField sentence = new RuleField();
+  private final Region pointer = new Region();
   private final Label alone = new Label();
   private final Label left = new Label();
   private final Label ofFocus = new Label();
@@ -60,7 +67,13 @@ final class RuleLine extends HBox {
     setAlignment(Pos.CENTER_LEFT);
     sentence.setPromptText("a rule, such as: gap at least 4%");
     sentence.setAccessibleText("Rule");
-    HBox.setHgrow(sentence, Priority.ALWAYS);
+    pointer.getStyleClass().add("wrong-word");
+    pointer.setManaged(false);
+    pointer.setMouseTransparent(true);
+    pointer.setVisible(false);
+    StackPane field = new StackPane(sentence, pointer);
+    field.setMinWidth(0);
+    HBox.setHgrow(field, Priority.ALWAYS);
     new CompletionPopup(sentence, completion::after);
     sentence
         .textProperty()
@@ -84,11 +97,12 @@ final class RuleLine extends HBox {
     left.setTooltip(new Tooltip("How many are left after it"));
     Button remove = SmallButton.of("×", "", removed);
     remove.setAccessibleText("Remove this rule");
-    getChildren().addAll(sentence, ofFocus, alone, left, remove);
+    getChildren().addAll(field, ofFocus, alone, left, remove);
   }
 
   private void read(String text, Consumer<Rule> typed) {
     sentence.getStyleClass().remove(WRONG);
+    pointer.setVisible(false);
     try {
       Rule rule = RuleSentence.parse(text.strip(), vocabulary);
       applied = rule;
@@ -97,9 +111,39 @@ final class RuleLine extends HBox {
     } catch (IllegalArgumentException e) {
       if (!text.isBlank()) {
         sentence.getStyleClass().add(WRONG);
-        wrong.accept(String.valueOf(e.getMessage()));
+        wrong.accept(words(e));
+        Platform.runLater(() -> point(e));
       }
     }
+  }
+
+  private static String words(IllegalArgumentException e) {
+    return e instanceof RuleSyntaxException wrong && !wrong.word().isEmpty()
+        ? "\"" + wrong.word() + "\": " + wrong.expected()
+        : e instanceof RuleSyntaxException wrong
+            ? wrong.expected()
+            : String.valueOf(e.getMessage());
+  }
+
+  /** Underlines the word that is wrong, once the text has been laid out. */
+  private void point(IllegalArgumentException e) {
+    if (!(e instanceof RuleSyntaxException wrong)
+        || wrong.word().isEmpty()
+        || !sentence.getStyleClass().contains(WRONG)
+        || !(sentence.getSkin() instanceof TextAreaSkin skin)) {
+      return;
+    }
+    int from = sentence.getText().indexOf(wrong.word(), Math.max(0, wrong.position()));
+    int last = from + wrong.word().length() - 1;
+    if (from < 0 || last >= sentence.getText().length()) {
+      return;
+    }
+    Rectangle2D first = skin.getCharacterBounds(from);
+    Rectangle2D end = skin.getCharacterBounds(last);
+    double right = end.getMinY() > first.getMinY() ? sentence.getWidth() : end.getMaxX();
+    pointer.resizeRelocate(
+        first.getMinX(), first.getMaxY() - POINTER, right - first.getMinX(), POINTER);
+    pointer.setVisible(true);
   }
 
   /**
@@ -117,6 +161,7 @@ final class RuleLine extends HBox {
       sentence.setText(rule.sentence());
       setting = false;
     }
+    pointer.setVisible(false);
     if (sentence.getStyleClass().remove(WRONG)) {
       wrong.accept("");
     }
@@ -181,7 +226,7 @@ final class RuleLine extends HBox {
     left.setText(Integer.toString(remaining));
   }
 
-  TextField field() {
+  RuleField field() {
     return sentence;
   }
 }

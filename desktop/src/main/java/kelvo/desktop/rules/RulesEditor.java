@@ -7,6 +7,7 @@ import java.util.function.IntConsumer;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -21,6 +22,8 @@ import kelvo.rule.Vocabulary;
  * it. Every change is told at once.
  */
 public final class RulesEditor extends VBox {
+  private static final double REMOVE_WIDTH = 28;
+
   private final Vocabulary vocabulary;
   private final RuleCompletion completion;
   private final Consumer<List<Rule>> changed;
@@ -50,22 +53,45 @@ public final class RulesEditor extends VBox {
     this.chosen = chosen;
     Button add = SmallButton.of("+ rule", "R", this::add);
     add.setId("add-rule");
+    // On the line of the heads, so that it never pushes a rule out of sight.
     wrong.getStyleClass().addAll("small", "tone-bad");
-    wrong.setWrapText(true);
-    Label heads = new Label("in focus, last held      alone   left");
-    heads.getStyleClass().addAll("small", "faded");
-    heads.setMinWidth(Region.USE_PREF_SIZE);
-    Region gap = new Region();
-    HBox.setHgrow(gap, Priority.ALWAYS);
-    HBox top = new HBox(6, add, gap, heads, new Label("      "));
+    wrong.setMinWidth(0);
+    wrong.setMaxWidth(Double.MAX_VALUE);
+    HBox.setHgrow(wrong, Priority.ALWAYS);
+    Region overRemove = new Region();
+    overRemove.setMinWidth(REMOVE_WIDTH);
+    HBox top =
+        new HBox(
+            4,
+            add,
+            wrong,
+            head("in focus", RuleLine.FOCUS_WIDTH, Pos.CENTER_LEFT),
+            head("alone", RuleLine.COUNT_WIDTH, Pos.CENTER_RIGHT),
+            head("left", RuleLine.COUNT_WIDTH, Pos.CENTER_RIGHT),
+            overRemove);
     top.setAlignment(Pos.CENTER_LEFT);
-    getChildren().addAll(top, lines, wrong);
+    getChildren().addAll(top, lines);
+  }
+
+  private static Label head(String words, double width, Pos side) {
+    Label head = new Label(words);
+    head.getStyleClass().addAll("small", "faded");
+    head.setMinWidth(width);
+    head.setMaxWidth(width);
+    head.setAlignment(side);
+    return head;
+  }
+
+  /** Says what is wrong, of a rule or of what belongs to it; an empty text when nothing is. */
+  public void says(String words) {
+    wrong.setText(words);
+    wrong.setTooltip(words.isEmpty() ? null : new Tooltip(words));
   }
 
   /** Shows rules of something else: what was being typed goes. */
   public void showOthers(List<Rule> shown) {
     adding = false;
-    wrong.setText("");
+    says("");
     lines.getChildren().forEach(line -> ((RuleLine) line).forget());
     show(shown);
   }
@@ -131,7 +157,7 @@ public final class RulesEditor extends VBox {
             vocabulary,
             completion,
             rule -> typed(lines.getChildren().indexOf(made[0]), rule),
-            wrong::setText,
+            this::says,
             () -> remove(lines.getChildren().indexOf(made[0])));
     made[0] = line;
     line.field()
@@ -157,7 +183,7 @@ public final class RulesEditor extends VBox {
   }
 
   private void remove(int place) {
-    wrong.setText("");
+    says("");
     lines.getChildren().remove(place);
     if (place < rules.size()) {
       List<Rule> edited = new ArrayList<>(rules);

@@ -44,6 +44,8 @@ public final class MainWindow extends BorderPane {
   private final FocusSide focus;
   private final PartWindows windows;
   private final TopBar top;
+  private final NextStepLine nextStep;
+  private final BorderPane listSide = new BorderPane();
   private final SplitPane middle;
   private final Finder finder;
   private final SettingsPage settings;
@@ -72,7 +74,11 @@ public final class MainWindow extends BorderPane {
       workspace.stage().set(Stages.FIRST);
     }
     shown = stage(workspace.stage().get());
-    middle = new SplitPane(shown.node(), focus);
+    nextStep = new NextStepLine(workspace);
+    nextStep.of(shown);
+    listSide.setTop(nextStep);
+    listSide.setCenter(shown.node());
+    middle = new SplitPane(listSide, focus);
     shown.shown();
     focus.putBelow(shown.below());
     arrange(WindowLayout.DEFAULT);
@@ -179,11 +185,10 @@ public final class MainWindow extends BorderPane {
   }
 
   private void go(StageKind kind) {
-    double[] divider = middle.getDividerPositions();
     shown.hidden();
     shown = stage(kind);
-    middle.getItems().set(0, shown.node());
-    middle.setDividerPositions(divider);
+    listSide.setCenter(shown.node());
+    nextStep.of(shown);
     shown.shown();
     focus.putBeside(shown.partBeside());
     focus.putBelow(shown.below());
@@ -291,6 +296,7 @@ public final class MainWindow extends BorderPane {
         .findFirst()
         .ifPresent(workspace.shownScan()::set);
     top.chooseSpeed(look.speed());
+    nextStep.sendAwayOn(look.sentAway());
   }
 
   /** The window's size, where the splitters are and what it shows now. */
@@ -306,6 +312,7 @@ public final class MainWindow extends BorderPane {
             workspace.stage().get().title(),
             workspace.shownScan().get().name(),
             top.speed(),
+            nextStep.sentAway(),
             getScene().getWindow().getX(),
             getScene().getWindow().getY()));
   }

@@ -27,10 +27,14 @@ final class UniverseList extends BorderPane {
   private final TextField find = new TextField();
   private final ComboBox<String> which = new ComboBox<>();
   private final Grid<Listing> table = new Grid<>("Universe", Listing::symbol);
+  private final HBox head;
   private List<Listing> all = List.of();
 
   UniverseList(Workspace workspace) {
     setCenter(table);
+    which.getItems().setAll(OUT, IN, BY_HAND);
+    which.setValue(OUT);
+    head = choosing();
     table.columns(columns());
     table.onTold(workspace.action()::set);
     table.onSelect(row -> workspace.focusOn(row.symbol()));
@@ -41,8 +45,10 @@ final class UniverseList extends BorderPane {
 
   /** What chooses among the listed, to stand above the list. */
   HBox head() {
-    which.getItems().setAll(OUT, IN, BY_HAND);
-    which.setValue(OUT);
+    return head;
+  }
+
+  private HBox choosing() {
     which.setFocusTraversable(false);
     which.setAccessibleText("Which securities are listed");
     which.setOnAction(e -> list());
@@ -129,6 +135,13 @@ final class UniverseList extends BorderPane {
     return (row.symbol() + "\n" + row.name() + "\n" + row.whyOut())
         .toLowerCase(Locale.ROOT)
         .contains(wanted);
+  }
+
+  /** Lists those of whom something is said by hand, or those who are out. */
+  void only(boolean byHand) {
+    if (byHand != which.getValue().equals(BY_HAND)) {
+      which.setValue(byHand ? BY_HAND : OUT);
+    }
   }
 
   void next() {

@@ -3,20 +3,22 @@ package kelvo.desktop.universe;
 import java.io.File;
 import java.io.UncheckedIOException;
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
-import java.util.function.Consumer;
+import javafx.beans.property.ReadOnlyStringWrapper;
+import javafx.beans.value.ObservableValue;
 import javafx.collections.ListChangeListener;
 import javafx.geometry.Pos;
 import javafx.scene.Parent;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
-import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
 import kelvo.data.scanfile.UniverseTable;
@@ -29,12 +31,12 @@ import kelvo.desktop.workspace.StageKind;
 import kelvo.desktop.workspace.Workspace;
 import kelvo.job.LatestAnswer;
 import kelvo.rule.Rule;
+import kelvo.rule.RuleCheck;
 import kelvo.rule.RuleCompletion;
 import kelvo.rule.SessionWords;
 import kelvo.scan.Scan;
 import kelvo.universe.Listing;
 import kelvo.universe.Membership;
-import kelvo.universe.PastedSymbols;
 import kelvo.universe.Universe;
 
 /**
@@ -45,14 +47,33 @@ public final class UniverseStage extends BorderPane implements DayStage {
   /** Its kind. */
   public static final StageKind KIND = new StageKind("Universe", 1, "fth-globe");
 
+  /** What is worked on. */
+  private enum Part {
+    RULES("Rules", "Who may appear by rules, and why the others may not"),
+    BY_HAND("By hand", "Symbols in or out whatever the rules say"),
+    FIGURES("Figures", "Floats and share counts put right");
+
+    private final String words;
+    private final String help;
+
+    Part(String words, String help) {
+      this.words = words;
+      this.help = help;
+    }
+  }
+
   private final Workspace workspace;
+  private final ReadOnlyStringWrapper nextStep = new ReadOnlyStringWrapper("");
   private final ScanDesk desk;
   private final ComboBox<String> names = new ComboBox<>();
   private final Label standing = new Label();
   private final Label stale = new Label();
   private final RulesEditor rules;
-  private final TextField pasted = new TextField();
-  private final FigureForm figure;
+  private final ByHandPane byHand;
+  private final FiguresPane figures;
+  private final BorderPane below = new BorderPane();
+  private final VBox ofRules = new VBox(4);
+  private final Map<Part, ToggleButton> parts = new EnumMap<>(Part.class);
   private final UniverseList list;
   private final LatestAnswer memberships;
   private Universe universe;
@@ -71,15 +92,19 @@ public final class UniverseStage extends BorderPane implements DayStage {
             new RuleCompletion(desk.vocabulary(), new SessionWords(workspace.session())),
             changed -> change(changed),
             place -> {});
-    figure = new FigureForm(workspace);
+    byHand = new ByHandPane(workspace, change -> put(change.apply(universe)));
+    figures = new FiguresPane(workspace);
     stale.getStyleClass().addAll("small", "tone-catalyst");
     stale.setWrapText(true);
     standing.getStyleClass().add("strong");
     standing.setMinWidth(USE_PREF_SIZE);
-    VBox top = new VBox(4, head(), stale, rules, byHand(), list.head(), figure);
+    VBox top = new VBox(4, head(), stale, tabs());
     top.getStyleClass().addAll("card", "part");
+    ofRules.getStyleClass().addAll("card", "part");
     setTop(top);
-    setCenter(list);
+    setCenter(below);
+    show(Part.RULES);
+    workspace.focus().addListener((o, was, is) -> askOfFocus());
     desk.universes().addListener((ListChangeListener<Universe>) c -> follow());
     show();
   }
@@ -120,27 +145,34 @@ public final class UniverseStage extends BorderPane implements DayStage {
     return head;
   }
 
-  private HBox byHand() {
-    pasted.setId("pasted-symbols");
-    pasted.setPromptText("paste symbols from anywhere, or type one");
-    pasted.setAccessibleText("Symbols to add or exclude by hand");
-    HBox.setHgrow(pasted, Priority.ALWAYS);
-    HBox line =
-        new HBox(
-            6,
-            pasted,
-            SmallButton.of(
-                "Add", "In, whatever the rules say", () -> byHand(s -> put(universe.adding(s)))),
-            SmallButton.of(
-                "Exclude",
-                "Out, whatever the rules say",
-                () -> byHand(s -> put(universe.excluding(s)))),
-            SmallButton.of(
-                "Leave to the rules",
-                "Nothing said by hand any more",
-                () -> byHand(s -> put(universe.forgetting(s)))));
-    line.setAlignment(Pos.CENTER_LEFT);
-    return line;
+  private HBox tabs() {
+    HBox tabs = new HBox(6);
+    for (Part part : Part.values()) {
+      ToggleButton button = new ToggleButton(part.words);
+      button.getStyleClass().setAll("toggle-button", "small-button");
+      button.setTooltip(new Tooltip(part.help));
+      button.setFocusTraversable(false);
+      button.setOnAction(e -> show(part));
+      parts.put(part, button);
+      tabs.getChildren().add(button);
+    }
+    return tabs;
+  }
+
+  /**
+   * Shows what belongs to one part: the list of securities below rules and below what is said by
+   * hand.
+   */
+  private void show(Part part) {
+    parts.forEach((each, button) -> button.setSelected(each == part));
+    switch (part) {
+      case RULES -> ofRules.getChildren().setAll(rules, list.head());
+      case BY_HAND -> ofRules.getChildren().setAll(byHand, list.head());
+      case FIGURES -> ofRules.getChildren().clear();
+    }
+    list.only(part == Part.BY_HAND);
+    below.setTop(part == Part.FIGURES ? null : ofRules);
+    below.setCenter(part == Part.FIGURES ? figures : list);
   }
 
   private void follow() {
@@ -191,21 +223,6 @@ public final class UniverseStage extends BorderPane implements DayStage {
       desk.change(scan, scan.within(universe));
     }
     workspace.action().set("Every scan looks at " + universe.name());
-  }
-
-  private void byHand(Consumer<Set<String>> then) {
-    PastedSymbols found =
-        PastedSymbols.in(pasted.getText(), s -> workspace.session().numberOf(s).isPresent());
-    then.accept(found.known());
-    pasted.clear();
-    workspace
-        .action()
-        .set(
-            found.known().size()
-                + " symbols by hand"
-                + (found.others().isEmpty()
-                    ? ""
-                    : "; not listed: " + String.join(", ", found.others())));
   }
 
   private void exportTable() {
@@ -272,7 +289,7 @@ public final class UniverseStage extends BorderPane implements DayStage {
         stop -> {
           Membership members = Membership.of(asked, workspace.session());
           return new Shown(
-              members, Listing.of(asked, members, workspace.session(), desk.figures()));
+              members, Listing.of(asked, members, workspace.session(), desk.figures().get()));
         },
         shown -> {
           if (asked.equals(universe)) {
@@ -286,10 +303,31 @@ public final class UniverseStage extends BorderPane implements DayStage {
   private void show(Shown shown) {
     Membership members = shown.members();
     standing.setText(members.count() + " of " + shown.listings().size());
+    nextStep.set(
+        members.count()
+            + " of "
+            + shown.listings().size()
+            + " may appear: change a rule, or put the symbol in focus in with A, out with X");
     for (int i = 0; i < members.cuts().size(); i++) {
       rules.counts(i, members.cuts().get(i).alone(), members.cuts().get(i).left());
     }
     list.show(shown.listings());
+    askOfFocus();
+  }
+
+  /** What each rule says of the symbol in focus. */
+  private void askOfFocus() {
+    workspace
+        .session()
+        .numberOf(workspace.focus().get())
+        .ifPresent(
+            security -> {
+              List<RuleCheck.Answer> answers =
+                  Membership.answers(universe, workspace.session(), security);
+              for (int i = 0; i < answers.size(); i++) {
+                rules.answer(i, answers.get(i).value(), answers.get(i).passes());
+              }
+            });
   }
 
   @Override
@@ -297,10 +335,17 @@ public final class UniverseStage extends BorderPane implements DayStage {
     return List.of(
         new StageKey("J, space", "the next one"),
         new StageKey("R", "one more rule"),
+        new StageKey("H", "what is said by hand"),
+        new StageKey("G", "figures put right"),
         new StageKey("F", "find in the list"),
         new StageKey("A", "add the symbol in focus"),
         new StageKey("X", "exclude it"),
         new StageKey("U", "undo"));
+  }
+
+  @Override
+  public ObservableValue<String> nextStep() {
+    return nextStep.getReadOnlyProperty();
   }
 
   @Override
@@ -321,8 +366,19 @@ public final class UniverseStage extends BorderPane implements DayStage {
   @Override
   public boolean key(KeyEvent event) {
     switch (event.getCode()) {
-      case J, SPACE -> list.next();
-      case R -> rules.add();
+      case J, SPACE -> {
+        if (below.getCenter() == figures) {
+          figures.next();
+        } else {
+          list.next();
+        }
+      }
+      case H -> show(Part.BY_HAND);
+      case G -> show(Part.FIGURES);
+      case R -> {
+        show(Part.RULES);
+        rules.add();
+      }
       case F -> list.find();
       case A -> ofFocus(universe.adding(Set.of(workspace.focus().get())), "Added ");
       case X -> ofFocus(universe.excluding(Set.of(workspace.focus().get())), "Excluded ");

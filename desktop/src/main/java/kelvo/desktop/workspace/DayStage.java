@@ -1,6 +1,8 @@
 package kelvo.desktop.workspace;
 
 import java.util.List;
+import javafx.beans.property.ReadOnlyStringWrapper;
+import javafx.beans.value.ObservableValue;
 import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.input.KeyEvent;
@@ -32,6 +34,11 @@ public interface DayStage {
   /** Its keys, for who asks what they are. */
   default List<StageKey> keys() {
     return List.of();
+  }
+
+  /** What to do next on it, in one line; empty while there is nothing to say. */
+  default ObservableValue<String> nextStep() {
+    return new ReadOnlyStringWrapper("");
   }
 
   /** What stands below the symbol in focus while this stage is in front; null for nothing. */

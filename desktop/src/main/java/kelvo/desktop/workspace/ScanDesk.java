@@ -9,6 +9,7 @@ import java.util.Locale;
 import java.util.function.Consumer;
 import java.util.stream.Stream;
 import javafx.animation.PauseTransition;
+import javafx.application.Platform;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyIntegerProperty;
 import javafx.beans.property.ReadOnlyIntegerWrapper;
@@ -44,12 +45,13 @@ public final class ScanDesk {
   private final ObjectProperty<Scan> shown;
   private final ReadOnlyObjectWrapper<List<CheckRule>> checks;
   private final ReadOnlyIntegerWrapper mostKept;
-  private final List<Figure> figures;
+  private final ReadOnlyObjectWrapper<List<Figure>> figures;
   private final ScanFolder folder;
   private final Vocabulary vocabulary;
   private final Background background;
   private final Undoable undoable;
   private final Consumer<String> told;
+  private final Runnable readAgain;
   private final PauseTransition still = new PauseTransition(STILL);
   private String lastEdited = "";
 
@@ -60,16 +62,18 @@ public final class ScanDesk {
    * @param undoable takes what takes the last change back
    * @param told takes what happened, in words
    * @param play plays the session through the scans as they are
+   * @param readAgain reads the day again, for what it is read with has changed
    */
   ScanDesk(
       OpenedDay day,
       Background background,
       Undoable undoable,
       Consumer<String> told,
-      Runnable play) {
+      Runnable play,
+      Runnable readAgain) {
     scans.setAll(day.scans());
     universes.setAll(day.universes());
-    figures = day.figures();
+    figures = new ReadOnlyObjectWrapper<>(day.figures());
     checks = new ReadOnlyObjectWrapper<>(day.checks());
     mostKept = new ReadOnlyIntegerWrapper(day.mostKept());
     folder = day.scanFolder();
@@ -78,6 +82,7 @@ public final class ScanDesk {
     this.background = background;
     this.undoable = undoable;
     this.told = told;
+    this.readAgain = readAgain;
     still.setOnFinished(
         e -> {
           lastEdited = "";
@@ -344,19 +349,39 @@ public final class ScanDesk {
   }
 
   /** Figures put right by hand, the last one of a security last. */
-  public List<Figure> figures() {
-    return figures;
+  public ReadOnlyObjectProperty<List<Figure>> figures() {
+    return figures.getReadOnlyProperty();
   }
 
-  /** Puts a figure right; the engine counts with it when the day is opened again. */
+  /** Puts a figure right; the day is read again with it. */
   public void putRight(Figure figure) {
-    write(() -> folder.putRight(figure));
-    told.accept(
-        "Put right: "
-            + figure.symbol()
-            + " "
-            + figure.kind().word().replace('_', ' ')
-            + "; it counts when the day is opened again");
+    List<Figure> more = new ArrayList<>(figures.get());
+    more.add(figure);
+    figures.set(List.copyOf(more));
+    told.accept("Put right: " + words(figure) + "; the day is read again with it");
+    write(() -> folder.putRight(figure), readAgain);
+  }
+
+  /** Takes a figure back; the day is read again without it. */
+  public void takeBack(Figure figure) {
+    List<Figure> fewer = new ArrayList<>(figures.get());
+    fewer.remove(fewer.lastIndexOf(figure));
+    figures.set(List.copyOf(fewer));
+    told.accept("Taken back: " + words(figure) + "; the day is read again without it");
+    write(() -> folder.takeBack(figure), readAgain);
+  }
+
+  private static String words(Figure figure) {
+    return figure.symbol() + " " + figure.kind().word().replace('_', ' ');
+  }
+
+  /** Changes the folder behind the window, then does something on the window's thread. */
+  private void write(Runnable change, Runnable then) {
+    write(
+        () -> {
+          change.run();
+          Platform.runLater(then);
+        });
   }
 
   /** Changes the folder behind the window; says so when that cannot be done. */

@@ -131,7 +131,7 @@ public final class Workspace implements AutoCloseable {
     this.theme = new SimpleObjectProperty<>(theme);
     settings.settings().addListener((o, was, is) -> use(was, is));
     alerts = new Alerts(this);
-    desk = new ScanDesk(day, background, this::canUndo, action::set, this::replay);
+    desk = new ScanDesk(day, background, this::canUndo, action::set, this::replay, this::readAgain);
     keepScans();
     player = player(moment);
     // The hits first: whoever hears of a new moment finds the hits of that moment.

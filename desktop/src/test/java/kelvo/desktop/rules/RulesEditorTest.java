@@ -7,7 +7,8 @@ import java.util.stream.Stream;
 import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.control.Label;
-import javafx.scene.control.TextField;
+import javafx.scene.control.TextInputControl;
+import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
 import kelvo.desktop.PlacedStage;
 import kelvo.rule.Rule;
@@ -47,7 +48,7 @@ class RulesEditorTest {
     return robot.lookup(".label").queryAllAs(Label.class).stream().map(Label::getText);
   }
 
-  private static TextField sentence(FxRobot robot) {
+  private static TextInputControl sentence(FxRobot robot) {
     return robot.lookup((Node n) -> "Rule".equals(n.getAccessibleText())).query();
   }
 
@@ -57,7 +58,7 @@ class RulesEditorTest {
 
   @Test
   void whatIsBeingTypedStaysWhileItIsNoRuleYet(FxRobot robot) {
-    TextField typed = sentence(robot);
+    TextInputControl typed = sentence(robot);
     onTheWindowsThread(() -> typed.setText("gap at lea"));
 
     onTheWindowsThread(() -> rules.show(List.of(rule("gap at least 4%"))));
@@ -68,7 +69,7 @@ class RulesEditorTest {
 
   @Test
   void anErrorGoesWhenItsRuleIsMendedByAnotherHandOrAnotherScanIsShown(FxRobot robot) {
-    TextField typed = sentence(robot);
+    TextInputControl typed = sentence(robot);
     onTheWindowsThread(() -> typed.setText("gap atleast 4%"));
     assertThat(said(robot)).anyMatch(text -> text.contains("atleast"));
 
@@ -84,6 +85,40 @@ class RulesEditorTest {
         });
     assertThat(typed.getText()).isEqualTo("gap at least 6%");
     assertThat(said(robot)).noneMatch(text -> text.contains("atleast"));
+  }
+
+  @Test
+  void anErrorNamesAndUnderlinesItsWordAndMovesNoRule(FxRobot robot) {
+    TextInputControl typed = sentence(robot);
+    double before = typed.localToScene(0, 0).getY();
+    onTheWindowsThread(() -> typed.setText("gap atleast 4%"));
+    WaitForAsyncUtils.waitForFxEvents();
+
+    assertThat(said(robot)).anyMatch(text -> text.startsWith("\"atleast\": expected"));
+    Node pointer = robot.lookup(".wrong-word").query();
+    assertThat(pointer.isVisible()).isTrue();
+    assertThat(pointer.getBoundsInParent().getWidth()).isBetween(20.0, 80.0);
+    assertThat(pointer.getBoundsInParent().getMinX()).isGreaterThan(20);
+    assertThat(typed.localToScene(0, 0).getY()).isEqualTo(before);
+  }
+
+  @Test
+  void aLongRuleTakesASecondLineAndNoKeyBreaksIt(FxRobot robot) {
+    TextInputControl typed = sentence(robot);
+    double one = typed.getHeight();
+    onTheWindowsThread(
+        () ->
+            typed.setText(
+                "premarket volume at least 5K early, 20K premarket, 100K opening, 250K morning,"
+                    + " 400K midday"));
+    WaitForAsyncUtils.waitForFxEvents();
+
+    assertThat(typed.getHeight()).isGreaterThan(one);
+    robot.clickOn(typed).type(KeyCode.ENTER);
+    assertThat(typed.getText()).doesNotContain("\n");
+    String before = typed.getText();
+    robot.type(KeyCode.TAB);
+    assertThat(typed.getText()).as("Tab is no letter of a rule").isEqualTo(before);
   }
 
   @Test

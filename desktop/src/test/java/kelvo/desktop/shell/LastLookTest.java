@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Path;
 import java.util.Properties;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -12,7 +13,7 @@ class LastLookTest {
 
   @Test
   void whatAWindowShowedComesBackWithItsSize() {
-    LastLook look = new LastLook("Review", "Thin stairs", 600, 40, 60);
+    LastLook look = new LastLook("Review", "Thin stairs", 600, Set.of("Live", "Review"), 40, 60);
     WindowLayout layout = new WindowLayout(1400, 900, 0.5, 0.4, 0.6, look);
     layout.keepIn(folder);
 
