@@ -23,6 +23,7 @@ import javafx.stage.Stage;
 import kelvo.data.calendar.ExchangeCalendar;
 import kelvo.data.feed.FeedAddress;
 import kelvo.data.feed.FeedClient;
+import kelvo.data.feed.FeedGap;
 import kelvo.data.feed.FeedReader;
 import kelvo.data.feed.FeedWriter;
 import kelvo.data.feed.TapeSink;
@@ -206,12 +207,20 @@ class LiveWindowTest {
   }
 
   @Test
-  void aCutIsSeenAtOnceAndMendedAndOpeningAgainGoesOn() {
+  void aCutIsSeenAtOnceAndMendedAndOpeningAgainGoesOn(FxRobot robot) {
     awaitEnd();
+    until(() -> loud(robot).isEmpty());
     server.cut();
     until(() -> workspace.feed().status().connection() != FeedClient.Status.LIVE);
     until(() -> workspace.feed().status().connection() == FeedClient.Status.LIVE);
     assertThat(workspace.feed().status().leftOut()).isZero();
+    until(() -> workspace.feedGaps().size() == 1);
+    assertThat(workspace.feedGaps().getFirst().kind()).isEqualTo(FeedGap.Kind.LOST);
+    until(
+        () ->
+            robot.lookup(".pill").queryAllAs(Label.class).stream()
+                .anyMatch(pill -> pill.getText().equals("Feed is back")));
+    assertThat(loud(robot)).isEmpty();
 
     until(() -> workspace.book().get().fills().size() == fills.size());
     int hits = shown().hits().size();
@@ -224,7 +233,7 @@ class LiveWindowTest {
   @Test
   void aFeedThatIsLostIsSaidInTheHeaderAsLongAsItLasts(FxRobot robot) {
     awaitEnd();
-    assertThat(loud(robot)).isEmpty();
+    until(() -> loud(robot).isEmpty());
 
     server.close();
 

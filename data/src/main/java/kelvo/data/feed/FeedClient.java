@@ -46,6 +46,12 @@ public final class FeedClient implements AutoCloseable {
     /** The connection stands otherwise; {@code why} is one sentence. */
     void status(Status status, String why);
 
+    /** Frames are missing between others, and are asked for again. */
+    default void hole() {}
+
+    /** The server has said that there is nothing more to tell than what has come. */
+    default void inStep() {}
+
     /** A frame could not be read at all. */
     void fault(String sentence);
 
@@ -324,6 +330,7 @@ public final class FeedClient implements AutoCloseable {
     boolean heartbeat = onlyHeartbeat(events);
     if (heartbeat && seq == last) {
       reading.heartbeat(events);
+      listener.inStep();
     }
     if (seq <= last) {
       return;
@@ -349,6 +356,7 @@ public final class FeedClient implements AutoCloseable {
   private void askAgain() {
     if (!asking) {
       asksForHole++;
+      listener.hole();
       greet();
     }
   }

@@ -40,6 +40,8 @@ public final class LiveFeed implements LiveSource, AutoCloseable {
    * @param leftOut how many events were wrong and left out
    * @param firstLeftOut what was wrong with the first of them; empty without any
    * @param notRecorded why the session is not being written down; empty while it is
+   * @param standing whether it is in step with the market
+   * @param since the last moment told before it fell out of step
    */
   public record Status(
       FeedClient.Status connection,
@@ -47,7 +49,17 @@ public final class LiveFeed implements LiveSource, AutoCloseable {
       long lagNanos,
       int leftOut,
       String firstLeftOut,
-      String notRecorded) {}
+      String notRecorded,
+      Standing standing,
+      long since) {}
+
+  /** How a feed stands to the market. */
+  public enum Standing {
+    IN_STEP,
+    LOST,
+    HOLE,
+    CATCHING_UP
+  }
 
   /** What makes two items the same, whoever tells them. */
   private record Told(long at, String headline) {
@@ -70,6 +82,8 @@ public final class LiveFeed implements LiveSource, AutoCloseable {
 
   /** The news told so far, however often and by whom; on the feed's thread. */
   private final Set<Told> newsTold = new HashSet<>();
+
+  private final FeedStep step = new FeedStep();
 
   /** The greatest moment that the feed has told; on the feed's thread. */
   private long heardAt;
@@ -184,7 +198,21 @@ public final class LiveFeed implements LiveSource, AutoCloseable {
 
   /** How the feed stands now. */
   public Status status() {
-    return new Status(connection, why, lagNanos, leftOut.get(), firstLeftOut, notRecorded);
+    FeedStep.Now now = step.now();
+    return new Status(
+        connection,
+        why,
+        lagNanos,
+        leftOut.get(),
+        firstLeftOut,
+        notRecorded,
+        now.standing(),
+        now.since());
+  }
+
+  /** The times when what happened was not told as it happened, oldest first; any thread may ask. */
+  public List<FeedGap> gaps() {
+    return step.gaps();
   }
 
   @Override
@@ -258,6 +286,21 @@ public final class LiveFeed implements LiveSource, AutoCloseable {
     public void status(FeedClient.Status now, String sentence) {
       connection = now;
       why = sentence;
+      switch (now) {
+        case LIVE -> step.answers(heardAt);
+        case STALE, REFUSED -> step.lost(heardAt);
+        case CONNECTING, CLOSED -> {}
+      }
+    }
+
+    @Override
+    public void hole() {
+      step.hole(heardAt);
+    }
+
+    @Override
+    public void inStep() {
+      step.inStep(heardAt);
     }
 
     @Override

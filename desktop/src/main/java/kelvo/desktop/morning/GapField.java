@@ -9,13 +9,13 @@ import java.util.stream.Stream;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
-import javafx.scene.control.Tooltip;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.Region;
 import javafx.scene.paint.Color;
 import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
 import kelvo.desktop.theme.Numbers;
+import kelvo.desktop.theme.PointedWords;
 import kelvo.desktop.theme.TextWidth;
 import kelvo.desktop.theme.Theme;
 import kelvo.desktop.theme.Tone;
@@ -41,7 +41,6 @@ final class GapField extends Region {
 
   private final Workspace workspace;
   private final Canvas canvas = new Canvas();
-  private final Tooltip tooltip = new Tooltip();
   private List<GapsView.Gap> gaps = List.of();
   private final Followed<GapsView.Gaps> followed;
   private List<Themes.Theme> joined = List.of();
@@ -53,8 +52,7 @@ final class GapField extends Region {
     setMinSize(0, 120);
     setPrefHeight(196);
     setAccessibleText("Gap field: gap per cent across, dollars traded upward");
-    setOnMouseMoved(this::describe);
-    setOnMouseExited(e -> Tooltip.uninstall(this, tooltip));
+    PointedWords.of(this, this::describe);
     setOnMousePressed(
         e -> {
           GapsView.Gap nearest = nearest(e);
@@ -294,19 +292,19 @@ final class GapField extends Region {
     return nearest;
   }
 
-  private void describe(MouseEvent event) {
+  private String describe(MouseEvent event) {
     GapsView.Gap gap = nearest(event);
-    if (gap == null) {
-      Tooltip.uninstall(this, tooltip);
-      return;
-    }
-    tooltip.setText(
-        gap.symbol()
+    return gap == null
+        ? ""
+        : gap.symbol()
             + "  "
             + Numbers.percent(gap.percent())
-            + "  $"
+            + " from yesterday's close, $"
             + Unit.MONEY.text(gap.dollarVolume())
-            + (gap.thin() ? "  thin: few prints" : ""));
-    Tooltip.install(this, tooltip);
+            + " traded"
+            + (Double.isNaN(gap.turnover())
+                ? ", float unknown"
+                : ", float turned over " + Unit.TIMES.text(gap.turnover()) + " times")
+            + (gap.thin() ? "; hollow: few prints" : "");
   }
 }

@@ -8,8 +8,11 @@ import java.util.Map;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.Region;
 import javafx.scene.text.TextAlignment;
+import kelvo.desktop.theme.Numbers;
+import kelvo.desktop.theme.PointedWords;
 import kelvo.desktop.theme.Theme;
 import kelvo.desktop.theme.Tone;
 import kelvo.desktop.workspace.Workspace;
@@ -65,6 +68,7 @@ final class LanesView extends Region {
             workspace.focusOn(lanes.get(index).symbol());
           }
         });
+    PointedWords.of(this, this::describe);
     workspace.focus().addListener((o, was, is) -> paint());
     workspace.theme().addListener((o, was, is) -> paint());
   }
@@ -123,7 +127,7 @@ final class LanesView extends Region {
   private void hours(GraphicsContext g, Theme theme) {
     g.setFill(theme.colour(Tone.GROUND));
     g.fillRect(0, 0, getWidth(), HEAD);
-    g.setFont(Theme.font(10));
+    g.setFont(Theme.condensed(11));
     g.setTextAlign(TextAlignment.CENTER);
     g.setTextBaseline(VPos.CENTER);
     for (int hour = 4; hour <= 16; hour += 2) {
@@ -180,14 +184,53 @@ final class LanesView extends Region {
   private void texts(GraphicsContext g, Theme theme, Lane lane, double y) {
     g.setTextBaseline(VPos.CENTER);
     g.setTextAlign(TextAlignment.LEFT);
-    g.setFont(Theme.strongFont(11));
+    g.setFont(Theme.strongFont(12));
     g.setFill(theme.colour(Tone.INK));
     g.fillText(lane.symbol(), 8, y + ROW / 2);
-    g.setFont(Theme.font(11));
+    g.setFont(Theme.condensed(11));
     g.setFill(theme.colour(Tone.FADED));
     g.fillText(verdict(lane), getWidth() - VERDICT + 6, y + ROW / 2, VERDICT - 8);
     g.setStroke(theme.colour(Tone.LINES).deriveColor(0, 1, 1, 0.6));
     g.strokeLine(0, y + ROW - 0.5, getWidth(), y + ROW - 0.5);
+  }
+
+  /** The trade or move under the pointer, else the whole lane. */
+  private String describe(MouseEvent event) {
+    int index = (int) Math.floor((event.getY() - HEAD + scroll) / ROW);
+    if (index < 0 || index >= lanes.size() || event.getY() < HEAD) {
+      return "";
+    }
+    Lane lane = lanes.get(index);
+    double at = event.getX();
+    for (ReviewedTrade trade : lane.trades()) {
+      long exit = trade.trade().closed() ? trade.trade().exitAt() : workspace.now();
+      if (at >= x(Math.max(DayTime.FIRST, trade.trade().entryAt())) - 3 && at <= x(exit) + 3) {
+        return lane.symbol()
+            + ": a trade from "
+            + DayTime.seconds(Math.max(0, trade.trade().entryAt()))
+            + " to "
+            + DayTime.seconds(exit)
+            + ", "
+            + Numbers.money(trade.trade().result().doubleValue())
+            + "; "
+            + trade.verdict().words();
+      }
+    }
+    for (ReviewedMove move : lane.moves()) {
+      if (at >= x(move.move().start()) - 3 && at <= x(move.move().end()) + 3) {
+        return lane.symbol()
+            + ": a move "
+            + move.move().side().word()
+            + " of "
+            + move.move().hits().size()
+            + " hits from "
+            + DayTime.seconds(move.move().start())
+            + "; "
+            + move.verdict().word()
+            + (move.outcome().ran() == Outcome.Ran.YES ? ", it ran" : "");
+      }
+    }
+    return lane.symbol() + ": " + verdict(lane);
   }
 
   private static String verdict(Lane lane) {

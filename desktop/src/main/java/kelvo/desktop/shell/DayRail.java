@@ -8,6 +8,8 @@ import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.Region;
 import javafx.scene.text.TextAlignment;
+import kelvo.data.feed.FeedGap;
+import kelvo.desktop.theme.PointedWords;
 import kelvo.desktop.theme.TextWidth;
 import kelvo.desktop.theme.Theme;
 import kelvo.desktop.theme.Tone;
@@ -29,6 +31,10 @@ final class DayRail extends Region {
   private static final double BARS_TOP = 16;
   private static final double BARS_HEIGHT = 26;
   private static final double MARKS_Y = 50;
+  private static final double GAP_HEIGHT = 4;
+
+  /** How far from the pointer a mark may lie to be told, pixels. */
+  private static final double POINTED = 4;
 
   private final Workspace workspace;
   private final Canvas canvas = new Canvas();
@@ -59,14 +65,20 @@ final class DayRail extends Region {
     workspace.book().addListener((o, was, is) -> paint());
     workspace.theme().addListener((o, was, is) -> paint());
     focusedProperty().addListener((o, was, is) -> paint());
+    PointedWords.of(
+        this, e -> RailWords.at(workspace, begun, moment(e.getX()), moment(POINTED) - moment(0)));
+  }
+
+  /** The moment at a place, to the second. */
+  private long moment(double x) {
+    double part = Math.clamp(x / getWidth(), 0, 1);
+    return DayTime.FIRST
+        + Math.round(part * (DayTime.LAST - DayTime.FIRST) / DayTime.SECOND) * DayTime.SECOND;
   }
 
   private void seek(double x) {
     requestFocus();
-    double part = Math.clamp(x / getWidth(), 0, 1);
-    workspace.seek(
-        DayTime.FIRST
-            + Math.round(part * (DayTime.LAST - DayTime.FIRST) / DayTime.SECOND) * DayTime.SECOND);
+    workspace.seek(moment(x));
   }
 
   private double x(long moment) {
@@ -158,6 +170,11 @@ final class DayRail extends Region {
       if (item.at() >= DayTime.FIRST && item.known() <= now) {
         mark(g, theme, Tone.CATALYST, x(item.at()), 2);
       }
+    }
+    g.setFill(theme.colour(Tone.BAD));
+    for (FeedGap gap : workspace.feedGaps()) {
+      double left = x(gap.from());
+      g.fillRect(left, getHeight() - GAP_HEIGHT, Math.max(3, x(gap.until()) - left), GAP_HEIGHT);
     }
     for (long halt : begun) {
       g.setFill(theme.colour(Tone.HALT));

@@ -25,6 +25,7 @@ import javafx.beans.property.SimpleIntegerProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.beans.property.SimpleStringProperty;
 import javafx.beans.property.StringProperty;
+import kelvo.data.feed.FeedGap;
 import kelvo.data.feed.LiveFeed;
 import kelvo.data.fix.DropCopy;
 import kelvo.data.ledger.Ledger;
@@ -240,6 +241,11 @@ public final class Workspace implements AutoCloseable {
   /** Where the events of a session that still goes on come from; null for a recorded one. */
   public @Nullable LiveFeed feed() {
     return feed;
+  }
+
+  /** The times when the feed did not tell what happened as it happened; none of a recorded day. */
+  public List<FeedGap> feedGaps() {
+    return feed == null ? List.of() : feed.gaps();
   }
 
   /** The recorded sessions before this one. */
