@@ -2,6 +2,7 @@ package kelvo.view;
 
 import java.util.List;
 import kelvo.chart.DailyChart;
+import kelvo.chart.DayScale;
 import kelvo.chart.ReferenceLevels;
 import kelvo.session.ReferenceLevel;
 import kelvo.session.SecurityFacts;
@@ -17,8 +18,10 @@ public final class DaysView implements View<DaysView.Days> {
    * The days so far.
    *
    * @param references the prices that everybody looks at
+   * @param scale where today's session is among the bars
    */
-  public record Days(String symbol, DailyChart chart, List<ReferenceLevel> references) {}
+  public record Days(
+      String symbol, DailyChart chart, List<ReferenceLevel> references, DayScale scale) {}
 
   /** The days of a security, by its number. */
   public DaysView(Session session, int security) {
@@ -33,6 +36,7 @@ public final class DaysView implements View<DaysView.Days> {
     return new Days(
         facts.symbol(),
         DailyChart.of(facts, state, session.hours().date()),
-        ReferenceLevels.of(facts, state));
+        ReferenceLevels.of(facts, state),
+        new DayScale(facts.history().bars().size()));
   }
 }

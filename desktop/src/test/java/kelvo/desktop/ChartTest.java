@@ -174,6 +174,14 @@ class ChartTest {
     robot.clickOn("Draw").moveTo(days).clickOn(MouseButton.PRIMARY);
     until(() -> levels().size() == 1);
     assertThat(levels().getFirst().kind()).isEqualTo(LevelKind.BY_HAND);
+
+    robot.moveBy(-80, 10).press(MouseButton.PRIMARY).moveBy(60, -10);
+    robot.release(MouseButton.PRIMARY);
+    until(() -> levels().size() == 2);
+    Level line = levels().getLast();
+    assertThat(line.kind()).isEqualTo(LevelKind.TREND_LINE);
+    assertThat(line.rise()).isPositive();
+    assertThat(opened.workspace.action().get()).startsWith("Trend line");
   }
 
   @Test

@@ -9,6 +9,7 @@ import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.text.TextAlignment;
 import kelvo.chart.DailyChart;
+import kelvo.chart.DayScale;
 import kelvo.chart.Measurement;
 import kelvo.desktop.theme.Theme;
 import kelvo.desktop.theme.Tone;
@@ -33,7 +34,12 @@ public final class DailyPriceChart extends ChartCanvas {
   private List<ShownLevel> levels = List.of();
   private int barsDrawn;
 
-  private record ShownLevel(long price, String words, Tone tone) {}
+  /**
+   * A level as it is drawn.
+   *
+   * @param trend the level itself when it rises or falls; null for one that does not
+   */
+  private record ShownLevel(long price, String words, Tone tone, @Nullable Level trend) {}
 
   /** An empty chart. */
   public DailyPriceChart(ChartChoice choice, DrawnLevels drawnLevels) {
@@ -62,11 +68,16 @@ public final class DailyPriceChart extends ChartCanvas {
     List<ShownLevel> lines = new ArrayList<>();
     for (ReferenceLevel reference : symbol.references()) {
       if (reference.name().equals(ReferenceLevel.SWING_HIGH)) {
-        lines.add(new ShownLevel(reference.price(), reference.shortWords(), Tone.FADED));
+        lines.add(new ShownLevel(reference.price(), reference.shortWords(), Tone.FADED, null));
       }
     }
     for (Level level : standing) {
-      lines.add(new ShownLevel(level.priceAt(moment), level.words(moment), Tone.INK));
+      lines.add(
+          new ShownLevel(
+              level.priceAt(moment),
+              level.words(moment),
+              Tone.INK,
+              level.rise() == 0 ? null : level));
     }
     return lines;
   }
@@ -105,13 +116,34 @@ public final class DailyPriceChart extends ChartCanvas {
     return (int) Math.floor(span().at(x));
   }
 
-  /** A level at the price where the hand let go; days have no trend lines. */
   @Override
   void drawn(DrawnLine line, Axis on) {
-    long price = Price.of(on.value(line.y1()));
-    if (price > 0) {
-      drawnLevels.level(symbol(), price);
+    DaysView.Days shown = days;
+    long first = Price.of(on.value(line.y0()));
+    if (shown == null || first <= 0) {
+      return;
     }
+    if (line.isPoint()) {
+      drawnLevels.level(symbol(), first);
+    } else {
+      drawnLevels.trendLine(
+          symbol(),
+          shown.scale().momentAt(span().at(line.x0())),
+          first,
+          shown.scale().momentAt(span().at(line.x1())),
+          Price.of(on.value(line.y1())));
+    }
+  }
+
+  private void level(LevelLines lines, Axis axis, DayScale scale, ShownLevel level) {
+    Level trend = level.trend();
+    if (trend == null) {
+      lines.level(Price.dollars(level.price()), level.words(), level.tone());
+      return;
+    }
+    long left = trend.priceAt(scale.momentAt(span().at(0)));
+    long right = trend.priceAt(scale.momentAt(span().at(plotWidth())));
+    lines.slanted(axis.y(Price.dollars(left)), axis.y(Price.dollars(right)), level.words());
   }
 
   @Override
@@ -152,7 +184,7 @@ public final class DailyPriceChart extends ChartCanvas {
     }
     averages(g, axis, shown.chart(), from, to);
     LevelLines lines = new LevelLines(g, theme(), axis, plotWidth(), labels);
-    levels.forEach(l -> lines.level(Price.dollars(l.price()), l.words(), l.tone()));
+    levels.forEach(level -> level(lines, axis, shown.scale(), level));
     DailyBar last = bars.getLast();
     labels.price(
         axis.y(Price.dollars(last.close())),
