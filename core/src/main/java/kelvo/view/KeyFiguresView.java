@@ -76,7 +76,7 @@ public final class KeyFiguresView implements View<List<KeyFiguresView.Figure>> {
     String soFar = Unit.SHARES.text(state.volume());
     String number = Unit.PERCENT.text(relativeVolume.at(state, now));
     return new Figure(
-        "relative volume",
+        "times usual",
         times(number),
         Double.isNaN(expected)
             ? soFar + " so far"
@@ -104,7 +104,7 @@ public final class KeyFiguresView implements View<List<KeyFiguresView.Figure>> {
     return new Figure(
         "last 5 min",
         known(Unit.SHARES.text(volume)),
-        expected > 0 ? times(Unit.PERCENT.text(volume / expected)) + " usual" : "usual unknown",
+        expected > 0 ? times(Unit.PERCENT.text(volume / expected)) + " usual" : "usual –",
         "Shares of the last five minutes, and how many times what is usual in these five.",
         "volume 5m",
         Unit.SHARES.text(volume));
@@ -121,8 +121,8 @@ public final class KeyFiguresView implements View<List<KeyFiguresView.Figure>> {
     return new Figure(
         regular ? "range" : "range, premarket",
         number.isEmpty() ? UNKNOWN : number + " ATR",
-        dollars(range, usualRange) + ", usual " + dollars(usualRange, usualRange),
-        "High less low, in average true ranges of 14 sessions.",
+        "usual " + dollars(usualRange),
+        "High less low, in average true ranges of 14 sessions; the usual one in dollars.",
         regular ? "range in atrs" : "",
         number);
   }
@@ -144,10 +144,10 @@ public final class KeyFiguresView implements View<List<KeyFiguresView.Figure>> {
   }
 
   /** In cents, or finer where a usual range is of few of them. */
-  private static String dollars(double range, double usual) {
+  private static String dollars(double range) {
     return Double.isNaN(range)
         ? UNKNOWN
-        : String.format(Locale.ROOT, usual < 0.1 ? "%.4f" : "%.2f", range);
+        : String.format(Locale.ROOT, range < 0.1 ? "%.4f" : "%.2f", range);
   }
 
   private static String known(String text) {

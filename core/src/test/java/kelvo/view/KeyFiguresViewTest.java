@@ -40,7 +40,7 @@ class KeyFiguresViewTest {
 
     assertThat(figures.get(0)).isEqualTo("3.3× | 12K, usual 3600");
     assertThat(figures.get(2)).isEqualTo("12K | 240.0× usual");
-    assertThat(figures.get(3)).isEqualTo("2.5 ATR | 1.00, usual 0.40");
+    assertThat(figures.get(3)).isEqualTo("2.5 ATR | usual 0.40");
     assertThat(figures.get(4)).isEqualTo("+4.8% | 10.50");
   }
 
@@ -76,6 +76,6 @@ class KeyFiguresViewTest {
     List<String> figures = figures(TestSessions.after(List.of("10 10.20 9.80 10 1000")));
 
     assertThat(figures.get(0)).isEqualTo("– | 12K so far");
-    assertThat(figures.get(3)).isEqualTo("– | 1.00, usual –");
+    assertThat(figures.get(3)).isEqualTo("– | usual –");
   }
 }

@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Consumer;
+import javafx.application.Platform;
 import javafx.geometry.Orientation;
 import javafx.scene.Node;
 import javafx.scene.control.MenuButton;
@@ -32,6 +33,9 @@ import org.jspecify.annotations.Nullable;
  * that are seen follow the market.
  */
 public final class FocusSide extends BorderPane {
+  private static final double TWO_COLUMNS_FROM = 800;
+  private static final double CHARTS_SHARE = 0.6;
+
   private final Workspace workspace;
   private final FocusHeader header = new FocusHeader();
   private final FiveFigures figures;
@@ -43,6 +47,7 @@ public final class FocusSide extends BorderPane {
   private final BorderPane lower = new BorderPane();
   private final MenuButton popOut = new MenuButton("Pop out");
   private final SplitPane charts;
+  private double dailyShare = 1;
   private PartKind chosen;
 
   /** The part that was chosen before a stage put another one beside itself. */
@@ -68,12 +73,37 @@ public final class FocusSide extends BorderPane {
     charts = new SplitPane(minutes.node(), days.node(), lower(kinds, ownWindow));
     charts.setOrientation(Orientation.VERTICAL);
     setCenter(charts);
+    // What is laid out must not change while it is.
+    widthProperty().addListener((o, was, is) -> Platform.runLater(this::columns));
     workspace.quote().addListener((o, was, is) -> header.show(is));
     workspace.focus().addListener((o, was, is) -> follow(is));
     workspace.theme().addListener((o, was, is) -> theme());
     header.show(null);
     follow(workspace.focus().get());
     theme();
+  }
+
+  /** Where there is room, the other parts stand beside the charts, so that all of them is seen. */
+  private void columns() {
+    boolean wide = getWidth() >= TWO_COLUMNS_FROM;
+    if (wide == isWide()) {
+      return;
+    }
+    double[] shares = splits();
+    if (wide) {
+      charts.getItems().remove(lower);
+      SplitPane columns = new SplitPane(charts, lower);
+      columns.setDividerPositions(CHARTS_SHARE);
+      setCenter(columns);
+    } else {
+      setCenter(charts);
+      charts.getItems().add(lower);
+    }
+    splitAt(shares[0], shares[1]);
+  }
+
+  private boolean isWide() {
+    return getCenter() != charts;
   }
 
   private Node lower(List<PartKind> kinds, Consumer<PartKind> ownWindow) {
@@ -168,12 +198,18 @@ public final class FocusSide extends BorderPane {
 
   /** How far down the two charts reach, 0 to 1 each. */
   public double[] splits() {
-    return charts.getDividerPositions();
+    double[] shares = charts.getDividerPositions();
+    return isWide() ? new double[] {shares[0] * dailyShare, dailyShare} : shares;
   }
 
   /** Puts the lower ends of the two charts somewhere. */
   public void splitAt(double intraday, double daily) {
-    charts.setDividerPositions(intraday, daily);
+    dailyShare = daily;
+    if (isWide()) {
+      charts.setDividerPositions(intraday / daily);
+    } else {
+      charts.setDividerPositions(intraday, daily);
+    }
   }
 
   /** How many minute bars are drawn. */

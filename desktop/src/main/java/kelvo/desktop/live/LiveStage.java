@@ -9,6 +9,7 @@ import javafx.geometry.Pos;
 import javafx.scene.Parent;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.CheckMenuItem;
+import javafx.scene.control.Control;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
 import javafx.scene.input.KeyCode;
@@ -86,8 +87,11 @@ public final class LiveStage extends BorderPane implements DayStage {
     CheckBox sound = new CheckBox("Sound");
     sound.selectedProperty().bindBidirectional(workspace.alerts().sound());
     nameScans();
-    List.of(popup, sound, scans).forEach(node -> node.setFocusTraversable(false));
-    Label alert = new Label("Hits on the Ten alert while the day plays");
+    for (Control control : List.of(popup, sound, scans)) {
+      control.setFocusTraversable(false);
+      control.setMinWidth(USE_PREF_SIZE);
+    }
+    Label alert = new Label("Hits on the Ten ring");
     alert.getStyleClass().addAll("faded", "small");
     HBox line = new HBox(14, popup, sound, scans, alert);
     line.getStyleClass().add("part");
