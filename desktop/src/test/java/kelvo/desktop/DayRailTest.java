@@ -6,11 +6,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.List;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
+import javafx.scene.control.Tooltip;
 import javafx.scene.image.PixelFormat;
 import javafx.scene.image.WritableImage;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import javafx.stage.Stage;
+import javafx.stage.Window;
 import kelvo.hit.Program;
 import kelvo.job.Progress;
 import kelvo.player.SessionRun;
@@ -65,6 +67,21 @@ class DayRailTest {
     until(() -> shown().moment() == START + DayTime.MINUTE);
     robot.press(KeyCode.SHIFT).type(KeyCode.LEFT).release(KeyCode.SHIFT);
     until(() -> shown().moment() == START - 14 * DayTime.MINUTE);
+  }
+
+  @Test
+  void whatLiesUnderThePointerIsSaidInWords(FxRobot robot) {
+    double atTheOpen = rail.getBoundsInLocal().getWidth() * (5.5 / 16 - 0.5);
+    robot.moveTo(rail).moveBy(atTheOpen, 0).moveBy(1, 0);
+
+    until(
+        () ->
+            Window.getWindows().stream()
+                .anyMatch(
+                    window ->
+                        window instanceof Tooltip tooltip
+                            && tooltip.getText().startsWith("09:3")
+                            && tooltip.getText().contains(" hits")));
   }
 
   @Test

@@ -34,7 +34,7 @@ public final class DemoFolder {
   public static final long SEED = 20_310_312;
 
   /** Raised when what is written changes, so that an older folder is written again. */
-  public static final int VERSION = 4;
+  public static final int VERSION = 5;
 
   private final Path root;
   private final DemoSize size;
@@ -68,15 +68,24 @@ public final class DemoFolder {
     EarlierSessions earlier = new EarlierSessions(size, seed, calendar, stocks);
     DailyInvention invention = new DailyInvention(size, seed, calendar, earlier);
     double past = size.printSessions() + size.minuteSessions() > 0 ? 0.85 : 0;
-    earlier.write(root, invention, part -> progress.done(past * part));
-    CompletableFuture<Void> daily = CompletableFuture.runAsync(() -> daily(invention, stocks));
+    progress.step("inventing what came before");
+    earlier.write(root, invention, progress.within(0, past));
+    CompletableFuture<Void> before =
+        CompletableFuture.runAsync(
+            () -> {
+              daily(invention, stocks);
+              new UsualMinutes(size, seed, calendar, stocks)
+                  .write(root.resolve("minutes"), invention, Progress.NONE);
+            });
+    progress.step("inventing the market, once");
     InventedSession session = new InventedSession(stocks, seed, calendar.hours(date));
     for (int i = 0; i < stocks.size(); i++) {
       session.invent(i);
       progress.done(past + (1 - past) * 0.4 * i / stocks.size());
     }
     new SessionFolder(root, date, stocks).write(session);
-    daily.join();
+    progress.step("inventing what came before");
+    before.join();
     calendarFile(date);
     NewsWire.write(root.resolve("news"), date, stocks, seed);
     DemoTrader.writeFills(root.resolve("fills.csv"), date, stocks, session.trades);

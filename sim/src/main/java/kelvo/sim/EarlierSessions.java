@@ -1,8 +1,6 @@
 package kelvo.sim;
 
 import java.io.IOException;
-import java.io.UncheckedIOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -10,7 +8,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.SplittableRandom;
-import kelvo.data.folder.TableConversion;
 import kelvo.history.DailyBar;
 import kelvo.job.Progress;
 import kelvo.session.SecurityKind;
@@ -101,7 +98,6 @@ public final class EarlierSessions {
 
   /** Writes every session. */
   void write(Path root, DailyInvention daily, Progress progress) throws IOException {
-    Files.createDirectories(root.resolve("minutes"));
     for (int d = 0; d < dates.size(); d++) {
       LocalDate date = dates.get(d);
       List<InventedStock> then = stocksOn(date, daily);
@@ -121,21 +117,9 @@ public final class EarlierSessions {
         folder.mentions(session.mentions);
       }
       if (d >= dates.size() - size.minuteSessions()) {
-        minutes(root.resolve("minutes"), date, then, minutes);
+        MinutesTable.write(root.resolve("minutes"), date, csv -> minutes.write(csv, then));
       }
       progress.done((d + 1.0) / dates.size());
-    }
-  }
-
-  private static void minutes(
-      Path folder, LocalDate date, List<InventedStock> stocks, MinutesOfSession minutes) {
-    Path csv = folder.resolve(date + ".part.csv");
-    DemoFolder.writeCsv(csv, writer -> minutes.write(writer, stocks));
-    new TableConversion().convert(csv, folder.resolve(date + ".parquet"), Progress.NONE);
-    try {
-      Files.delete(csv);
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
     }
   }
 

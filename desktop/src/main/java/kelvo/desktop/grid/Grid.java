@@ -263,6 +263,13 @@ public final class Grid<R> extends Region {
     paint();
   }
 
+  /** Chooses the row of this key where it is, without going there. */
+  public void mark(@Nullable Object rowKey) {
+    selected = rowKey;
+    revealing = false;
+    paint();
+  }
+
   /** The chosen row; empty for none. */
   public Optional<R> selected() {
     int index = selectedIndex();

@@ -78,7 +78,7 @@ public final class LiveStage extends BorderPane implements DayStage {
     workspace.alerts().silenced().addListener((o, was, is) -> followAgain());
     workspace
         .focus()
-        .addListener((o, was, is) -> workspace.session().numberOf(is).ifPresent(stream::select));
+        .addListener((o, was, is) -> workspace.session().numberOf(is).ifPresent(stream::mark));
   }
 
   private HBox switches() {

@@ -34,6 +34,8 @@ public final class PlanPart extends ScrollPane implements SymbolPart {
   public static final PartKind KIND =
       new PartKind("PLAN", "Plan and notes", (workspace, choice) -> new PlanPart(workspace));
 
+  private static final Seen NOTHING = new Seen("", Optional.empty(), List.of(), List.of());
+
   private final Workspace workspace;
   private final Label decision = new Label();
   private final ChoiceBox<String> side =
@@ -48,16 +50,18 @@ public final class PlanPart extends ScrollPane implements SymbolPart {
               LevelKind.BY_HAND.words(), LevelKind.STOP.words(), LevelKind.TARGET.words()));
   private final TextField note = new TextField();
   private final VBox standing = new VBox(2);
+  private final SizeLine size;
   private String symbol = "";
   private boolean shows;
 
   /** Held here, since the workspace outlives windows of their own. */
   private final ChangeListener<Object> refresh = (o, was, is) -> refresh();
 
-  private Seen shown = new Seen("", Optional.empty(), List.of(), List.of());
+  private Seen shown = NOTHING;
 
   PlanPart(Workspace workspace) {
     this.workspace = workspace;
+    size = new SizeLine(workspace);
     setFitToWidth(true);
     workspace.book().addListener(new WeakChangeListener<>(refresh));
     workspace.clock().addListener(new WeakChangeListener<>(refresh));
@@ -69,7 +73,7 @@ public final class PlanPart extends ScrollPane implements SymbolPart {
     HBox.setHgrow(plan, Priority.ALWAYS);
     HBox planLine = line(side, bucket, plan, button("Keep plan", this::keepPlan));
     HBox levelLine = line(new Label("Level"), price, kind, button("Set level", this::setLevel));
-    VBox all = new VBox(6, decision, planLine, levelLine, note, standing);
+    VBox all = new VBox(6, decision, planLine, levelLine, size, note, standing);
     all.getStyleClass().add("part");
     setContent(all);
     plan.setOnAction(e -> keepPlan());
@@ -115,7 +119,11 @@ public final class PlanPart extends ScrollPane implements SymbolPart {
   private static String slope(Level level) {
     return level.rise() == 0
         ? ""
-        : String.format(Locale.ROOT, ", %+.2f an hour", level.rise() / Price.DOLLAR);
+        : String.format(
+            Locale.ROOT,
+            " then, %s %.2f an hour",
+            level.rise() > 0 ? "rising" : "falling",
+            Math.abs(level.rise()) / Price.DOLLAR);
   }
 
   private void keepNote() {
@@ -146,6 +154,8 @@ public final class PlanPart extends ScrollPane implements SymbolPart {
   @Override
   public void hide() {
     shows = false;
+    size.hide();
+    shown = NOTHING;
   }
 
   private void refresh() {
@@ -164,6 +174,7 @@ public final class PlanPart extends ScrollPane implements SymbolPart {
       return;
     }
     shown = seen;
+    size.show(symbol, seen.levels());
     Decision decided = seen.decision().orElse(null);
     decision.setText(
         decided == null

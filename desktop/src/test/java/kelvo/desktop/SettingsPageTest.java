@@ -1,0 +1,141 @@
+package kelvo.desktop;
+
+import static kelvo.desktop.OpenedWindow.until;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.input.KeyCode;
+import javafx.stage.Stage;
+import kelvo.desktop.theme.Theme;
+import kelvo.level.LevelKind;
+import kelvo.setting.SettingCatalogue;
+import kelvo.tape.Price;
+import kelvo.time.DayTime;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.testfx.api.FxRobot;
+import org.testfx.framework.junit5.ApplicationExtension;
+import org.testfx.framework.junit5.Start;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** Settings are found, count at once, are kept in a file and taken back. */
+@ExtendWith(ApplicationExtension.class)
+class SettingsPageTest {
+  private OpenedWindow opened;
+
+  @Start
+  void start(Stage stage) {
+    opened = OpenedWindow.open(stage, DayTime.of(10, 0));
+  }
+
+  @AfterEach
+  void close() {
+    Theme.textSize(1);
+    opened.close();
+  }
+
+  private void find(FxRobot robot, String text) {
+    until(() -> opened.shown().isThere());
+    robot.press(KeyCode.CONTROL).type(KeyCode.COMMA).release(KeyCode.CONTROL).write(text);
+  }
+
+  private String kept() {
+    try {
+      Path file = opened.folder.resolve("settings.json");
+      return Files.exists(file) ? Files.readString(file) : "";
+    } catch (java.io.IOException e) {
+      throw new java.io.UncheckedIOException(e);
+    }
+  }
+
+  private static void replace(FxRobot robot, String field, String text) {
+    robot.clickOn(field).press(KeyCode.CONTROL).type(KeyCode.A).release(KeyCode.CONTROL);
+    robot.write(text).type(KeyCode.ENTER);
+  }
+
+  @Test
+  void lettersGrowAtOnceAndAreAsTheyShipAgain(FxRobot robot) {
+    Label symbol = robot.lookup(".symbol").query();
+    double before = symbol.getFont().getSize();
+    find(robot, "letters");
+    replace(robot, "#setting-text-size", "125");
+
+    until(() -> symbol.getFont().getSize() == before * 1.25);
+    until(() -> kept().contains("\"text size\" : 125"));
+    robot.clickOn(
+        (Node n) -> n instanceof Button b && b.getText().equals("As it ships") && b.isVisible());
+    until(() -> symbol.getFont().getSize() == before);
+    until(() -> !kept().contains("text size"));
+  }
+
+  @Test
+  void aValueThatIsNotAllowedSaysWhatIsAndTheOldOneCounts(FxRobot robot) {
+    find(robot, "further than this");
+    replace(robot, "#setting-far-level-", "far");
+
+    until(
+        () ->
+            robot.lookup(".label").queryAllAs(Label.class).stream()
+                .anyMatch(
+                    label ->
+                        label
+                            .getText()
+                            .equals("expected a number from 1 to 100, found \"far\"; 25 counts")));
+    assertThat(opened.workspace.settings().now().number(SettingCatalogue.FAR_LEVEL)).isEqualTo(25);
+  }
+
+  @Test
+  void theLookIsChangedAndTakenBackLikeAnyOtherEdit(FxRobot robot) {
+    until(() -> opened.shown().isThere());
+    robot.clickOn("Day or night");
+    until(() -> opened.workspace.theme().get() == Theme.NIGHT && kept().contains("night"));
+
+    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.undo());
+    until(() -> opened.workspace.theme().get() == Theme.DAYBREAK && !kept().contains("night"));
+  }
+
+  @Test
+  void theNextStepIsSentAwayOnAStageAndComesBack(FxRobot robot) {
+    Node line = robot.lookup("#next-step").query();
+    until(line::isVisible);
+    robot.clickOn("×");
+    until(() -> !line.isVisible());
+    robot.type(KeyCode.DIGIT1);
+    until(line::isVisible);
+
+    robot.type(KeyCode.DIGIT2);
+    until(() -> !line.isVisible());
+    WaitForAsyncUtils.waitForAsyncFx(
+        5_000, () -> opened.workspace.settings().set(SettingCatalogue.NEXT_STEPS, "false"));
+    WaitForAsyncUtils.waitForAsyncFx(
+        5_000, () -> opened.workspace.settings().set(SettingCatalogue.NEXT_STEPS, "true"));
+    until(line::isVisible);
+  }
+
+  @Test
+  void theSizeOfAPositionFollowsFromAccountRiskAndStop(FxRobot robot) {
+    WaitForAsyncUtils.waitForAsyncFx(
+        5_000,
+        () -> {
+          opened.workspace.focusOn("TIDARC");
+          opened.workspace.settings().set(SettingCatalogue.ACCOUNT, "25000");
+          opened.workspace.trader().addLevel("TIDARC", Price.parse("7.00"), LevelKind.STOP);
+        });
+    robot.clickOn("Plan and notes");
+
+    until(
+        () ->
+            robot.lookup(".label").queryAllAs(Label.class).stream()
+                .anyMatch(
+                    label ->
+                        label
+                            .getText()
+                            .matches(
+                                "Size: [0-9,]+ shares from .* to the stop 7\\.00 lose \\$2.*")));
+  }
+}
