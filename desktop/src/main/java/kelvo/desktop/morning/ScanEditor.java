@@ -270,7 +270,7 @@ final class ScanEditor extends BorderPane {
                 rules.says("");
               } catch (IllegalArgumentException e) {
                 field.getStyleClass().add("wrong");
-                rules.says(e.getMessage());
+                rules.says(String.valueOf(e.getMessage()));
               }
             });
   }
@@ -305,7 +305,7 @@ final class ScanEditor extends BorderPane {
       rules.says("");
     } catch (IllegalArgumentException e) {
       ownField.getStyleClass().add("wrong");
-      rules.says(e.getMessage());
+      rules.says(String.valueOf(e.getMessage()));
     }
   }
 

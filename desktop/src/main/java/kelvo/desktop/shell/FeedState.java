@@ -23,10 +23,7 @@ final class FeedState extends Label {
   private static final long MENDED_SHOWN_FOR = 15 * DayTime.SECOND;
   private static final String LOUD = "loud";
 
-  private final Workspace workspace;
-
   FeedState(Workspace workspace) {
-    this.workspace = workspace;
     getStyleClass().addAll("pill", LOUD);
     managedProperty().bind(textProperty().isNotEmpty());
     visibleProperty().bind(managedProperty());
