@@ -54,29 +54,29 @@ final class SizeLine extends Label {
   private void follow() {
     followed.stop();
     setText("");
-    Settings settings = workspace.settings().now();
-    double account = settings.number(SettingCatalogue.ACCOUNT);
     if (symbol.isEmpty()) {
       return;
     }
-    if (account == 0) {
-      setText("Size: set your account in Settings (Ctrl+,) and a stop level here.");
-      return;
-    }
+    Settings settings = workspace.settings().now();
+    double account = settings.number(SettingCatalogue.ACCOUNT);
     double risk = account * settings.number(SettingCatalogue.RISK) / 100;
-    levels.stream()
-        .filter(level -> level.kind() == LevelKind.STOP)
-        .reduce((first, last) -> last)
-        .ifPresentOrElse(
-            stop ->
-                workspace
-                    .session()
-                    .numberOf(symbol)
-                    .ifPresent(
-                        security ->
-                            followed.follow(
-                                new SizeView(security, stop.price(), risk, settings.fees()))),
-            () -> setText("Size: set a stop level; " + Numbers.money(risk) + " may be lost."));
+    Optional<Level> stop =
+        levels.stream()
+            .filter(level -> level.kind() == LevelKind.STOP)
+            .reduce((first, last) -> last);
+    if (account == 0) {
+      setText(stop.isEmpty() ? "" : "Size: set your account in Settings (Ctrl+,).");
+    } else if (stop.isEmpty()) {
+      setText("Size: set a stop level; " + Numbers.money(risk) + " may be lost.");
+    } else {
+      workspace
+          .session()
+          .numberOf(symbol)
+          .ifPresent(
+              security ->
+                  followed.follow(
+                      new SizeView(security, stop.get().price(), risk, settings.fees())));
+    }
   }
 
   private void say(Optional<SizeView.Size> size) {
