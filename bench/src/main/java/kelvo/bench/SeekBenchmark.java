@@ -82,7 +82,7 @@ public class SeekBenchmark {
             new HitsView(),
             new MatchesView(session, scans.getFirst()),
             new GapsView(session),
-            new HaltsView(),
+            new HaltsView(session),
             new BreadthView(),
             new CardsView(session, followed),
             new NewsView(session, CatalystFilter.ALL),

@@ -3,62 +3,84 @@ package kelvo.alert;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
-import kelvo.hit.Hit;
-import kelvo.watchlist.Watchlist;
+import kelvo.alert.Ring.Outcome;
+import kelvo.alert.Ring.Rank;
+import kelvo.time.Phases;
 
 /**
- * Decides which hits ring: those on a watched symbol, by a scan that is not switched off, while the
- * day goes on, and not while the same symbol has just rung. An alert for one symbol never silences
- * another. Not thread-safe.
+ * Decides what rings, from events alone, so that a day that is replayed rings as it did live. What
+ * matters more is never held back by what matters less: only hits of scans have a budget, and halts
+ * and held symbols ring while it is quiet. Takes events in their order. Not thread-safe.
  */
 public final class AlertPolicy {
-  private final Map<String, Long> rangAt = new HashMap<>();
-  private final Set<String> silenced = new HashSet<>();
-  private long cooldown;
+  private final Phases phases;
+  private final Map<Key, Cooldown> cooldowns = new HashMap<>();
+  private final Map<String, ScanBudget> budgets = new HashMap<>();
+  private final Set<Key> seen = new HashSet<>();
+  private final StrengthRanks strengths = new StrengthRanks();
+  private AlertLimits limits;
+  private long quietUntil;
 
-  /**
-   * A policy.
-   *
-   * @param cooldown how long a symbol stays silent after it has rung, nanoseconds
-   */
-  public AlertPolicy(long cooldown) {
-    this.cooldown = cooldown;
+  /** What an alert is about: a symbol, and what happens to it. */
+  private record Key(int security, String source, String words) {}
+
+  /** A policy for a session of these phases. */
+  public AlertPolicy(Phases phases, AlertLimits limits) {
+    this.phases = phases;
+    this.limits = limits;
   }
 
-  /** Lets a symbol stay silent for another time after it has rung, nanoseconds. */
-  public void cooldown(long nanos) {
-    cooldown = nanos;
+  /** Goes by other limits from now on. */
+  public void limits(AlertLimits others) {
+    limits = others;
   }
 
-  /** Switches a scan, by its name, off or on again. */
-  public void silence(String scan, boolean silent) {
-    if (silent) {
-      silenced.add(scan);
-    } else {
-      silenced.remove(scan);
+  /** Lets only halts and held symbols ring until a moment. */
+  public void quietUntil(long moment) {
+    quietUntil = moment;
+  }
+
+  /** Until when it is quiet. */
+  public long quietUntil() {
+    return quietUntil;
+  }
+
+  /** What becomes of an event; empty when it concerns nobody. */
+  public Optional<Ring> take(AlertEvent event, Attention attention) {
+    double strength = strengths.of(event);
+    Rank rank = attention.rankOf(event);
+    if (rank == null) {
+      return Optional.empty();
     }
+    Key key = new Key(event.security(), event.source(), event.words());
+    boolean first = seen.add(key);
+    return Optional.of(new Ring(event, rank, first, outcome(event, rank, key, strength)));
   }
 
-  /** The names of the scans that are switched off. */
-  public Set<String> silenced() {
-    return Set.copyOf(silenced);
-  }
-
-  /**
-   * Whether a hit rings; if so, its symbol is silent for the cooldown.
-   *
-   * @param watched whose hits ring
-   * @param goesOn whether the day goes on: a moment that is only looked at rings nothing
-   * @param nanos a clock that only measures how much time goes by
-   */
-  public boolean rings(Hit hit, Watchlist watched, boolean goesOn, long nanos) {
-    Long rang = rangAt.get(hit.symbol());
-    boolean cooling = rang != null && nanos - rang < cooldown;
-    if (!goesOn || cooling || !watched.holds(hit.symbol()) || silenced.contains(hit.scan())) {
-      return false;
+  private Outcome outcome(AlertEvent event, Rank rank, Key key, double strength) {
+    if (isQuiet(event, rank)) {
+      return Outcome.QUIET;
     }
-    rangAt.put(hit.symbol(), nanos);
-    return true;
+    Cooldown cooldown = cooldowns.get(key);
+    if (cooldown != null && !cooldown.rings(event.at(), limits)) {
+      return Outcome.COOLING;
+    }
+    if (rank == Rank.SCAN
+        && !budgets
+            .computeIfAbsent(event.source(), scan -> new ScanBudget())
+            .allows(event.at(), phases.indexAt(event.at()), strength, limits)) {
+      return Outcome.OVER_BUDGET;
+    }
+    if (cooldown == null) {
+      cooldowns.put(key, new Cooldown(event.at(), limits.cooldown()));
+    }
+    return Outcome.RINGS;
+  }
+
+  private boolean isQuiet(AlertEvent event, Rank rank) {
+    boolean always = rank == Rank.HALT_OF_MINE || rank == Rank.HELD || rank == Rank.HALT_ELSEWHERE;
+    return event.at() < quietUntil && !always;
   }
 }

@@ -53,7 +53,7 @@ public final class SettingCatalogue {
           Group.ALERTS,
           "How long a popup stays.",
           new Amount(2, 60, 0, "seconds"),
-          "6");
+          "8");
 
   /** Whether alerts sound. */
   public static final Setting SOUNDS =
@@ -68,9 +68,29 @@ public final class SettingCatalogue {
       now(
           "cooldown seconds",
           Group.ALERTS,
-          "How long a symbol stays silent after it has rung.",
+          "How long an alert on a symbol is silent after it rang; each repeat doubles it, up to a"
+              + " quarter of an hour.",
           new Amount(0, 600, 0, "seconds"),
-          "2");
+          "60");
+
+  /** How many rings of one scan a minute. */
+  public static final Setting RINGS_A_MINUTE =
+      now(
+          "rings a minute",
+          Group.ALERTS,
+          "How often one scan may ring a minute on symbols that are not watched; beyond it only"
+              + " what is stronger.",
+          new Amount(1, 60, 0, "a minute"),
+          "6");
+
+  /** How many rings of one scan a phase. */
+  public static final Setting RINGS_A_PHASE =
+      now(
+          "rings a phase",
+          Group.ALERTS,
+          "How often one scan may ring a phase of the day on symbols that are not watched.",
+          new Amount(1, 1000, 0, "a phase"),
+          "40");
 
   /** How far from the price a level may be put without a question. */
   public static final Setting FAR_LEVEL =
@@ -227,6 +247,8 @@ public final class SettingCatalogue {
           SOUNDS,
           VOLUME,
           COOLDOWN,
+          RINGS_A_MINUTE,
+          RINGS_A_PHASE,
           FAR_LEVEL,
           PREMARKET,
           MORNING,

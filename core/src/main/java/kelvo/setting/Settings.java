@@ -3,6 +3,7 @@ package kelvo.setting;
 import java.math.BigDecimal;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import kelvo.alert.AlertLimits;
 import kelvo.review.ReviewSettings;
 import kelvo.time.DayTime;
 import kelvo.time.Phases;
@@ -76,6 +77,15 @@ public record Settings(Map<String, String> set) {
       starts.put(phase.key().replace(FROM, ""), DayTime.parse(text(phase)));
     }
     return Phases.DEFAULT.starting(starts);
+  }
+
+  /** How often things may ring. */
+  public AlertLimits alerts() {
+    return new AlertLimits(
+        (long) (number(SettingCatalogue.COOLDOWN) * DayTime.SECOND),
+        AlertLimits.DEFAULT.longest(),
+        (int) number(SettingCatalogue.RINGS_A_MINUTE),
+        (int) number(SettingCatalogue.RINGS_A_PHASE));
   }
 
   /** What a broker takes for fills that name no fee. */

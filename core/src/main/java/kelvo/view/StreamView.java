@@ -22,6 +22,12 @@ public final class StreamView implements View<List<StreamView.Streamed>> {
    * @param moment of now, {@link kelvo.time.DayTime}
    */
   public record Streamed(SymbolStream.Row hits, CardsView.Card now, long moment) {
+    /** Whether it shows strength: by the side of the newest hit, else by the change of now. */
+    public boolean isStrength() {
+      int direction = hits.newest().side().direction();
+      return direction == 0 ? !(now.changePercent() < 0) : direction > 0;
+    }
+
     /** How long ago the newest hit was, nanoseconds. */
     public long age() {
       return Math.max(0, moment - hits.newest().at());

@@ -36,7 +36,7 @@ public record TheTen(List<Decision> kept) {
 
   /** Its symbols as a watchlist. */
   public Watchlist watchlist() {
-    return new Watchlist(NAME, kept.stream().map(Decision::symbol).toList());
+    return Watchlist.of(NAME, kept.stream().map(Decision::symbol).toList());
   }
 
   /** The symbols, in order. */

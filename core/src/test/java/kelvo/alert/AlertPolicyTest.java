@@ -2,70 +2,140 @@ package kelvo.alert;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
-import kelvo.field.FieldValues;
-import kelvo.hit.Hit;
-import kelvo.scan.Side;
+import java.util.Set;
+import kelvo.alert.AlertEvent.Kind;
+import kelvo.alert.Ring.Outcome;
+import kelvo.alert.Ring.Rank;
 import kelvo.time.DayTime;
-import kelvo.trigger.Trigger;
-import kelvo.watchlist.Watchlist;
+import kelvo.time.Phases;
 import org.junit.jupiter.api.Test;
 
 class AlertPolicyTest {
-  private static final Watchlist WATCHED = new Watchlist("the Ten", List.of("KELPOR", "TIDARC"));
-  private static final FieldValues NO_FIELDS =
-      new FieldValues(List.of(), new double[0], new double[0], Map.of(), null);
+  private static final long START = DayTime.of(9, 41);
+  private static final Attention ATTENTION =
+      new Attention(
+          Set.of("HELDXX"), Set.of("KELPOR", "TIDARC"), Set.of("Opening highs"), Set.of());
 
-  private static final long COOLDOWN = 2 * DayTime.SECOND;
+  private final AlertPolicy policy = new AlertPolicy(Phases.DEFAULT, AlertLimits.DEFAULT);
 
-  private final AlertPolicy policy = new AlertPolicy(COOLDOWN);
-
-  private static Hit hit(String symbol, String scan) {
-    return new Hit(
-        0,
-        scan,
-        "",
-        Side.UP,
-        0,
+  private static AlertEvent event(
+      long at, String symbol, Kind kind, String source, double dollars) {
+    return new AlertEvent(
+        at,
+        symbol.hashCode(),
         symbol,
-        DayTime.of(9, 41),
-        Trigger.NEW_HIGH_OF_DAY,
+        kind,
+        source,
+        "new high of day",
         82_000,
-        NO_FIELDS);
+        Double.NaN,
+        Double.NaN,
+        dollars);
   }
 
-  private boolean rings(String symbol, String scan, long nanos) {
-    return policy.rings(hit(symbol, scan), WATCHED, true, nanos);
-  }
-
-  @Test
-  void onlyAWatchedSymbolRings() {
-    assertThat(rings("KELPOR", "Opening highs", 0)).isTrue();
-    assertThat(rings("DESALQ", "Opening highs", 0)).isFalse();
+  private Ring ring(long at, String symbol, String scan) {
+    return policy.take(event(at, symbol, Kind.SCAN, scan, 1e6), ATTENTION).orElseThrow();
   }
 
   @Test
-  void aSymbolIsSilentForTheCooldownAndOnlyThatSymbol() {
-    assertThat(rings("KELPOR", "Opening highs", 0)).isTrue();
-    assertThat(rings("KELPOR", "Opening highs", COOLDOWN - 1)).isFalse();
-    assertThat(rings("TIDARC", "Opening highs", 1)).as("another symbol").isTrue();
-    assertThat(rings("KELPOR", "Opening highs", COOLDOWN)).isTrue();
+  void whatConcernsNobodyIsNoRing() {
+    assertThat(policy.take(event(START, "DESALQ", Kind.SCAN, "Fresh news", 1e6), ATTENTION))
+        .isEmpty();
+    assertThat(ring(START, "KELPOR", "Fresh news").rank()).isEqualTo(Rank.WATCHED);
+    assertThat(ring(START, "HELDXX", "Fresh news").rank()).isEqualTo(Rank.HELD);
+    assertThat(ring(START, "DESALQ", "Opening highs").rank()).isEqualTo(Rank.SCAN);
   }
 
   @Test
-  void aHitThatDoesNotRingStartsNoCooldown() {
-    policy.silence("Fresh news", true);
-    assertThat(rings("KELPOR", "Fresh news", 0)).isFalse();
-    assertThat(rings("KELPOR", "Opening highs", 1)).isTrue();
-    policy.silence("Fresh news", false);
-    assertThat(policy.silenced()).isEmpty();
-    assertThat(rings("TIDARC", "Fresh news", 2)).isTrue();
+  void aSilencedScanRingsOnNobodyButAHaltAlwaysDoes() {
+    Attention silent = new Attention(Set.of(), Set.of("KELPOR"), Set.of(), Set.of("Fresh news"));
+    assertThat(policy.take(event(START, "KELPOR", Kind.SCAN, "Fresh news", 1), silent)).isEmpty();
+
+    assertThat(policy.take(event(START, "KELPOR", Kind.HALT, "", 1), silent).orElseThrow().rank())
+        .isEqualTo(Rank.HALT_OF_MINE);
+    assertThat(policy.take(event(START, "DESALQ", Kind.HALT, "", 1), silent).orElseThrow().rank())
+        .isEqualTo(Rank.HALT_ELSEWHERE);
   }
 
   @Test
-  void nothingRingsWhileADayIsOnlyLookedAt() {
-    assertThat(policy.rings(hit("KELPOR", "Opening highs"), WATCHED, false, 0)).isFalse();
-    assertThat(rings("KELPOR", "Opening highs", 1)).isTrue();
+  void theSilenceDoublesAtEachRepeatAndIsShortAgainAfterTwiceAsLongWithoutOne() {
+    assertThat(ring(START, "KELPOR", "a").outcome()).isEqualTo(Outcome.RINGS);
+    assertThat(ring(START + 59 * DayTime.SECOND, "KELPOR", "a").outcome())
+        .isEqualTo(Outcome.COOLING);
+    assertThat(ring(START + 60 * DayTime.SECOND, "KELPOR", "a").outcome()).isEqualTo(Outcome.RINGS);
+    assertThat(ring(START + 150 * DayTime.SECOND, "KELPOR", "a").outcome())
+        .as("two minutes now")
+        .isEqualTo(Outcome.COOLING);
+    assertThat(ring(START + 180 * DayTime.SECOND, "KELPOR", "a").outcome())
+        .isEqualTo(Outcome.RINGS);
+    long later = START + 180 * DayTime.SECOND + 8 * DayTime.MINUTE;
+    assertThat(ring(later, "KELPOR", "a").outcome()).isEqualTo(Outcome.RINGS);
+    assertThat(ring(later + DayTime.MINUTE, "KELPOR", "a").outcome())
+        .as("a minute again")
+        .isEqualTo(Outcome.RINGS);
+  }
+
+  @Test
+  void aRuleThatFlapsAtItsBoundRingsAFewTimesAnHour() {
+    int rings = 0;
+    for (int i = 0; i < 720; i++) {
+      rings += ring(START + i * 5 * DayTime.SECOND, "KELPOR", "a").rings() ? 1 : 0;
+    }
+    assertThat(rings).isBetween(5, 8);
+  }
+
+  @Test
+  void theFirstOfTheDayIsMarkedAndAnotherSymbolIsNotSilenced() {
+    assertThat(ring(START, "KELPOR", "a").isFirst()).isTrue();
+    assertThat(ring(START + DayTime.SECOND, "KELPOR", "a").isFirst()).isFalse();
+    assertThat(ring(START + DayTime.SECOND, "TIDARC", "a").outcome()).isEqualTo(Outcome.RINGS);
+  }
+
+  @Test
+  void aScanHasSixRingsAMinuteAndThenOnlyWhatIsStronger() {
+    List<Outcome> outcomes = new ArrayList<>();
+    for (int i = 0; i < 8; i++) {
+      outcomes.add(ring(START + i * DayTime.SECOND, "SYM" + i, "Opening highs").outcome());
+    }
+    assertThat(outcomes.subList(0, 6)).containsOnly(Outcome.RINGS);
+    assertThat(outcomes.subList(6, 8)).containsOnly(Outcome.OVER_BUDGET);
+    AlertEvent strong =
+        event(START + 9 * DayTime.SECOND, "BIGONE", Kind.SCAN, "Opening highs", 5e6);
+    assertThat(policy.take(strong, ATTENTION).orElseThrow().outcome()).isEqualTo(Outcome.RINGS);
+    assertThat(ring(START + 10 * DayTime.SECOND, "KELPOR", "Opening highs").outcome())
+        .as("a watched symbol has no budget")
+        .isEqualTo(Outcome.RINGS);
+    assertThat(ring(START + 70 * DayTime.SECOND, "SYM20", "Opening highs").outcome())
+        .as("a minute later")
+        .isEqualTo(Outcome.RINGS);
+  }
+
+  @Test
+  void aScanHasFortyRingsAPhase() {
+    int rings = 0;
+    for (int i = 0; i < 200; i++) {
+      long at = DayTime.of(10, 0) + i * 20 * DayTime.SECOND;
+      rings += ring(at, "SYM" + i, "Opening highs").rings() ? 1 : 0;
+    }
+    assertThat(rings).isEqualTo(40);
+    assertThat(ring(DayTime.of(11, 30), "SYMAFT", "Opening highs").outcome())
+        .as("another phase")
+        .isEqualTo(Outcome.RINGS);
+  }
+
+  @Test
+  void whileItIsQuietOnlyHaltsAndHeldSymbolsRing() {
+    policy.quietUntil(START + DayTime.MINUTE);
+    assertThat(ring(START, "KELPOR", "a").outcome()).isEqualTo(Outcome.QUIET);
+    assertThat(ring(START, "HELDXX", "a").outcome()).isEqualTo(Outcome.RINGS);
+    assertThat(
+            policy
+                .take(event(START, "KELPOR", Kind.HALT, "", 1), ATTENTION)
+                .orElseThrow()
+                .outcome())
+        .isEqualTo(Outcome.RINGS);
+    assertThat(ring(START + DayTime.MINUTE, "KELPOR", "a").outcome()).isEqualTo(Outcome.RINGS);
   }
 }

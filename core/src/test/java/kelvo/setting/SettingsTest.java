@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.math.BigDecimal;
 import java.util.stream.Collectors;
+import kelvo.alert.AlertLimits;
 import kelvo.review.ReviewSettings;
 import kelvo.time.DayTime;
 import kelvo.time.Phases;
@@ -21,6 +22,7 @@ class SettingsTest {
     }
     assertThat(Settings.NONE.phases()).isEqualTo(Phases.DEFAULT);
     assertThat(Settings.NONE.review()).isEqualTo(ReviewSettings.DEFAULT);
+    assertThat(Settings.NONE.alerts()).isEqualTo(AlertLimits.DEFAULT);
   }
 
   @Test

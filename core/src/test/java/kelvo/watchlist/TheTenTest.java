@@ -44,9 +44,9 @@ class TheTenTest {
 
   @Test
   void aWatchlistHoldsEachSymbolOnceAndHasAName() {
-    assertThatThrownBy(() -> new Watchlist("swings", List.of("KELPOR", "KELPOR")))
+    assertThatThrownBy(() -> Watchlist.of("swings", List.of("KELPOR", "KELPOR")))
         .hasMessageContaining("each symbol once")
         .hasMessageContaining("swings");
-    assertThatThrownBy(() -> new Watchlist(" ", List.of())).hasMessageContaining("needs a name");
+    assertThatThrownBy(() -> Watchlist.of(" ", List.of())).hasMessageContaining("needs a name");
   }
 }

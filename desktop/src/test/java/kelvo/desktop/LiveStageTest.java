@@ -3,19 +3,27 @@ package kelvo.desktop;
 import static kelvo.desktop.OpenedWindow.until;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.List;
-import javafx.scene.AccessibleRole;
 import javafx.scene.Node;
+import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
+import kelvo.alert.Ring;
 import kelvo.desktop.grid.Grid;
 import kelvo.desktop.live.LiveStage;
 import kelvo.scan.Scan;
 import kelvo.time.DayTime;
 import kelvo.trigger.Trigger;
 import kelvo.view.StreamView;
+import kelvo.view.WatchView;
+import kelvo.watchlist.Watchlist;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -50,11 +58,29 @@ class LiveStageTest {
     opened.close();
   }
 
-  private static Grid<StreamView.Streamed> stream(FxRobot robot) {
+  private static Grid<StreamView.Streamed> lane(FxRobot robot) {
     return robot
-        .lookup(
-            (Node n) -> n instanceof Grid<?> && n.getAccessibleRole() == AccessibleRole.TABLE_VIEW)
+        .from(robot.lookup("#lanes").queryParent())
+        .lookup((Node n) -> n instanceof Grid<?>)
         .query();
+  }
+
+  private static Grid<WatchView.Watched> watch(FxRobot robot) {
+    return robot
+        .from(robot.lookup("#watch").queryParent())
+        .lookup((Node n) -> n instanceof Grid<?>)
+        .query();
+  }
+
+  private static Grid<Ring> rang(FxRobot robot) {
+    return robot
+        .from(robot.lookup("#rang").queryParent())
+        .lookup((Node n) -> n instanceof Grid<?>)
+        .query();
+  }
+
+  private List<String> watched(FxRobot robot) {
+    return watch(robot).rows().stream().map(WatchView.Watched::symbol).toList();
   }
 
   private static List<String> named(FxRobot robot) {
@@ -91,16 +117,102 @@ class LiveStageTest {
 
   @Test
   void aScanMadeLaterIsNamedAndItsHitsComeAndCanBeLeftOut(FxRobot robot) {
-    Grid<StreamView.Streamed> stream = stream(robot);
+    until(() -> robot.lookup((Node n) -> n instanceof Grid<?>).queryAll().size() >= 4);
+    Grid<StreamView.Streamed> stream = lane(robot);
     until(() -> !stream.rows().isEmpty());
     assertThat(named(robot)).doesNotContain(ADDED);
 
     add();
-    assertThat(named(robot)).contains(ADDED).hasSize(opened.workspace.scans().size());
+    assertThat(named(robot)).contains(ADDED, ADDED + " rings on any symbol");
     until(() -> shows(stream, ADDED));
 
     WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.alerts().silence(ADDED, true));
     until(() -> !shows(stream, ADDED));
     assertThat(stream.rows()).isNotEmpty();
+  }
+
+  @Test
+  void aListIsMadePastedAddedToFollowedAndTakenBack(FxRobot robot) {
+    robot.clickOn("+").write("Fades").type(KeyCode.ENTER);
+    until(() -> opened.workspace.lists().lists().get().size() == 1);
+    until(() -> watched(robot).isEmpty());
+    WaitForAsyncUtils.waitForAsyncFx(
+        5_000,
+        () -> {
+          opened.workspace.focusOn("TIDARC");
+          opened.window.shown().node().requestFocus();
+        });
+    robot.type(KeyCode.A);
+    until(() -> watched(robot).equals(List.of("TIDARC")));
+
+    robot.rightClickOn((Node n) -> n instanceof ToggleButton b && b.getText().startsWith("Fades"));
+    robot.clickOn("Paste symbols…").write("orbtow, $KELPOR NOSUCH until 2031-03-14");
+    robot.type(KeyCode.ENTER);
+    until(() -> watched(robot).equals(List.of("TIDARC", "ORBTOW", "KELPOR")));
+    assertThat(opened.workspace.action().get()).contains("not listed: NOSUCH");
+    until(() -> kept("fades.json").contains("2031-03-14"));
+
+    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.window.shown().node().requestFocus());
+    robot.type(KeyCode.X);
+    until(() -> watched(robot).equals(List.of("ORBTOW", "KELPOR")));
+    robot.type(KeyCode.U);
+    until(() -> watched(robot).size() == 3);
+
+    String scan =
+        opened.workspace.hits().get().reversed().stream()
+            .filter(hit -> hit.at() >= DayTime.of(10, 0) && !hit.version().isEmpty())
+            .findFirst()
+            .orElseThrow()
+            .scan();
+    WaitForAsyncUtils.waitForAsyncFx(
+        5_000,
+        () ->
+            opened
+                .workspace
+                .lists()
+                .change(opened.workspace.lists().named("Fades").following(scan), "follows"));
+    until(() -> watched(robot).size() > 3);
+  }
+
+  private String kept(String list) {
+    try {
+      Path file = opened.folder.resolve("lists").resolve(list);
+      return Files.exists(file) ? Files.readString(file) : "";
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  @Test
+  void whatIsWatchedRingsAndQuietHoldsItBack(FxRobot robot) {
+    until(() -> !opened.workspace.hits().get().isEmpty());
+    String symbol = opened.workspace.hits().get().getLast().symbol();
+    WaitForAsyncUtils.waitForAsyncFx(
+        5_000,
+        () -> opened.workspace.lists().change(Watchlist.of("Mine", List.of(symbol)), "mine"));
+    until(
+        () ->
+            rang(robot).rows().stream()
+                .anyMatch(
+                    ring ->
+                        ring.event().symbol().equals(symbol) && ring.rank() == Ring.Rank.WATCHED));
+
+    robot.type(KeyCode.Q);
+    until(() -> opened.workspace.alerts().quiet().get().until() == DayTime.of(11, 30));
+    robot.type(KeyCode.Q);
+    until(() -> opened.workspace.alerts().quiet().get().until() == 0);
+  }
+
+  @Test
+  void theStreamIsDividedAsTheTraderLikes(FxRobot robot) {
+    until(() -> !opened.workspace.hits().get().isEmpty());
+    assertThat(titles(robot)).contains("Strength", "Weakness");
+
+    robot.clickOn("strength and weakness").clickOn("one lane");
+    until(() -> titles(robot).contains("Hits") && !titles(robot).contains("Strength"));
+  }
+
+  private static List<String> titles(FxRobot robot) {
+    return robot.lookup(".title").queryAllAs(Label.class).stream().map(Label::getText).toList();
   }
 }

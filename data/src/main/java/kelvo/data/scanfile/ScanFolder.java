@@ -20,11 +20,12 @@ import kelvo.scan.Scan;
 import kelvo.universe.Figure;
 import kelvo.universe.Universe;
 import kelvo.watchlist.TheTen;
+import kelvo.watchlist.Watchlist;
 
 /**
  * The trader's own scans and universes in a data folder, a file each under {@code scans} and {@code
- * universes}, the checks of the morning and the figures put right by hand. A folder without scans
- * has those that ship with Kelvo. Not thread-safe.
+ * universes}, the watchlists, the checks of the morning and the figures put right by hand. A folder
+ * without scans has those that ship with Kelvo. Not thread-safe.
  */
 public final class ScanFolder {
   private static final String JSON = ".json";
@@ -35,6 +36,7 @@ public final class ScanFolder {
   private final Path root;
   private final Path scans;
   private final Path universes;
+  private final Path lists;
   private final Vocabulary vocabulary;
   private final Consumer<String> wrong;
   private final boolean writable;
@@ -60,6 +62,7 @@ public final class ScanFolder {
     root = folder;
     scans = folder.resolve("scans");
     universes = folder.resolve("universes");
+    lists = folder.resolve("lists");
     this.vocabulary = vocabulary;
     readOwnFields();
   }
@@ -172,6 +175,22 @@ public final class ScanFolder {
   /** Takes a universe's file away. */
   public void remove(Universe universe) {
     fileOf(universe.name(), universes).ifPresent(this::delete);
+  }
+
+  /** The watchlists, by file name. */
+  public List<Watchlist> watchlists() {
+    return all(lists, WatchlistFile::parse);
+  }
+
+  /** Writes a watchlist in place of the one of the same name. */
+  public void save(Watchlist list) {
+    Path file = fileOf(list.name(), lists).orElseGet(() -> freeFile(lists, list.name()));
+    write(file, WatchlistFile.write(list));
+  }
+
+  /** Takes a watchlist's file away. */
+  public void remove(Watchlist list) {
+    fileOf(list.name(), lists).ifPresent(this::delete);
   }
 
   /** The checks of the morning; the usual ones when the folder has none of its own. */

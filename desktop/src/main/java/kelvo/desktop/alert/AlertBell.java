@@ -3,8 +3,8 @@ package kelvo.desktop.alert;
 import java.util.function.Supplier;
 import javafx.application.Platform;
 import javafx.stage.Window;
+import kelvo.alert.Ring;
 import kelvo.desktop.workspace.Workspace;
-import kelvo.hit.Hit;
 import kelvo.session.KnownEvent;
 import kelvo.setting.SettingCatalogue;
 import org.jspecify.annotations.Nullable;
@@ -30,15 +30,15 @@ public final class AlertBell {
     return workspace.settings().now().number(SettingCatalogue.POPUP_SECONDS);
   }
 
-  private void ring(@Nullable Hit hit) {
+  private void ring(@Nullable Ring ring) {
     Window owner = window.get();
-    if (hit == null || owner == null) {
+    if (ring == null || owner == null) {
       return;
     }
     if (workspace.alerts().popup().get()) {
-      AlertPopup.show(owner, stays(), hit, () -> workspace.focusOn(hit.symbol()));
+      AlertPopup.show(owner, stays(), ring, () -> workspace.focusOn(ring.event().symbol()));
     }
-    if (workspace.alerts().sound().get()) {
+    if (workspace.alerts().sound().get() && !workspace.alerts().isTooFastToHear()) {
       sound();
     }
   }

@@ -6,7 +6,8 @@ import javafx.scene.layout.VBox;
 import javafx.stage.Popup;
 import javafx.stage.Window;
 import javafx.util.Duration;
-import kelvo.hit.Hit;
+import kelvo.alert.AlertEvent;
+import kelvo.alert.Ring;
 import kelvo.session.KnownEvent;
 import kelvo.tape.Price;
 import kelvo.time.DayTime;
@@ -22,13 +23,17 @@ final class AlertPopup {
 
   private AlertPopup() {}
 
-  /** Shows a hit over a window. */
-  static void show(Window owner, double seconds, Hit hit, Runnable clicked) {
+  /** Shows what rings over a window. */
+  static void show(Window owner, double seconds, Ring ring, Runnable clicked) {
+    AlertEvent event = ring.event();
     show(
         owner,
         seconds,
-        hit.symbol() + "  " + hit.trigger().words(),
-        DayTime.seconds(hit.at()) + "  at " + Price.text(hit.price()) + "  " + hit.scan(),
+        event.symbol() + "  " + event.words() + (ring.isFirst() ? ", first today" : ""),
+        DayTime.seconds(event.at())
+            + (event.price() == Price.NONE ? "" : "  at " + Price.text(event.price()))
+            + "  "
+            + event.source(),
         clicked);
   }
 

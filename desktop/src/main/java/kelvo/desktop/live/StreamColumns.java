@@ -17,11 +17,41 @@ final class StreamColumns {
   /** A run of a trigger that stands out. */
   private static final int MANY = 10;
 
+  private static final GridColumn<Streamed> AGO =
+      GridColumn.<Streamed>words(
+              "ago", "How long ago the newest hit was.", 42, row -> ago(row.age()))
+          .growing(0);
+
+  private static final GridColumn<Streamed> PRICE =
+      GridColumn.numbers("price $", "The price of now.", 54, row -> Price.text(row.now().price()));
+
+  private static final GridColumn<Streamed> CHANGE =
+      GridColumn.<Streamed>numbers(
+              "change",
+              "Of now, from the previous close.",
+              64,
+              row -> Numbers.percent(row.now().changePercent()))
+          .toned(row -> Tone.ofChange(row.now().changePercent()));
+
+  /** Where there is little room: how often stands with what. */
+  static final List<GridColumn<Streamed>> NARROW =
+      List.of(
+          AGO,
+          GridColumn.symbols(row -> row.now().symbol()),
+          GridColumn.<Streamed>words(
+                  "what",
+                  "The trigger of the newest hit, and how often it has fired without a pause.",
+                  90,
+                  row ->
+                      row.hits().newest().trigger().words().replaceFirst("^new ", "")
+                          + (row.hits().repeats() > 1 ? " ×" + row.hits().repeats() : ""))
+              .growing(2),
+          PRICE,
+          CHANGE);
+
   static final List<GridColumn<Streamed>> ALL =
       List.of(
-          GridColumn.<Streamed>words(
-                  "ago", "How long ago the newest hit was.", 58, row -> ago(row.age()))
-              .growing(0),
+          AGO,
           GridColumn.symbols(row -> row.now().symbol()),
           GridColumn.<Streamed>words(
                   "what",
@@ -59,14 +89,8 @@ final class StreamColumns {
                               cell.getMinY() + 5,
                               cell.getWidth() - 8,
                               cell.getHeight() - 10))),
-          GridColumn.numbers(
-              "price $", "The price of now.", 56, row -> Price.text(row.now().price())),
-          GridColumn.<Streamed>numbers(
-                  "change",
-                  "Of now, from the previous close.",
-                  60,
-                  row -> Numbers.percent(row.now().changePercent()))
-              .toned(row -> Tone.ofChange(row.now().changePercent())));
+          PRICE,
+          CHANGE);
 
   private static final double[] STRENGTHS = {1, 0.85, 0.7};
   private static final long[] AGES = {DayTime.MINUTE, 5 * DayTime.MINUTE, 15 * DayTime.MINUTE};
@@ -102,9 +126,7 @@ final class StreamColumns {
     long seconds = age / DayTime.SECOND;
     return seconds < 60
         ? seconds + " s"
-        : seconds < 3_600
-            ? seconds / 60 + " m"
-            : seconds / 3_600 + " h " + seconds / 60 % 60 + " m";
+        : seconds < 3_600 ? seconds / 60 + " m" : seconds / 3_600 + " h";
   }
 
   private static String arrow(Hit hit) {

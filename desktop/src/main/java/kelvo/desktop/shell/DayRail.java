@@ -58,7 +58,7 @@ final class DayRail extends Region {
           }
         });
     halts = new Followed<>(workspace, this::halted);
-    halts.follow(new HaltsView());
+    halts.follow(new HaltsView(workspace.session()));
     workspace.clock().addListener((o, was, is) -> paint());
     workspace.hits().addListener((o, was, is) -> paint());
     workspace.playedUntil().addListener((o, was, is) -> paint());

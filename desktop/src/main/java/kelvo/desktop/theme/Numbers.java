@@ -25,6 +25,18 @@ public final class Numbers {
         : String.format(Locale.ROOT, "%s$%,.2f", value < 0 ? "-" : "+", Math.abs(value));
   }
 
+  /** A whole number as a place: 1st, 2nd, 11th. */
+  public static String ordinal(int value) {
+    boolean teens = value / 10 % 10 == 1;
+    return value
+        + switch (teens ? 0 : value % 10) {
+          case 1 -> "st";
+          case 2 -> "nd";
+          case 3 -> "rd";
+          default -> "th";
+        };
+  }
+
   /** A whole number in groups of three digits. */
   public static String whole(long value) {
     return String.format(Locale.ROOT, "%,d", value);

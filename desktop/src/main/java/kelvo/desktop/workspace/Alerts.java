@@ -1,53 +1,101 @@
 package kelvo.desktop.workspace;
 
+import java.util.HashSet;
+import java.util.List;
 import java.util.Set;
 import javafx.beans.property.BooleanProperty;
+import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
-import kelvo.alert.AlertPolicy;
-import kelvo.hit.Hit;
+import javafx.beans.property.SimpleObjectProperty;
+import kelvo.alert.AttentionOverDay;
+import kelvo.alert.Ring;
 import kelvo.session.KnownEvent;
 import kelvo.setting.SettingCatalogue;
 import kelvo.time.DayTime;
-import kelvo.watchlist.TheTen;
+import kelvo.view.RangView;
+import kelvo.watchlist.Watchlist;
 import org.jspecify.annotations.Nullable;
 
 /**
- * The alerts of a window: the policy of the core decides what rings, popup and sound are switched
- * apart. Only for the window's thread.
+ * The alerts of a window: the policy of the core decides what rings, from the day's events; what
+ * rings while the day goes on is handed on to be shown and heard. Only for the window's thread.
  */
 public final class Alerts {
+  /** From so many times the speed of the day on there is no sound. */
+  private static final double SILENT_FROM = 4;
+
+  /** The time during which only halts and held symbols ring. */
+  public record Quiet(long from, long until) {
+    /** None. */
+    public static final Quiet NONE = new Quiet(0, 0);
+  }
+
   private final Workspace workspace;
-  private final AlertPolicy policy;
   private final ReadOnlyObjectWrapper<Set<String>> silenced = new ReadOnlyObjectWrapper<>(Set.of());
-  private final ReadOnlyObjectWrapper<@Nullable Hit> newest = new ReadOnlyObjectWrapper<>();
+  private final ReadOnlyObjectWrapper<Set<String>> ringing = new ReadOnlyObjectWrapper<>(Set.of());
+  private final ReadOnlyObjectWrapper<@Nullable Ring> newest = new ReadOnlyObjectWrapper<>();
   private final ReadOnlyObjectWrapper<@Nullable KnownEvent> coming = new ReadOnlyObjectWrapper<>();
+  private final ReadOnlyObjectWrapper<RangView.Rang> rang =
+      new ReadOnlyObjectWrapper<>(new RangView.Rang(0, List.of(), 0));
+  private final ObjectProperty<Quiet> quiet = new SimpleObjectProperty<>(Quiet.NONE);
+  private final Followed<RangView.Rang> followed;
+  private long toldUntil = Long.MAX_VALUE;
 
   Alerts(Workspace workspace) {
     this.workspace = workspace;
-    policy = new AlertPolicy(cooldown());
-    workspace.settings().settings().addListener((o, was, is) -> policy.cooldown(cooldown()));
+    followed = new Followed<>(workspace, this::told);
   }
 
-  private long cooldown() {
-    return (long) (workspace.settings().now().number(SettingCatalogue.COOLDOWN) * DayTime.SECOND);
+  /** Follows the day from now on, and whatever changes what rings. */
+  void follow() {
+    again();
+    workspace.book().addListener((o, was, is) -> again());
+    workspace.lists().lists().addListener((o, was, is) -> again());
+    workspace
+        .settings()
+        .settings()
+        .addListener(
+            (o, was, is) -> {
+              if (!is.alerts().equals(was.alerts())) {
+                again();
+              }
+            });
+    silenced.addListener((o, was, is) -> again());
+    ringing.addListener((o, was, is) -> again());
+    quiet.addListener((o, was, is) -> again());
   }
 
-  /** Takes each new hit. */
-  void hit(Hit hit) {
-    TheTen ten = TheTen.at(workspace.book().get(), hit.at());
-    if (policy.rings(hit, ten.watchlist(), goesOn(), System.nanoTime())) {
-      newest.set(hit);
+  private void again() {
+    List<Watchlist> lists =
+        workspace.lists().lists().get().stream().map(list -> list.on(workspace.day())).toList();
+    followed.follow(
+        new RangView(
+            workspace.session(),
+            new AttentionOverDay(workspace.book().get(), lists, ringing.get(), silenced.get()),
+            workspace.settings().now().alerts(),
+            quiet.get().from(),
+            quiet.get().until()));
+  }
+
+  /** What is newer than what was told last rings, while the day goes on. */
+  private void told(RangView.Rang now) {
+    rang.set(now);
+    boolean goesOn = workspace.feed() != null || workspace.speed().get() > 0;
+    if (goesOn) {
+      for (Ring ring : now.rings()) {
+        if (ring.event().at() <= toldUntil) {
+          break;
+        }
+        newest.set(ring);
+      }
     }
-  }
-
-  private boolean goesOn() {
-    return workspace.feed() != null || workspace.speed().get() > 0;
+    toldUntil = now.moment();
   }
 
   /** Warns of a known event that is about to come, while the day plays. */
   public void warn(KnownEvent event) {
-    if (goesOn()) {
+    if (workspace.feed() != null || workspace.speed().get() > 0) {
       coming.set(event);
     }
   }
@@ -55,6 +103,11 @@ public final class Alerts {
   /** The known event that was last warned of; null before the first. */
   public ReadOnlyObjectProperty<@Nullable KnownEvent> coming() {
     return coming.getReadOnlyProperty();
+  }
+
+  /** What has rung so far today. */
+  public ReadOnlyObjectProperty<RangView.Rang> rang() {
+    return rang.getReadOnlyProperty();
   }
 
   /** Whether alerts pop up. */
@@ -67,10 +120,31 @@ public final class Alerts {
     return workspace.settings().onOff(SettingCatalogue.SOUNDS);
   }
 
+  /** Whether the day goes so fast that nothing is heard. */
+  public boolean isTooFastToHear() {
+    return workspace.feed() == null && workspace.speed().get() >= SILENT_FROM;
+  }
+
+  /** The time during which only halts and held symbols ring. */
+  public ReadOnlyObjectProperty<Quiet> quiet() {
+    return quiet;
+  }
+
+  /** Lets only halts and held symbols ring from now until a moment. */
+  public void quietUntil(long moment) {
+    quiet.set(new Quiet(workspace.now(), moment));
+    workspace.action().set("Quiet until " + DayTime.minutes(moment));
+  }
+
+  /** Lets everything ring again. */
+  public void notQuiet() {
+    quiet.set(Quiet.NONE);
+    workspace.action().set("Everything rings again");
+  }
+
   /** Switches a scan off or on in the stream and in alerts. */
   public void silence(String scan, boolean silent) {
-    policy.silence(scan, silent);
-    silenced.set(policy.silenced());
+    silenced.set(changed(silenced.get(), scan, silent));
   }
 
   /** The names of the scans that are switched off. */
@@ -78,8 +152,28 @@ public final class Alerts {
     return silenced.getReadOnlyProperty();
   }
 
+  /** Lets the hits of a scan ring on any symbol, or only on those that are watched. */
+  public void ringOnAny(String scan, boolean any) {
+    ringing.set(changed(ringing.get(), scan, any));
+  }
+
+  /** The names of the scans whose hits ring on any symbol. */
+  public ReadOnlyObjectProperty<Set<String>> ringing() {
+    return ringing.getReadOnlyProperty();
+  }
+
+  private static Set<String> changed(Set<String> names, String name, boolean in) {
+    Set<String> others = new HashSet<>(names);
+    if (in) {
+      others.add(name);
+    } else {
+      others.remove(name);
+    }
+    return Set.copyOf(others);
+  }
+
   /** The newest alert; null before the first. */
-  public ReadOnlyObjectProperty<@Nullable Hit> newest() {
+  public ReadOnlyObjectProperty<@Nullable Ring> newest() {
     return newest.getReadOnlyProperty();
   }
 }

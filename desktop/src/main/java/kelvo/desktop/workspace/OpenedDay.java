@@ -29,6 +29,7 @@ import kelvo.session.Session;
 import kelvo.setting.Settings;
 import kelvo.universe.Figure;
 import kelvo.universe.Universe;
+import kelvo.watchlist.Watchlist;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -37,6 +38,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param vocabulary the words that its rules may use
  * @param scanFolder where the trader's scans and universes are kept
+ * @param watchlists the trader's own, besides the Ten
  * @param mostKept how many symbols the Ten may hold
  * @param earlier the recorded sessions before it
  * @param feed brings what is still to come; null for a recorded session
@@ -51,6 +53,7 @@ public record OpenedDay(
     Vocabulary vocabulary,
     ScanFolder scanFolder,
     List<Universe> universes,
+    List<Watchlist> watchlists,
     List<Figure> figures,
     List<CheckRule> checks,
     int mostKept,
@@ -216,6 +219,7 @@ public record OpenedDay(
           vocabulary,
           folder,
           universes,
+          folder.watchlists(),
           data.figures(),
           checks,
           mostKept,

@@ -69,6 +69,7 @@ public final class Workspace implements AutoCloseable {
 
   private final Session session;
   private final ScanDesk desk;
+  private final ListDesk lists;
   private final Ledger ledger;
   private final Player player;
   private final @Nullable LiveFeed feed;
@@ -133,11 +134,13 @@ public final class Workspace implements AutoCloseable {
     settings.settings().addListener((o, was, is) -> use(was, is));
     alerts = new Alerts(this);
     desk = new ScanDesk(day, background, this::canUndo, action::set, this::replay, this::readAgain);
+    lists = new ListDesk(day, background, this::canUndo, action::set);
     keepScans();
     player = player(moment);
     // The hits first: whoever hears of a new moment finds the hits of that moment.
     follow(new HitsView(), hits::set);
     follow(new ClockView(), clock::set);
+    alerts.follow();
   }
 
   /** Lets what has been set count. */
@@ -190,7 +193,6 @@ public final class Workspace implements AutoCloseable {
     @Override
     public void hit(Hit hit) {
       ledger.add(day(), hit);
-      Platform.runLater(() -> alerts.hit(hit));
     }
 
     @Override
@@ -276,6 +278,11 @@ public final class Workspace implements AutoCloseable {
   /** The scans and universes in use, and what changes them. */
   public ScanDesk desk() {
     return desk;
+  }
+
+  /** The trader's own watchlists. */
+  public ListDesk lists() {
+    return lists;
   }
 
   /** The scans in use. */

@@ -1,0 +1,68 @@
+package kelvo.data.scanfile;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.time.DateTimeException;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import kelvo.data.scanfile.ScanFile.ScanFileException;
+import kelvo.watchlist.Watchlist;
+import org.jspecify.annotations.Nullable;
+
+/** Reads and writes watchlists as JSON files, as docs/formats.md describes. */
+public final class WatchlistFile {
+  private WatchlistFile() {}
+
+  /**
+   * Reads a watchlist from JSON text; {@code name} stands for the file in messages.
+   *
+   * @throws ScanFileException when it holds none
+   */
+  public static Watchlist parse(String name, String json) {
+    JsonNode root = JsonText.read(name, json);
+    try {
+      if (root.path("kelvo").asInt() != 1) {
+        throw new IllegalArgumentException("expected \"kelvo\": 1");
+      }
+      List<Watchlist.Entry> entries = new ArrayList<>();
+      for (JsonNode entry : root.path("entries")) {
+        String symbol = entry.path("symbol").asText().strip().toUpperCase(Locale.ROOT);
+        if (symbol.isEmpty()) {
+          throw new IllegalArgumentException("entries: expected a symbol, found " + entry);
+        }
+        entries.add(new Watchlist.Entry(symbol, until(entry.path("until").asText())));
+      }
+      return new Watchlist(root.path("name").asText(), entries, root.path("follows").asText());
+    } catch (IllegalArgumentException e) {
+      throw new ScanFileException(name + ": " + e.getMessage(), e);
+    }
+  }
+
+  private static @Nullable LocalDate until(String text) {
+    try {
+      return text.isEmpty() ? null : LocalDate.parse(text);
+    } catch (DateTimeException e) {
+      throw new IllegalArgumentException(
+          "until: expected a date such as 2031-03-12, found \"" + text + "\"", e);
+    }
+  }
+
+  /** A watchlist as JSON text that reads back as the same list. */
+  public static String write(Watchlist list) {
+    ObjectNode written = JsonText.begin().put("name", list.name());
+    if (!list.follows().isEmpty()) {
+      written.put("follows", list.follows());
+    }
+    ArrayNode entries = written.putArray("entries");
+    for (Watchlist.Entry entry : list.entries()) {
+      ObjectNode one = entries.addObject().put("symbol", entry.symbol());
+      if (entry.until() != null) {
+        one.put("until", entry.until().toString());
+      }
+    }
+    return JsonText.of(written);
+  }
+}

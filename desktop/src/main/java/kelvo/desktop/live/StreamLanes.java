@@ -1,0 +1,195 @@
+package kelvo.desktop.live;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.Predicate;
+import javafx.application.Platform;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.ColumnConstraints;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.RowConstraints;
+import kelvo.desktop.grid.Grid;
+import kelvo.desktop.workspace.Workspace;
+import kelvo.time.DayTime;
+import kelvo.view.StreamView.Streamed;
+import org.jspecify.annotations.Nullable;
+
+/** The stream of hits, a row a symbol: in one lane, in two, or in one a scan. */
+final class StreamLanes extends GridPane {
+  /** How the stream is divided. */
+  enum Division {
+    ONE("one lane"),
+    TWO("strength and weakness"),
+    BY_SCAN("a lane a scan");
+
+    private final String words;
+
+    Division(String words) {
+      this.words = words;
+    }
+
+    /** The words on screen. */
+    String words() {
+      return words;
+    }
+  }
+
+  private static final double NARROW_BELOW = 470;
+  private static final int MOST_LANES = 4;
+  private static final long LATELY = 5 * DayTime.MINUTE;
+
+  private final Workspace workspace;
+  private final List<Lane> lanes = new ArrayList<>();
+  private Division division = Division.TWO;
+  private List<Streamed> all = List.of();
+  private int last;
+
+  /** One lane with its heading. */
+  private final class Lane extends BorderPane {
+    private final String title;
+    private final Predicate<Streamed> holds;
+    private final Label count = new Label();
+    private final Grid<Streamed> grid;
+    private boolean narrow;
+
+    Lane(String title, Predicate<Streamed> holds) {
+      this.title = title;
+      this.holds = holds;
+      grid = new Grid<>(title, row -> row.hits().newest().security());
+      Label name = new Label(title);
+      name.getStyleClass().add("title");
+      count.getStyleClass().addAll("faded", "small");
+      HBox head = new HBox(8, name, count);
+      head.setAlignment(Pos.BASELINE_LEFT);
+      head.getStyleClass().addAll("card", "part");
+      setTop(head);
+      setCenter(grid);
+      grid.columns(StreamColumns.ALL);
+      grid.strength(StreamColumns::strength);
+      grid.more(StreamColumns::atTheHit);
+      grid.emptyText(
+          "No hits yet. Scans look from the start of their windows; the day rail shows when.");
+      grid.onTold(workspace.action()::set);
+      grid.onSelect(
+          row -> {
+            last = lanes.indexOf(this);
+            workspace.focusOn(row.now().symbol());
+          });
+      grid.theme(workspace.theme().get());
+      widthProperty().addListener((o, was, is) -> Platform.runLater(this::fit));
+    }
+
+    private void fit() {
+      if (narrow != (getWidth() < NARROW_BELOW)) {
+        narrow = !narrow;
+        grid.columns(narrow ? StreamColumns.NARROW : StreamColumns.ALL);
+        rows();
+      }
+    }
+
+    private void rows() {
+      List<Streamed> own = all.stream().filter(holds).toList();
+      grid.rows(own);
+      long lately = own.stream().filter(row -> row.age() < LATELY).count();
+      count.setText(lately + (lately == 1 ? " symbol" : " symbols") + " in 5 min");
+    }
+  }
+
+  StreamLanes(Workspace workspace) {
+    this.workspace = workspace;
+    setId("lanes");
+    workspace.theme().addListener((o, was, is) -> lanes.forEach(lane -> lane.grid.theme(is)));
+    workspace
+        .focus()
+        .addListener(
+            (o, was, is) ->
+                workspace
+                    .session()
+                    .numberOf(is)
+                    .ifPresent(number -> lanes.forEach(lane -> lane.grid.mark(number))));
+    divide(division);
+  }
+
+  /** How it is divided. */
+  Division division() {
+    return division;
+  }
+
+  /** Other scans have lanes of their own. */
+  void scansChanged() {
+    if (division == Division.BY_SCAN) {
+      divide(division);
+    }
+  }
+
+  /** Divides it otherwise. */
+  void divide(Division wanted) {
+    division = wanted;
+    lanes.clear();
+    switch (wanted) {
+      case ONE -> lanes.add(new Lane("Hits", row -> true));
+      case TWO -> {
+        lanes.add(new Lane("Strength", Streamed::isStrength));
+        lanes.add(new Lane("Weakness", row -> !row.isStrength()));
+      }
+      case BY_SCAN ->
+          workspace.scans().stream()
+              .filter(scan -> !workspace.alerts().silenced().get().contains(scan.name()))
+              .limit(MOST_LANES)
+              .forEach(
+                  scan ->
+                      lanes.add(
+                          new Lane(
+                              scan.name(), row -> row.hits().newest().scan().equals(scan.name()))));
+    }
+    place();
+    lanes.forEach(Lane::rows);
+  }
+
+  /** Two lanes beside each other, four in a square. */
+  private void place() {
+    getChildren().clear();
+    getColumnConstraints().clear();
+    getRowConstraints().clear();
+    int columns = lanes.size() == 1 ? 1 : 2;
+    int rows = Math.max(1, (lanes.size() + columns - 1) / columns);
+    for (int i = 0; i < columns; i++) {
+      ColumnConstraints column = new ColumnConstraints();
+      column.setPercentWidth(100.0 / columns);
+      getColumnConstraints().add(column);
+    }
+    for (int i = 0; i < rows; i++) {
+      RowConstraints row = new RowConstraints();
+      row.setPercentHeight(100.0 / rows);
+      row.setVgrow(Priority.ALWAYS);
+      getRowConstraints().add(row);
+    }
+    for (int i = 0; i < lanes.size(); i++) {
+      Node lane = lanes.get(i);
+      add(lane, i % columns, i / columns);
+    }
+  }
+
+  /** Shows the newest hits. */
+  void show(List<Streamed> newest) {
+    all = newest;
+    lanes.forEach(Lane::rows);
+  }
+
+  /** Goes to the next row of the lane that was walked last. */
+  void next() {
+    Lane lane = lane();
+    if (lane != null) {
+      lane.grid.move(1);
+    }
+  }
+
+  private @Nullable Lane lane() {
+    return lanes.isEmpty() ? null : lanes.get(Math.min(last, lanes.size() - 1));
+  }
+}

@@ -1,0 +1,356 @@
+package kelvo.desktop.live;
+
+import java.time.DateTimeException;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Function;
+import javafx.geometry.Pos;
+import javafx.scene.control.ContextMenu;
+import javafx.scene.control.Label;
+import javafx.scene.control.Menu;
+import javafx.scene.control.MenuItem;
+import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import kelvo.desktop.grid.Grid;
+import kelvo.desktop.theme.Numbers;
+import kelvo.desktop.theme.SmallButton;
+import kelvo.desktop.workspace.Followed;
+import kelvo.desktop.workspace.Workspace;
+import kelvo.journal.DayBook;
+import kelvo.journal.Decision;
+import kelvo.scan.Scan;
+import kelvo.scan.Side;
+import kelvo.trade.OpenPosition;
+import kelvo.universe.PastedSymbols;
+import kelvo.view.WatchView;
+import kelvo.watchlist.TheTen;
+import kelvo.watchlist.Watchlist;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * The watchlists: the Ten and the trader's own, one at a time, each symbol with its plan on a
+ * scale, what rings next and what is held.
+ */
+final class WatchPanel extends BorderPane {
+  private static final double FADED = 0.5;
+  private static final double FIELD_WIDTH = 260;
+
+  private final Workspace workspace;
+  private final Grid<WatchView.Watched> table = new Grid<>("Watchlist", WatchView.Watched::symbol);
+  private final HBox chips = new HBox(4);
+  private final TextField field = new TextField();
+  private final Label foot = new Label();
+  private final ContextMenu menu = new ContextMenu();
+  private final Followed<List<WatchView.Watched>> followed;
+  private String shown = TheTen.NAME;
+  private List<WatchView.Watching> watching = List.of();
+  private @Nullable Scan follows;
+  private Function<String, Boolean> typed = text -> false;
+
+  WatchPanel(Workspace workspace) {
+    this.workspace = workspace;
+    setId("watch");
+    followed = new Followed<>(workspace, this::rows);
+    getStyleClass().add("card");
+    setTop(head());
+    setCenter(table);
+    foot.getStyleClass().addAll("faded", "small");
+    HBox below = new HBox(foot);
+    below.getStyleClass().addAll("part", "divided");
+    setBottom(below);
+    table.columns(WatchColumns.ALL);
+    table.strength(row -> row.hasLeft() ? FADED : 1);
+    table.more(PlanScale::words);
+    table.onTold(workspace.action()::set);
+    table.onSelect(row -> workspace.focusOn(row.symbol()));
+    table.theme(workspace.theme().get());
+    workspace.theme().addListener((o, was, is) -> table.theme(is));
+    workspace.focus().addListener((o, was, is) -> table.mark(is));
+    workspace.book().addListener((o, was, is) -> followAgain());
+    workspace.clock().addListener((o, was, is) -> followAgain());
+    workspace.lists().lists().addListener((o, was, is) -> listsChanged());
+    listsChanged();
+  }
+
+  private VBox head() {
+    Label title = new Label("Watch");
+    title.getStyleClass().add("title");
+    title.setTooltip(
+        new Tooltip("The Ten, and lists of your own; a click with the other button changes one"));
+    HBox.setHgrow(chips, Priority.ALWAYS);
+    chips.setAlignment(Pos.CENTER_LEFT);
+    HBox line = new HBox(8, title, chips);
+    line.setAlignment(Pos.CENTER_LEFT);
+    field.setVisible(false);
+    field.setManaged(false);
+    field.setPrefWidth(FIELD_WIDTH);
+    field.setId("watch-field");
+    field.setOnAction(
+        e -> {
+          if (typed.apply(field.getText())) {
+            closeField();
+          }
+        });
+    field
+        .focusedProperty()
+        .addListener(
+            (o, was, is) -> {
+              if (!is) {
+                closeField();
+              }
+            });
+    VBox head = new VBox(4, line, field);
+    head.getStyleClass().addAll("part", "divided");
+    return head;
+  }
+
+  private void ask(String prompt, Function<String, Boolean> answer) {
+    typed = answer;
+    field.clear();
+    field.setPromptText(prompt);
+    field.setAccessibleText(prompt);
+    field.setVisible(true);
+    field.setManaged(true);
+    field.requestFocus();
+  }
+
+  private void closeField() {
+    field.setVisible(false);
+    field.setManaged(false);
+  }
+
+  private void listsChanged() {
+    List<Watchlist> lists = workspace.lists().lists().get();
+    if (lists.stream().noneMatch(list -> list.name().equals(shown))) {
+      shown = TheTen.NAME;
+    }
+    chips.getChildren().setAll(chip(TheTen.NAME, "The Ten"));
+    for (Watchlist list : lists) {
+      ToggleButton chip = chip(list.name(), words(list));
+      chip.setOnContextMenuRequested(
+          e -> {
+            menu.getItems().setAll(actions(list));
+            menu.show(chip, e.getScreenX(), e.getScreenY());
+          });
+      chips.getChildren().add(chip);
+    }
+    Region space = new Region();
+    HBox.setHgrow(space, Priority.ALWAYS);
+    chips
+        .getChildren()
+        .addAll(
+            SmallButton.of(
+                "+",
+                "Another list",
+                () ->
+                    ask(
+                        "name of the list",
+                        name -> {
+                          workspace.lists().add(name);
+                          show(name.strip());
+                          return true;
+                        })));
+    followAgain();
+  }
+
+  private String words(Watchlist list) {
+    int standing = list.on(workspace.day()).entries().size();
+    return list.name()
+        + (list.follows().isEmpty() ? "" : " ↩ " + list.follows())
+        + (standing == 0 ? "" : " · " + standing);
+  }
+
+  private ToggleButton chip(String name, String words) {
+    ToggleButton chip = new ToggleButton(words);
+    chip.getStyleClass().setAll("toggle-button", "small-button");
+    chip.setFocusTraversable(false);
+    chip.setUserData(name);
+    chip.setSelected(name.equals(shown));
+    chip.setMinWidth(USE_PREF_SIZE);
+    chip.setOnAction(e -> show(name));
+    return chip;
+  }
+
+  private List<MenuItem> actions(Watchlist list) {
+    Menu follow = new Menu("Follow a scan");
+    follow
+        .getItems()
+        .add(item("none", () -> change(list.following(""), list.name() + " follows nothing")));
+    for (Scan scan : workspace.scans()) {
+      follow
+          .getItems()
+          .add(
+              item(
+                  scan.name(),
+                  () ->
+                      change(
+                          list.following(scan.name()), list.name() + " follows " + scan.name())));
+    }
+    return List.of(
+        item(
+            "Paste symbols…",
+            () -> ask("paste symbols; \"until 2031-03-14\" at the end ends them", this::paste)),
+        follow,
+        item("Remove the list", () -> workspace.lists().remove(list)));
+  }
+
+  private static MenuItem item(String words, Runnable action) {
+    MenuItem item = new MenuItem(words);
+    item.setOnAction(e -> action.run());
+    return item;
+  }
+
+  private void change(Watchlist changed, String what) {
+    workspace.lists().change(changed, what);
+  }
+
+  /** Takes symbols from anywhere into the list that is shown, until a date if one stands there. */
+  private boolean paste(String text) {
+    int at = text.toLowerCase(java.util.Locale.ROOT).lastIndexOf(" until ");
+    LocalDate until = null;
+    if (at >= 0) {
+      try {
+        until = LocalDate.parse(text.substring(at + 7).strip());
+      } catch (DateTimeException e) {
+        workspace
+            .action()
+            .set("The date is written as 2031-03-14, found \"" + text.substring(at + 7) + "\"");
+        return false;
+      }
+    }
+    PastedSymbols found =
+        PastedSymbols.in(
+            at < 0 ? text : text.substring(0, at),
+            symbol -> workspace.session().numberOf(symbol).isPresent());
+    Watchlist list = workspace.lists().named(shown);
+    change(
+        list.with(found.known(), until),
+        found.known().size() + " symbols on " + shown + others(found));
+    return true;
+  }
+
+  private static String others(PastedSymbols found) {
+    return found.others().isEmpty() ? "" : "; not listed: " + String.join(", ", found.others());
+  }
+
+  /** Adds the symbol in focus to the list that is shown. */
+  void add() {
+    String symbol = workspace.focus().get();
+    if (symbol.isEmpty()) {
+      workspace.action().set("No symbol in focus: J takes the first");
+    } else if (shown.equals(TheTen.NAME)) {
+      workspace.action().set("K on Morning keeps " + symbol + " for the Ten; + makes another list");
+    } else {
+      change(workspace.lists().named(shown).with(List.of(symbol), null), symbol + " on " + shown);
+    }
+  }
+
+  /** Takes the symbol in focus off the list that is shown. */
+  void take() {
+    String symbol = workspace.focus().get();
+    Watchlist list = workspace.lists().named(shown);
+    if (!shown.equals(TheTen.NAME) && list.holds(symbol)) {
+      change(list.without(symbol), symbol + " off " + shown);
+    } else {
+      workspace.action().set(symbol + " does not stand on " + shown + " by hand");
+    }
+  }
+
+  private void show(String name) {
+    shown = name;
+    chips.getChildren().stream()
+        .filter(ToggleButton.class::isInstance)
+        .forEach(chip -> ((ToggleButton) chip).setSelected(name.equals(chip.getUserData())));
+    follow();
+  }
+
+  /** It is seen from now on. */
+  void shown() {
+    follow();
+  }
+
+  void hidden() {
+    followed.stop();
+  }
+
+  private void follow() {
+    watching = now();
+    follows = scan();
+    followed.follow(new WatchView(workspace.session(), watching, follows));
+    table.emptyText(
+        shown.equals(TheTen.NAME)
+            ? "Nobody is kept yet: go to Morning (2), choose a symbol and press K."
+            : "Nobody is on it yet: A adds the symbol in focus, the other button on its name"
+                + " pastes symbols or lets it follow a scan.");
+  }
+
+  /** Another moment, decision, level or fill may change what is watched. */
+  private void followAgain() {
+    if (followed.isFollowing()
+        && (!now().equals(watching) || !java.util.Objects.equals(scan(), follows))) {
+      follow();
+    }
+  }
+
+  private @Nullable Scan scan() {
+    String name = workspace.lists().named(shown).follows();
+    return workspace.scans().stream()
+        .filter(scan -> scan.name().equals(name))
+        .findFirst()
+        .orElse(null);
+  }
+
+  private List<WatchView.Watching> now() {
+    DayBook book = workspace.book().get();
+    long moment = workspace.now();
+    TheTen ten = TheTen.at(book, moment);
+    List<OpenPosition> open =
+        OpenPosition.of(
+            workspace.settings().now().fees().on(book.tradedUntil(moment)),
+            workspace.settings().now().review().cost());
+    List<String> symbols =
+        shown.equals(TheTen.NAME)
+            ? ten.symbols()
+            : workspace.lists().named(shown).on(workspace.day()).symbols();
+    List<WatchView.Watching> made = new ArrayList<>();
+    for (String symbol : symbols) {
+      Optional<Decision> decided = book.decisionOn(symbol, moment);
+      made.add(
+          new WatchView.Watching(
+              symbol,
+              decided.map(Decision::side).orElse(Side.UP),
+              book.levelsOn(symbol, moment),
+              open.stream()
+                  .filter(position -> position.symbol().equals(symbol))
+                  .findFirst()
+                  .orElse(null)));
+    }
+    return made;
+  }
+
+  private void rows(List<WatchView.Watched> rows) {
+    table.rows(rows);
+    double result =
+        rows.stream()
+            .filter(row -> row.watching().held() != null)
+            .mapToDouble(row -> row.watching().held().result(row.card().price()))
+            .sum();
+    long held = rows.stream().filter(row -> row.watching().held() != null).count();
+    int free = workspace.desk().mostKept().get() - rows.size();
+    foot.setText(
+        (shown.equals(TheTen.NAME) ? Math.max(0, free) + " places free" : rows.size() + " watched")
+            + (held == 0 ? ", nothing held" : ", " + held + " held: " + Numbers.money(result)));
+  }
+
+  void next(int places) {
+    table.move(places);
+  }
+}
