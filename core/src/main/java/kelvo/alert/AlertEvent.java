@@ -1,6 +1,7 @@
 package kelvo.alert;
 
 import kelvo.hit.Hit;
+import kelvo.scan.Side;
 import kelvo.tape.HaltReason;
 import kelvo.tape.Price;
 import kelvo.trigger.Trigger;
@@ -13,6 +14,7 @@ import kelvo.trigger.Trigger;
  * @param kind what it is
  * @param source the scan's name; empty for a halt
  * @param words what happened, in words
+ * @param side which way it looks
  * @param price {@link Price} units; {@link Price#NONE} when unknown
  * @param rangeRatio of the five minutes before; NaN when unknown
  * @param volumeBurst likewise
@@ -25,6 +27,7 @@ public record AlertEvent(
     Kind kind,
     String source,
     String words,
+    Side side,
     long price,
     double rangeRatio,
     double volumeBurst,
@@ -49,6 +52,7 @@ public record AlertEvent(
         kind,
         kind == Kind.HALT ? "" : hit.scan(),
         hit.trigger().words(),
+        hit.side(),
         hit.price(),
         hit.fields().of("range ratio"),
         hit.fields().of("volume burst"),
@@ -64,6 +68,7 @@ public record AlertEvent(
         Kind.HALT,
         "",
         "halted, " + HaltReason.words(reason),
+        Side.BOTH,
         price,
         Double.NaN,
         Double.NaN,

@@ -8,6 +8,7 @@ import java.util.Set;
 import kelvo.alert.AlertEvent.Kind;
 import kelvo.alert.Ring.Outcome;
 import kelvo.alert.Ring.Rank;
+import kelvo.scan.Side;
 import kelvo.time.DayTime;
 import kelvo.time.Phases;
 import org.junit.jupiter.api.Test;
@@ -29,6 +30,7 @@ class AlertPolicyTest {
         kind,
         source,
         "new high of day",
+        Side.UP,
         82_000,
         Double.NaN,
         Double.NaN,

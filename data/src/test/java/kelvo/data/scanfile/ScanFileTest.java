@@ -43,9 +43,9 @@ class ScanFileTest {
   }
 
   @Test
-  void theShippedScansAreTenWithNamesOfTheirOwn() {
+  void theShippedScansHaveNamesOfTheirOwn() {
     assertThat(ScanFile.shipped(Vocabulary.DEFAULT))
-        .hasSize(10)
+        .hasSize(13)
         .extracting(Scan::name)
         .doesNotHaveDuplicates();
   }

@@ -1,5 +1,6 @@
 package kelvo.desktop.alert;
 
+import java.util.List;
 import java.util.function.Supplier;
 import javafx.application.Platform;
 import javafx.stage.Window;
@@ -11,6 +12,8 @@ import org.jspecify.annotations.Nullable;
 
 /** Shows and sounds the alerts of a workspace at a window, as they are switched on. */
 public final class AlertBell {
+  private static final long APART_MS = 900;
+
   private final Workspace workspace;
   private final Supplier<@Nullable Window> window;
 
@@ -39,25 +42,42 @@ public final class AlertBell {
       AlertPopup.show(owner, stays(), ring, () -> workspace.focusOn(ring.event().symbol()));
     }
     if (workspace.alerts().sound().get() && !workspace.alerts().isTooFastToHear()) {
-      sound();
+      sound(List.of(AlertTone.of(ring)));
     }
   }
 
-  /** Sounds as loud as it is set, on a thread of its own, since audio devices may be slow. */
-  public void sound() {
+  /** Sounds all kinds of alerts in turn, as loud as it is set. */
+  public void test() {
+    sound(List.of(AlertTone.values()));
+  }
+
+  /** On a thread of its own, since audio devices may be slow. */
+  private void sound(List<AlertTone> tones) {
     double volume = workspace.settings().now().number(SettingCatalogue.VOLUME);
     Thread.ofVirtual()
         .start(
             () -> {
               try {
-                String problem = AlertSound.play(volume);
-                if (problem != null) {
-                  Platform.runLater(() -> workspace.action().set(problem));
-                }
+                play(tones, volume);
               } catch (RuntimeException e) {
                 workspace.troubles().tell("playing the sound of an alert", e);
+              } catch (InterruptedException e) {
+                Thread.currentThread().interrupt();
               }
             });
+  }
+
+  private void play(List<AlertTone> tones, double volume) throws InterruptedException {
+    for (AlertTone tone : tones) {
+      String problem = AlertSound.play(tone, volume);
+      if (problem != null) {
+        Platform.runLater(() -> workspace.action().set(problem));
+        return;
+      }
+      if (tones.size() > 1) {
+        Thread.sleep(APART_MS);
+      }
+    }
   }
 
   private void warn(@Nullable KnownEvent event) {

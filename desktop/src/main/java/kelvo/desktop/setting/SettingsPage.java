@@ -160,7 +160,10 @@ public final class SettingsPage extends BorderPane {
   private void more(Setting.Group group, List<Node> of) {
     String wanted = find.getText().strip().toLowerCase(Locale.ROOT);
     if (group == Setting.Group.ALERTS && "sound test".contains(wanted)) {
-      of.add(line("Hear an alert as loud as it is set.", SmallButton.of("Test", "", test)));
+      of.add(
+          line(
+              "Hear the six tones as loud as it is set: halt of yours, halt, held, strength, weakness, scan.",
+              SmallButton.of("Test", "", test)));
     }
     if (group == Setting.Group.LIMITS && "the ten holds most kept".contains(wanted)) {
       Spinner<Integer> most =

@@ -68,7 +68,7 @@ public final class MainWindow extends BorderPane {
     top = new TopBar(workspace);
     AlertBell bell =
         new AlertBell(workspace, () -> getScene() == null ? null : getScene().getWindow());
-    settings = new SettingsPage(workspace, bell::sound, () -> shownStage().node().requestFocus());
+    settings = new SettingsPage(workspace, bell::test, () -> shownStage().node().requestFocus());
     finder = new Finder(workspace, () -> shownStage().node().requestFocus());
     if (workspace.stage().get().equals(StageKind.NONE)) {
       workspace.stage().set(Stages.FIRST);
