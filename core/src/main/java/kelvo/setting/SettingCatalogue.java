@@ -101,6 +101,15 @@ public final class SettingCatalogue {
           new Amount(1, 100, 0, "% of the price"),
           "25");
 
+  /** What a day may lose. */
+  public static final Setting LOSS_LIMIT =
+      now(
+          "loss limit",
+          Group.LIMITS,
+          "What a day may lose: the header warns at half of it and at the whole; 0 for no limit.",
+          new Amount(0, 1e7, 2, "dollars"),
+          "0");
+
   /** Where a phase begins. */
   public static final Setting PREMARKET = phase("premarket", "07:00");
 
@@ -250,6 +259,7 @@ public final class SettingCatalogue {
           RINGS_A_MINUTE,
           RINGS_A_PHASE,
           FAR_LEVEL,
+          LOSS_LIMIT,
           PREMARKET,
           MORNING,
           MIDDAY,

@@ -3,8 +3,12 @@ package kelvo.desktop;
 import static kelvo.desktop.OpenedWindow.until;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
+import java.util.stream.Collectors;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -15,6 +19,10 @@ import kelvo.level.LevelKind;
 import kelvo.setting.SettingCatalogue;
 import kelvo.tape.Price;
 import kelvo.time.DayTime;
+import kelvo.trade.CostMethod;
+import kelvo.trade.Fill;
+import kelvo.trade.FillSide;
+import kelvo.view.DayResultView;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -97,6 +105,55 @@ class SettingsPageTest {
 
     WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.undo());
     until(() -> opened.workspace.theme().get() == Theme.DAYBREAK && !kept().contains("night"));
+  }
+
+  @Test
+  void theDaysLossLimitWarnsInTheHeaderAtHalfAndAtTheWhole(FxRobot robot) {
+    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.seek(DayTime.LAST));
+    until(() -> opened.shown().moment() == DayTime.LAST);
+    double net =
+        opened
+            .shown()
+            .look(
+                new DayResultView(
+                    opened.workspace.session(),
+                    opened.workspace.book().get().tradedUntil(DayTime.LAST),
+                    CostMethod.FIRST_IN_FIRST_OUT))
+            .net();
+    List<Fill> lost = List.of(bought("TIDARC", net + 5_000), sold("TIDARC"));
+    WaitForAsyncUtils.waitForAsyncFx(
+        5_000,
+        () -> {
+          opened.workspace.trader().filled(lost);
+          opened.workspace.settings().set(SettingCatalogue.LOSS_LIMIT, "8000");
+        });
+    until(() -> loud(robot).contains("Half the loss limit"));
+
+    WaitForAsyncUtils.waitForAsyncFx(
+        5_000, () -> opened.workspace.settings().set(SettingCatalogue.LOSS_LIMIT, "4000"));
+    until(() -> loud(robot).contains("Loss limit reached"));
+    WaitForAsyncUtils.waitForAsyncFx(
+        5_000, () -> opened.workspace.settings().set(SettingCatalogue.LOSS_LIMIT, "0"));
+    until(() -> loud(robot).isEmpty());
+  }
+
+  private static Fill bought(String symbol, double dollars) {
+    return fill(symbol, FillSide.BUY, BigDecimal.valueOf(dollars + 1).setScale(2, RoundingMode.UP));
+  }
+
+  private static Fill sold(String symbol) {
+    return fill(symbol, FillSide.SELL, BigDecimal.ONE);
+  }
+
+  private static Fill fill(String symbol, FillSide side, BigDecimal price) {
+    return new Fill(
+        DayTime.of(15, 0), symbol, side, BigDecimal.ONE, price, BigDecimal.ZERO, "loser", "");
+  }
+
+  private static String loud(FxRobot robot) {
+    return robot.lookup(".loud").queryAllAs(Label.class).stream()
+        .map(Label::getText)
+        .collect(Collectors.joining());
   }
 
   @Test

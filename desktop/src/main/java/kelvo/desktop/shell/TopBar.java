@@ -79,7 +79,7 @@ final class TopBar extends HBox {
     date.getStyleClass().add("clock");
     Label kind = new Label(hours.date().getYear() + " · " + hours.kind().words());
     kind.getStyleClass().addAll("faded", "small");
-    VBox box = new VBox(2, date, kind, new FeedState(workspace));
+    VBox box = new VBox(2, date, kind, new FeedState(workspace), new LossState(workspace));
     box.setMinWidth(DATE_WIDTH);
     box.setMaxWidth(DATE_WIDTH);
     box.setAlignment(Pos.CENTER_LEFT);

@@ -82,7 +82,7 @@ public final class TraderDay implements DrawnLevels {
   }
 
   /** Takes all fills that the feed or the broker has told so far. */
-  void filled(List<Fill> fills) {
+  public void filled(List<Fill> fills) {
     ledger.addFills(day, fills);
     book.set(book.get().adding(fills));
   }
