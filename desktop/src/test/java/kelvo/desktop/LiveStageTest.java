@@ -212,6 +212,18 @@ class LiveStageTest {
     until(() -> titles(robot).contains("Hits") && !titles(robot).contains("Strength"));
   }
 
+  @Test
+  void theStreamIsOfAWatchlistOnly(FxRobot robot) {
+    until(() -> !lane(robot).rows().isEmpty());
+    WaitForAsyncUtils.waitForAsyncFx(
+        5_000,
+        () -> opened.workspace.lists().change(Watchlist.of("Mine", List.of("TIDARC")), "mine"));
+    robot.clickOn("everyone").clickOn("Mine");
+
+    until(() -> lane(robot).rows().size() == 1);
+    assertThat(lane(robot).rows().getFirst().now().symbol()).isEqualTo("TIDARC");
+  }
+
   private static List<String> titles(FxRobot robot) {
     return robot.lookup(".title").queryAllAs(Label.class).stream().map(Label::getText).toList();
   }

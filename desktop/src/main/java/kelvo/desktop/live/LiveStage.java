@@ -1,6 +1,9 @@
 package kelvo.desktop.live;
 
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
+import java.util.function.Predicate;
 import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.beans.value.ObservableValue;
 import javafx.collections.ListChangeListener;
@@ -14,6 +17,7 @@ import javafx.scene.control.Control;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.control.SplitPane;
+import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
@@ -34,6 +38,7 @@ public final class LiveStage extends BorderPane implements DayStage {
   /** Its kind. */
   public static final StageKind KIND = new StageKind("Live", 3, "fth-activity");
 
+  private static final String EVERYONE = "everyone";
   private static final double WATCH_SHARE = 0.34;
   private static final double RANG_FROM = 0.8;
 
@@ -44,7 +49,10 @@ public final class LiveStage extends BorderPane implements DayStage {
   private final StreamLanes lanes;
   private final RangPanel rang;
   private final MenuButton scans = new MenuButton("Scans in the stream");
+  private final ComboBox<String> who = new ComboBox<>();
   private final Followed<List<StreamView.Streamed>> rows;
+  private List<StreamView.Streamed> newest = List.of();
+  private Predicate<StreamView.Streamed> lists = row -> true;
 
   /** The stage of a window. */
   public LiveStage(Workspace workspace) {
@@ -69,6 +77,7 @@ public final class LiveStage extends BorderPane implements DayStage {
                   nameScans();
                   followAgain();
                 });
+    workspace.lists().lists().addListener((o, was, is) -> nameLists());
     workspace.alerts().silenced().addListener((o, was, is) -> followAgain());
   }
 
@@ -88,16 +97,46 @@ public final class LiveStage extends BorderPane implements DayStage {
         e ->
             lanes.divide(
                 Division.values()[Math.max(0, division.getSelectionModel().getSelectedIndex())]));
-    for (Control control : List.of(popup, sound, scans, division)) {
+    nameLists();
+    who.setAccessibleText("Whose hits are listed");
+    who.setTooltip(new Tooltip("Whose hits are listed: everyone's, or those of a watchlist"));
+    who.setOnAction(e -> filter());
+    for (Control control : List.of(popup, sound, scans, division, who)) {
       control.setFocusTraversable(false);
       control.setMinWidth(USE_PREF_SIZE);
     }
     Region space = new Region();
     HBox.setHgrow(space, Priority.ALWAYS);
-    HBox line = new HBox(12, division, scans, space, popup, sound);
+    HBox line = new HBox(12, division, who, scans, space, popup, sound);
     line.getStyleClass().addAll("card", "part");
     line.setAlignment(Pos.CENTER_LEFT);
     return line;
+  }
+
+  private void nameLists() {
+    String chosen = who.getValue() == null ? EVERYONE : who.getValue();
+    List<String> names = new ArrayList<>(List.of(EVERYONE, TheTen.NAME));
+    workspace.lists().lists().get().forEach(list -> names.add(list.name()));
+    if (!who.getItems().equals(names)) {
+      who.getItems().setAll(names);
+      who.setValue(names.contains(chosen) ? chosen : EVERYONE);
+    }
+  }
+
+  /** Lists the hits of everyone, or of a watchlist as it is now. */
+  private void filter() {
+    String name = who.getValue();
+    if (name == null || name.equals(EVERYONE)) {
+      lists = row -> true;
+    } else {
+      Set<String> symbols =
+          Set.copyOf(
+              name.equals(TheTen.NAME)
+                  ? TheTen.at(workspace.book().get(), workspace.now()).symbols()
+                  : workspace.lists().named(name).on(workspace.day()).symbols());
+      lists = row -> symbols.contains(row.now().symbol());
+    }
+    lanes.show(newest.stream().filter(lists).toList());
   }
 
   /** The scans as they are now; those that are switched off stay so. */
@@ -151,6 +190,7 @@ public final class LiveStage extends BorderPane implements DayStage {
             workspace.session(), workspace.scans(), workspace.alerts().silenced().get()));
     halts.shown();
     watch.shown();
+    rang.seen(true);
   }
 
   @Override
@@ -158,10 +198,12 @@ public final class LiveStage extends BorderPane implements DayStage {
     rows.stop();
     halts.hidden();
     watch.hidden();
+    rang.seen(false);
   }
 
-  private void stream(List<StreamView.Streamed> newest) {
-    lanes.show(newest);
+  private void stream(List<StreamView.Streamed> rows) {
+    newest = rows;
+    filter();
     boolean still = workspace.feed() == null && workspace.speed().get() == 0;
     int ten = TheTen.at(workspace.book().get(), workspace.now()).symbols().size();
     nextStep.set(

@@ -4,6 +4,9 @@ import java.util.List;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -24,17 +27,25 @@ import kelvo.view.RangView;
 final class RangPanel extends BorderPane {
   private final Workspace workspace;
   private final Grid<Ring> table = new Grid<>("Rang", ring -> ring);
+  private final ImbalanceList imbalances;
   private final Label count = new Label();
   private final Button quiet;
   private long lookedUntil;
+  private boolean seen;
 
   RangPanel(Workspace workspace) {
     this.workspace = workspace;
     setId("rang");
     lookedUntil = workspace.now();
     getStyleClass().add("card");
-    Label title = new Label("Rang");
-    title.getStyleClass().add("title");
+    imbalances = new ImbalanceList(workspace);
+    ToggleButton title = tab("Rang", "What has rung today", () -> showList(false));
+    ToggleButton waiting =
+        tab("Imbalances", "What the auctions of open and close cannot pair", () -> showList(true));
+    ToggleGroup tabs = new ToggleGroup();
+    title.setToggleGroup(tabs);
+    waiting.setToggleGroup(tabs);
+    title.setSelected(true);
     count.getStyleClass().addAll("faded", "small");
     count.setMinWidth(0);
     quiet =
@@ -48,6 +59,7 @@ final class RangPanel extends BorderPane {
         new HBox(
             8,
             title,
+            waiting,
             count,
             space,
             quiet,
@@ -66,6 +78,31 @@ final class RangPanel extends BorderPane {
     workspace.alerts().rang().addListener((o, was, is) -> show(is));
     workspace.alerts().quiet().addListener((o, was, is) -> showQuiet(is));
     show(workspace.alerts().rang().get());
+  }
+
+  private static ToggleButton tab(String words, String help, Runnable show) {
+    ToggleButton tab = new ToggleButton(words);
+    tab.getStyleClass().setAll("toggle-button", "small-button");
+    tab.setTooltip(new Tooltip(help));
+    tab.setFocusTraversable(false);
+    tab.setMinWidth(USE_PREF_SIZE);
+    tab.setOnAction(
+        e -> {
+          tab.setSelected(true);
+          show.run();
+        });
+    return tab;
+  }
+
+  private void showList(boolean ofImbalances) {
+    setCenter(ofImbalances ? imbalances : table);
+    imbalances.follow(ofImbalances && seen);
+  }
+
+  /** It is seen from now on, or no longer. */
+  void seen(boolean now) {
+    seen = now;
+    imbalances.follow(now && getCenter() == imbalances);
   }
 
   private static List<GridColumn<Ring>> columns() {
