@@ -2,6 +2,7 @@ package kelvo.alert;
 
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -20,31 +21,21 @@ public final class AlertPolicy {
   private final Map<String, ScanBudget> budgets = new HashMap<>();
   private final Set<Key> seen = new HashSet<>();
   private final StrengthRanks strengths = new StrengthRanks();
-  private AlertLimits limits;
-  private long quietUntil;
+  private final AlertLimits limits;
+  private final List<Silence> silences;
 
   /** What an alert is about: a symbol, and what happens to it. */
   private record Key(int security, String source, String words) {}
 
-  /** A policy for a session of these phases. */
-  public AlertPolicy(Phases phases, AlertLimits limits) {
+  /**
+   * A policy for a session of these phases.
+   *
+   * @param silences when less rings
+   */
+  public AlertPolicy(Phases phases, AlertLimits limits, List<Silence> silences) {
     this.phases = phases;
     this.limits = limits;
-  }
-
-  /** Goes by other limits from now on. */
-  public void limits(AlertLimits others) {
-    limits = others;
-  }
-
-  /** Lets only halts and held symbols ring until a moment. */
-  public void quietUntil(long moment) {
-    quietUntil = moment;
-  }
-
-  /** Until when it is quiet. */
-  public long quietUntil() {
-    return quietUntil;
+    this.silences = List.copyOf(silences);
   }
 
   /** What becomes of an event; empty when it concerns nobody. */
@@ -60,7 +51,7 @@ public final class AlertPolicy {
   }
 
   private Outcome outcome(AlertEvent event, Rank rank, Key key, double strength) {
-    if (isQuiet(event, rank)) {
+    if (silences.stream().anyMatch(silence -> silence.holdsBack(event, rank))) {
       return Outcome.QUIET;
     }
     Cooldown cooldown = cooldowns.get(key);
@@ -77,10 +68,5 @@ public final class AlertPolicy {
       cooldowns.put(key, new Cooldown(event.at(), limits.cooldown()));
     }
     return Outcome.RINGS;
-  }
-
-  private boolean isQuiet(AlertEvent event, Rank rank) {
-    boolean always = rank == Rank.HALT_OF_MINE || rank == Rank.HELD || rank == Rank.HALT_ELSEWHERE;
-    return event.at() < quietUntil && !always;
   }
 }

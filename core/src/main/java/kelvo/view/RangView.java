@@ -7,6 +7,7 @@ import kelvo.alert.AlertLimits;
 import kelvo.alert.AlertPolicy;
 import kelvo.alert.AttentionOverDay;
 import kelvo.alert.Ring;
+import kelvo.alert.Silence;
 import kelvo.hit.Hit;
 import kelvo.session.Session;
 import kelvo.state.Halts;
@@ -31,8 +32,7 @@ public final class RangView implements View<RangView.Rang> {
   private final Session session;
   private final AttentionOverDay attention;
   private final AlertLimits limits;
-  private final long quietFrom;
-  private final long quietUntil;
+  private final List<Silence> silences;
   private AlertPolicy policy;
   private int program = -1;
   private int hitsTaken;
@@ -43,21 +43,15 @@ public final class RangView implements View<RangView.Rang> {
   /**
    * What rings for a trader.
    *
-   * @param quietFrom from when only halts and held symbols ring
-   * @param quietUntil until when
+   * @param silences when less rings
    */
   public RangView(
-      Session session,
-      AttentionOverDay attention,
-      AlertLimits limits,
-      long quietFrom,
-      long quietUntil) {
+      Session session, AttentionOverDay attention, AlertLimits limits, List<Silence> silences) {
     this.session = session;
     this.attention = attention;
     this.limits = limits;
-    this.quietFrom = quietFrom;
-    this.quietUntil = quietUntil;
-    policy = new AlertPolicy(session.phases(), limits);
+    this.silences = List.copyOf(silences);
+    policy = new AlertPolicy(session.phases(), limits, silences);
   }
 
   @Override
@@ -66,7 +60,7 @@ public final class RangView implements View<RangView.Rang> {
     int[] status = session.tape().statusEvents(moment.events());
     if (moment.program() != program || hits.size() < hitsTaken || status.length < statusTaken) {
       program = moment.program();
-      policy = new AlertPolicy(session.phases(), limits);
+      policy = new AlertPolicy(session.phases(), limits, silences);
       rings.clear();
       heldBack = 0;
       hitsTaken = 0;
@@ -113,7 +107,6 @@ public final class RangView implements View<RangView.Rang> {
   }
 
   private void take(AlertEvent event) {
-    policy.quietUntil(event.at() >= quietFrom ? quietUntil : 0);
     policy
         .take(event, attention.at(event.at()))
         .ifPresent(

@@ -15,11 +15,19 @@ import org.junit.jupiter.api.Test;
 
 class AlertPolicyTest {
   private static final long START = DayTime.of(9, 41);
+  private static final long QUIET = DayTime.of(12, 0);
+  private static final long SNOOZED = DayTime.of(13, 0);
   private static final Attention ATTENTION =
       new Attention(
           Set.of("HELDXX"), Set.of("KELPOR", "TIDARC"), Set.of("Opening highs"), Set.of());
 
-  private final AlertPolicy policy = new AlertPolicy(Phases.DEFAULT, AlertLimits.DEFAULT);
+  private final AlertPolicy policy =
+      new AlertPolicy(
+          Phases.DEFAULT,
+          AlertLimits.DEFAULT,
+          List.of(
+              Silence.ofAll(QUIET, QUIET + DayTime.MINUTE),
+              new Silence(SNOOZED, SNOOZED + 10 * DayTime.MINUTE, "KELPOR")));
 
   private static AlertEvent event(
       long at, String symbol, Kind kind, String source, double dollars) {
@@ -129,15 +137,22 @@ class AlertPolicyTest {
 
   @Test
   void whileItIsQuietOnlyHaltsAndHeldSymbolsRing() {
-    policy.quietUntil(START + DayTime.MINUTE);
-    assertThat(ring(START, "KELPOR", "a").outcome()).isEqualTo(Outcome.QUIET);
-    assertThat(ring(START, "HELDXX", "a").outcome()).isEqualTo(Outcome.RINGS);
+    assertThat(ring(QUIET, "KELPOR", "a").outcome()).isEqualTo(Outcome.QUIET);
+    assertThat(ring(QUIET, "HELDXX", "a").outcome()).isEqualTo(Outcome.RINGS);
     assertThat(
             policy
-                .take(event(START, "KELPOR", Kind.HALT, "", 1), ATTENTION)
+                .take(event(QUIET, "KELPOR", Kind.HALT, "", 1), ATTENTION)
                 .orElseThrow()
                 .outcome())
         .isEqualTo(Outcome.RINGS);
-    assertThat(ring(START + DayTime.MINUTE, "KELPOR", "a").outcome()).isEqualTo(Outcome.RINGS);
+    assertThat(ring(QUIET + DayTime.MINUTE, "KELPOR", "a").outcome()).isEqualTo(Outcome.RINGS);
+  }
+
+  @Test
+  void aSnoozedSymbolIsSilentAndNoOther() {
+    assertThat(ring(SNOOZED, "KELPOR", "a").outcome()).isEqualTo(Outcome.QUIET);
+    assertThat(ring(SNOOZED, "TIDARC", "a").outcome()).isEqualTo(Outcome.RINGS);
+    assertThat(ring(SNOOZED + 10 * DayTime.MINUTE, "KELPOR", "a").outcome())
+        .isEqualTo(Outcome.RINGS);
   }
 }

@@ -7,6 +7,7 @@ import java.util.Set;
 import kelvo.alert.AlertLimits;
 import kelvo.alert.AttentionOverDay;
 import kelvo.alert.Ring;
+import kelvo.alert.Silence;
 import kelvo.hit.Program;
 import kelvo.hit.TestSessions;
 import kelvo.job.Progress;
@@ -49,13 +50,12 @@ class RangViewTest {
   private final SessionRun run =
       SessionRun.of(session, new Program(List.of(RISERS), List.of()), Progress.NONE);
 
-  private RangView view(long quietFrom, long quietUntil) {
+  private RangView view(Silence... silences) {
     return new RangView(
         session,
         new AttentionOverDay(BOOK, List.of(), Set.of(), Set.of()),
         AlertLimits.DEFAULT,
-        quietFrom,
-        quietUntil);
+        List.of(silences));
   }
 
   private RangView.Rang at(RangView view, long moment) {
@@ -66,7 +66,7 @@ class RangViewTest {
 
   @Test
   void onlyWhatConcernsTheTraderAtItsMomentRings() {
-    RangView.Rang rang = at(view(0, 0), DayTime.of(10, 0));
+    RangView.Rang rang = at(view(), DayTime.of(10, 0));
 
     assertThat(rang.rings())
         .extracting(ring -> ring.event().symbol(), Ring::rank)
@@ -80,17 +80,18 @@ class RangViewTest {
 
   @Test
   void goingOnAndGoingBackSayTheSameAsAskingAnew() {
-    RangView walked = view(0, 0);
+    RangView walked = view();
     at(walked, DayTime.of(9, 41));
     RangView.Rang late = at(walked, DayTime.of(10, 0));
 
-    assertThat(late).isEqualTo(at(view(0, 0), DayTime.of(10, 0)));
-    assertThat(at(walked, DayTime.of(9, 42))).isEqualTo(at(view(0, 0), DayTime.of(9, 42)));
+    assertThat(late).isEqualTo(at(view(), DayTime.of(10, 0)));
+    assertThat(at(walked, DayTime.of(9, 42))).isEqualTo(at(view(), DayTime.of(9, 42)));
   }
 
   @Test
   void quietHoldsBackAllButHaltsAndWhatIsHeld() {
-    RangView.Rang rang = at(view(DayTime.of(9, 39), DayTime.of(9, 50)), DayTime.of(10, 0));
+    RangView.Rang rang =
+        at(view(Silence.ofAll(DayTime.of(9, 39), DayTime.of(9, 50))), DayTime.of(10, 0));
 
     assertThat(rang.rings()).extracting(Ring::rank).containsExactly(Ring.Rank.HALT_ELSEWHERE);
     assertThat(rang.heldBack()).isEqualTo(2);

@@ -198,9 +198,9 @@ class LiveStageTest {
                         ring.event().symbol().equals(symbol) && ring.rank() == Ring.Rank.WATCHED));
 
     robot.type(KeyCode.Q);
-    until(() -> opened.workspace.alerts().quiet().get().until() == DayTime.of(11, 30));
+    until(() -> opened.workspace.alerts().quietUntil() == DayTime.of(11, 30));
     robot.type(KeyCode.Q);
-    until(() -> opened.workspace.alerts().quiet().get().until() == 0);
+    until(() -> opened.workspace.alerts().quietUntil() == 0);
   }
 
   @Test

@@ -56,8 +56,7 @@ class RingsOfTheDemoTest {
         session,
         new AttentionOverDay(DayBook.EMPTY, List.of(watched), all, Set.of()),
         AlertLimits.DEFAULT,
-        0,
-        0);
+        List.of());
   }
 
   private static RangView.Rang at(RangView view, long moment) {

@@ -4,18 +4,26 @@ import java.util.List;
 import java.util.function.Supplier;
 import javafx.application.Platform;
 import javafx.stage.Window;
+import kelvo.alert.AlertEvent;
 import kelvo.alert.Ring;
 import kelvo.desktop.workspace.Workspace;
 import kelvo.session.KnownEvent;
 import kelvo.setting.SettingCatalogue;
+import kelvo.tape.Price;
+import kelvo.time.DayTime;
 import org.jspecify.annotations.Nullable;
 
 /** Shows and sounds the alerts of a workspace at a window, as they are switched on. */
 public final class AlertBell {
   private static final long APART_MS = 900;
 
+  /** In a replay that is too fast to be heard, so much time lies between two popups at least. */
+  private static final long POPUPS_APART = 1_000_000_000L;
+
   private final Workspace workspace;
   private final Supplier<@Nullable Window> window;
+  private final AlertPopups popups = new AlertPopups();
+  private long poppedAt = Long.MIN_VALUE / 2;
 
   /**
    * From now on alerts are shown and heard.
@@ -38,12 +46,29 @@ public final class AlertBell {
     if (ring == null || owner == null) {
       return;
     }
-    if (workspace.alerts().popup().get()) {
-      AlertPopup.show(owner, stays(), ring, () -> workspace.focusOn(ring.event().symbol()));
+    boolean isFast = workspace.alerts().isTooFastToHear();
+    boolean isTooSoon = isFast && System.nanoTime() - poppedAt < POPUPS_APART;
+    if (workspace.alerts().popup().get() && !isTooSoon) {
+      poppedAt = System.nanoTime();
+      pop(owner, ring);
     }
-    if (workspace.alerts().sound().get() && !workspace.alerts().isTooFastToHear()) {
+    if (workspace.alerts().sound().get() && !isFast) {
       sound(List.of(AlertTone.of(ring)));
     }
+  }
+
+  private void pop(Window owner, Ring ring) {
+    AlertEvent event = ring.event();
+    popups.show(
+        owner,
+        stays(),
+        event.symbol() + "  " + event.words() + (ring.isFirst() ? ", first today" : ""),
+        DayTime.seconds(event.at())
+            + (event.price() == Price.NONE ? "" : "  at " + Price.text(event.price()))
+            + "  "
+            + event.source(),
+        () -> workspace.focusOn(event.symbol()),
+        () -> workspace.alerts().snooze(event.symbol()));
   }
 
   /** Sounds all kinds of alerts in turn, as loud as it is set. */
@@ -83,7 +108,8 @@ public final class AlertBell {
   private void warn(@Nullable KnownEvent event) {
     Window owner = window.get();
     if (event != null && owner != null && workspace.alerts().popup().get()) {
-      AlertPopup.show(owner, stays(), event);
+      popups.show(
+          owner, stays(), event.title(), "at " + DayTime.minutes(event.at()), () -> {}, null);
     }
   }
 }

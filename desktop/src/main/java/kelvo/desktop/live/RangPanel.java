@@ -16,7 +16,6 @@ import kelvo.desktop.grid.Grid;
 import kelvo.desktop.grid.GridColumn;
 import kelvo.desktop.theme.SmallButton;
 import kelvo.desktop.theme.Tone;
-import kelvo.desktop.workspace.Alerts;
 import kelvo.desktop.workspace.Workspace;
 import kelvo.tape.Price;
 import kelvo.time.DayTime;
@@ -76,7 +75,7 @@ final class RangPanel extends BorderPane {
     table.theme(workspace.theme().get());
     workspace.theme().addListener((o, was, is) -> table.theme(is));
     workspace.alerts().rang().addListener((o, was, is) -> show(is));
-    workspace.alerts().quiet().addListener((o, was, is) -> showQuiet(is));
+    workspace.alerts().silences().addListener((o, was, is) -> showQuiet());
     show(workspace.alerts().rang().get());
   }
 
@@ -151,17 +150,17 @@ final class RangPanel extends BorderPane {
             + " today, "
             + rang.heldBack()
             + " held back");
-    showQuiet(workspace.alerts().quiet().get());
+    showQuiet();
   }
 
-  private void showQuiet(Alerts.Quiet set) {
-    boolean isQuiet = workspace.now() < set.until();
-    quiet.setText(isQuiet ? "Quiet until " + DayTime.minutes(set.until()) : "Quiet");
+  private void showQuiet() {
+    long until = workspace.alerts().quietUntil();
+    quiet.setText(until > 0 ? "Quiet until " + DayTime.minutes(until) : "Quiet");
   }
 
   /** Quiet until the next phase, or no longer. */
   void turnQuiet() {
-    if (workspace.now() < workspace.alerts().quiet().get().until()) {
+    if (workspace.alerts().quietUntil() > 0) {
       workspace.alerts().notQuiet();
       return;
     }

@@ -1,15 +1,15 @@
 package kelvo.desktop.workspace;
 
+import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import javafx.beans.property.BooleanProperty;
-import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
-import javafx.beans.property.SimpleObjectProperty;
 import kelvo.alert.AttentionOverDay;
 import kelvo.alert.Ring;
+import kelvo.alert.Silence;
 import kelvo.session.KnownEvent;
 import kelvo.setting.SettingCatalogue;
 import kelvo.time.DayTime;
@@ -25,11 +25,7 @@ public final class Alerts {
   /** From so many times the speed of the day on there is no sound. */
   private static final double SILENT_FROM = 4;
 
-  /** The time during which only halts and held symbols ring. */
-  public record Quiet(long from, long until) {
-    /** None. */
-    public static final Quiet NONE = new Quiet(0, 0);
-  }
+  private static final long SNOOZE = 10 * DayTime.MINUTE;
 
   private final Workspace workspace;
   private final ReadOnlyObjectWrapper<Set<String>> silenced = new ReadOnlyObjectWrapper<>(Set.of());
@@ -38,7 +34,8 @@ public final class Alerts {
   private final ReadOnlyObjectWrapper<@Nullable KnownEvent> coming = new ReadOnlyObjectWrapper<>();
   private final ReadOnlyObjectWrapper<RangView.Rang> rang =
       new ReadOnlyObjectWrapper<>(new RangView.Rang(0, List.of(), 0));
-  private final ObjectProperty<Quiet> quiet = new SimpleObjectProperty<>(Quiet.NONE);
+  private final ReadOnlyObjectWrapper<List<Silence>> silences =
+      new ReadOnlyObjectWrapper<>(List.of());
   private final Followed<RangView.Rang> followed;
   private long toldUntil = Long.MAX_VALUE;
 
@@ -63,7 +60,7 @@ public final class Alerts {
             });
     silenced.addListener((o, was, is) -> again());
     ringing.addListener((o, was, is) -> again());
-    quiet.addListener((o, was, is) -> again());
+    silences.addListener((o, was, is) -> again());
   }
 
   private void again() {
@@ -74,8 +71,7 @@ public final class Alerts {
             workspace.session(),
             new AttentionOverDay(workspace.book().get(), lists, ringing.get(), silenced.get()),
             workspace.settings().now().alerts(),
-            quiet.get().from(),
-            quiet.get().until()));
+            silences.get()));
   }
 
   /** What is newer than what was told last rings, while the day goes on. */
@@ -125,21 +121,53 @@ public final class Alerts {
     return workspace.feed() == null && workspace.speed().get() >= SILENT_FROM;
   }
 
-  /** The time during which only halts and held symbols ring. */
-  public ReadOnlyObjectProperty<Quiet> quiet() {
-    return quiet;
+  /** The times during which less rings. */
+  public ReadOnlyObjectProperty<List<Silence>> silences() {
+    return silences.getReadOnlyProperty();
+  }
+
+  /** Until when only halts and held symbols ring; 0 when everything does. */
+  public long quietUntil() {
+    long now = workspace.now();
+    return silences.get().stream()
+        .filter(silence -> silence.symbol().isEmpty())
+        .filter(silence -> silence.from() <= now && now < silence.until())
+        .mapToLong(Silence::until)
+        .max()
+        .orElse(0);
   }
 
   /** Lets only halts and held symbols ring from now until a moment. */
   public void quietUntil(long moment) {
-    quiet.set(new Quiet(workspace.now(), moment));
+    silence(Silence.ofAll(workspace.now(), moment));
     workspace.action().set("Quiet until " + DayTime.minutes(moment));
   }
 
-  /** Lets everything ring again. */
+  /** Lets everything ring again that is not snoozed. */
   public void notQuiet() {
-    quiet.set(Quiet.NONE);
+    long now = workspace.now();
+    silences.set(
+        silences.get().stream()
+            .map(
+                silence ->
+                    silence.symbol().isEmpty() && silence.until() > now
+                        ? Silence.ofAll(silence.from(), now)
+                        : silence)
+            .toList());
     workspace.action().set("Everything rings again");
+  }
+
+  /** Lets a symbol ring no more for ten minutes. */
+  public void snooze(String symbol) {
+    long until = workspace.now() + SNOOZE;
+    silence(new Silence(workspace.now(), until, symbol));
+    workspace.action().set(symbol + " is silent until " + DayTime.minutes(until));
+  }
+
+  private void silence(Silence more) {
+    List<Silence> all = new ArrayList<>(silences.get());
+    all.add(more);
+    silences.set(List.copyOf(all));
   }
 
   /** Switches a scan off or on in the stream and in alerts. */
