@@ -87,7 +87,7 @@ public class SeekBenchmark {
             new CardsView(session, followed),
             new NewsView(session, CatalystFilter.ALL),
             new QuoteView(session, focus),
-            new MinutesView(session, focus),
+            new MinutesView(session, focus, 250_000),
             new DaysView(session, focus),
             new FactsView(session, focus, CheckRule.DEFAULT),
             new PrintsView(session, focus),

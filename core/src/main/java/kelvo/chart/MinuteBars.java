@@ -21,7 +21,9 @@ public final class MinuteBars {
   private final Session session;
   private final int security;
   private SymbolState state;
+  private final double blocksFrom;
   private final List<MinuteBar> closed = new ArrayList<>();
+  private final List<Block> blocks = new ArrayList<>();
   private int newest = EventTape.NONE;
   private long minute = -1;
   private long open;
@@ -32,10 +34,20 @@ public final class MinuteBars {
   private double vwap;
   private double ema9;
 
-  /** No bars yet. */
+  /** No bars yet, and no blocks. */
   public MinuteBars(Session session, int security) {
+    this(session, security, Double.POSITIVE_INFINITY);
+  }
+
+  /**
+   * No bars yet.
+   *
+   * @param blocksFrom from how many dollars on a print is a block
+   */
+  public MinuteBars(Session session, int security, double blocksFrom) {
     this.session = session;
     this.security = security;
+    this.blocksFrom = blocksFrom;
     state = SymbolState.fresh(session, security);
   }
 
@@ -62,6 +74,7 @@ public final class MinuteBars {
   private void take(EventTape tape, int event) {
     if (tape.kind(event) == EventKind.CORRECTION) {
       closed.clear();
+      blocks.clear();
       minute = -1;
       open = Price.NONE;
       state = state.replayed(event, this::after);
@@ -86,9 +99,29 @@ public final class MinuteBars {
     }
     int flags = TapeRules.flags(tape.conditions(event), session.hours().regular(at));
     price(then.correctedPrice(event), flags);
+    if ((effect & Effect.PRINT) != 0) {
+      block(then, event);
+    }
     volume += (effect & Effect.PRINT) != 0 ? then.correctedShares(event) : 0;
     vwap = then.vwapAt(minute * DayTime.MINUTE);
     ema9 = then.ema9();
+  }
+
+  private void block(SymbolState then, int event) {
+    int conditions = session.tape().conditions(event);
+    Block block =
+        new Block(
+            session.tape().time(event), then.correctedPrice(event), then.correctedShares(event));
+    if (block.dollars() >= blocksFrom
+        && TapeRules.isOfTheMoment(conditions)
+        && !TapeRules.isCross(conditions)) {
+      blocks.add(block);
+    }
+  }
+
+  /** The blocks of the bars so far, oldest first; those of auctions are none. */
+  public List<Block> blocks() {
+    return List.copyOf(blocks);
   }
 
   private void price(long price, int flags) {

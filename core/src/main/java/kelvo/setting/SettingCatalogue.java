@@ -28,6 +28,15 @@ public final class SettingCatalogue {
           new Amount(90, 125, 0, "%"),
           "100");
 
+  /** From how much money on a print stands on the chart. */
+  public static final Setting BLOCKS =
+      now(
+          "block",
+          Group.LOOK,
+          "A print of at least so much money stands on the chart as a ring, at its price and time.",
+          new Amount(10_000, 1e9, 0, "dollars"),
+          "250000");
+
   /** Whether the line of the next step stands on a stage. */
   public static final Setting NEXT_STEPS =
       now(
@@ -250,6 +259,7 @@ public final class SettingCatalogue {
       List.of(
           THEME,
           TEXT_SIZE,
+          BLOCKS,
           NEXT_STEPS,
           POPUPS,
           POPUP_SECONDS,

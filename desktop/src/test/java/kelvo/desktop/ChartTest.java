@@ -105,7 +105,7 @@ class ChartTest {
   @Test
   void aChartOnWhichNothingChangedIsNotPaintedAgain() {
     int security = opened.workspace.session().numberOf("TIDARC").orElseThrow();
-    MinutesView view = new MinutesView(opened.workspace.session(), security);
+    MinutesView view = new MinutesView(opened.workspace.session(), security, 250_000);
     MinutesView.DayOfMinutes shown = opened.shown().look(view);
     int before = show(shown, shown.moment());
 
@@ -127,7 +127,8 @@ class ChartTest {
                   day.minutes(),
                   day.references(),
                   day.hits(),
-                  day.halts()),
+                  day.halts(),
+                  day.blocks()),
               List.of(),
               List.of(),
               opened.workspace.day(),

@@ -4,13 +4,16 @@ import java.time.LocalDate;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.text.TextAlignment;
+import kelvo.chart.Block;
 import kelvo.chart.GroupedBars;
 import kelvo.chart.Measurement;
 import kelvo.desktop.theme.Theme;
 import kelvo.desktop.theme.Tone;
+import kelvo.field.Unit;
 import kelvo.history.MinuteBar;
 import kelvo.level.Level;
 import kelvo.scan.Side;
@@ -63,6 +66,7 @@ public final class IntradayChart extends ChartCanvas {
       List<ReferenceLevel> references,
       List<Mark> hits,
       List<Halts.Halt> halts,
+      List<Block> blocks,
       List<Level> levels,
       List<Fill> fills) {
     static Content of(MinutesView.DayOfMinutes symbol, List<Level> levels, List<Fill> fills) {
@@ -74,6 +78,7 @@ public final class IntradayChart extends ChartCanvas {
           symbol.references(),
           symbol.hits().stream().map(h -> new Mark(h.at(), h.price(), h.side())).toList(),
           symbol.halts(),
+          symbol.blocks(),
           levels,
           fills);
     }
@@ -211,6 +216,7 @@ public final class IntradayChart extends ChartCanvas {
     averages(g, axis, seen);
     levels(new LevelLines(g, theme(), axis, plotWidth(), labels), axis, shown);
     hits(g, axis, shown.hits());
+    blocks(g, axis, shown.blocks());
     fills(g, axis, shown.fills());
     labels.price(
         axis.y(Price.dollars(shown.price())),
@@ -390,6 +396,32 @@ public final class IntradayChart extends ChartCanvas {
     }
   }
 
+  /** A ring at the price and time of each print of much money, larger for more. */
+  private void blocks(GraphicsContext g, Axis axis, List<Block> blocks) {
+    double most = blocks.stream().mapToDouble(Block::dollars).max().orElse(1);
+    g.setStroke(theme().colour(Tone.INK));
+    for (Block block : blocks) {
+      double radius = 3 + 5 * Math.sqrt(block.dollars() / most);
+      double at = x(block.at());
+      double y = axis.y(Price.dollars(block.price()));
+      if (at >= 0 && at <= plotWidth()) {
+        g.strokeOval(at - radius, y - radius, 2 * radius, 2 * radius);
+      }
+    }
+  }
+
+  private String blocksOf(long bar) {
+    Content shown = content;
+    return shown == null
+        ? ""
+        : shown.blocks().stream()
+            .filter(block -> block.at() / barLength() * barLength() == bar)
+            .map(
+                block ->
+                    "  ○ " + Unit.SHARES.text(block.shares()) + " at " + Price.text(block.price()))
+            .collect(Collectors.joining());
+  }
+
   private void fills(GraphicsContext g, Axis axis, List<Fill> fills) {
     g.setFont(Theme.strongFont(10));
     g.setTextAlign(TextAlignment.CENTER);
@@ -411,7 +443,7 @@ public final class IntradayChart extends ChartCanvas {
         .filter(b -> b.start() == bar)
         .findFirst()
         .map(b -> words(b.open(), b.high(), b.low(), b.close(), b.volume()))
-        .map(words -> DayTime.minutes(bar) + words)
+        .map(words -> DayTime.minutes(bar) + words + blocksOf(bar))
         .orElse(DayTime.minutes(bar) + "  no print");
   }
 }

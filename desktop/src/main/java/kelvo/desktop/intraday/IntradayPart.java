@@ -1,6 +1,7 @@
 package kelvo.desktop.intraday;
 
 import javafx.beans.value.ChangeListener;
+import javafx.beans.value.ObservableValue;
 import javafx.beans.value.WeakChangeListener;
 import javafx.scene.Node;
 import javafx.scene.layout.BorderPane;
@@ -13,6 +14,8 @@ import kelvo.desktop.workspace.PartKind;
 import kelvo.desktop.workspace.SymbolPart;
 import kelvo.desktop.workspace.Workspace;
 import kelvo.journal.DayBook;
+import kelvo.setting.SettingCatalogue;
+import kelvo.setting.Settings;
 import kelvo.view.MinutesView;
 import org.jspecify.annotations.Nullable;
 
@@ -29,7 +32,10 @@ public final class IntradayPart implements SymbolPart {
   /** Held here, since the workspace outlives windows of their own. */
   private final ChangeListener<DayBook> repaint = (o, was, is) -> paint();
 
+  private final ChangeListener<Settings> settings = this::settingsChanged;
+
   private MinutesView.@Nullable DayOfMinutes shown;
+  private String symbol = "";
 
   /** A chart of a window. */
   public IntradayPart(Workspace workspace, ChartChoice choice) {
@@ -45,6 +51,14 @@ public final class IntradayPart implements SymbolPart {
               paint();
             });
     workspace.book().addListener(new WeakChangeListener<>(repaint));
+    workspace.settings().settings().addListener(new WeakChangeListener<>(settings));
+  }
+
+  private void settingsChanged(ObservableValue<? extends Settings> of, Settings was, Settings is) {
+    boolean others = !is.text(SettingCatalogue.BLOCKS).equals(was.text(SettingCatalogue.BLOCKS));
+    if (others && followed.isFollowing()) {
+      show(symbol);
+    }
   }
 
   @Override
@@ -53,14 +67,20 @@ public final class IntradayPart implements SymbolPart {
   }
 
   @Override
-  public void show(String symbol) {
+  public void show(String wanted) {
+    symbol = wanted;
     hide();
     shown = null;
     workspace
         .session()
-        .numberOf(symbol)
+        .numberOf(wanted)
         .ifPresentOrElse(
-            security -> followed.follow(new MinutesView(workspace.session(), security)),
+            security ->
+                followed.follow(
+                    new MinutesView(
+                        workspace.session(),
+                        security,
+                        workspace.settings().now().number(SettingCatalogue.BLOCKS))),
             this::paint);
   }
 
@@ -71,12 +91,12 @@ public final class IntradayPart implements SymbolPart {
 
   private void paint() {
     MinutesView.DayOfMinutes day = shown;
-    String symbol = day == null ? "" : day.symbol();
+    String painted = day == null ? "" : day.symbol();
     DayBook book = workspace.book().get();
     chart.show(
         day,
-        book.levelsOn(symbol, workspace.now()),
-        book.fillsUntil(workspace.now()).stream().filter(f -> f.symbol().equals(symbol)).toList(),
+        book.levelsOn(painted, workspace.now()),
+        book.fillsUntil(workspace.now()).stream().filter(f -> f.symbol().equals(painted)).toList(),
         workspace.day(),
         workspace.session().hours().close());
   }

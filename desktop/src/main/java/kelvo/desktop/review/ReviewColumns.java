@@ -26,7 +26,7 @@ final class ReviewColumns {
         GridColumn.<ReviewedTrade>words(
                 "verdict",
                 "On a hit; late: far beyond its price or long after it; off plan: no hit behind it",
-                58,
+                70,
                 t -> t.verdict().words())
             .toned(t -> t.verdict() == TradeVerdict.ON_A_HIT ? Tone.INK : Tone.BAD),
         GridColumn.words(
