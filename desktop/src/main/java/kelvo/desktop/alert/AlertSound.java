@@ -33,7 +33,7 @@ final class AlertSound {
       }
       clip.addLineListener(
           event -> {
-            if (event.getType() == LineEvent.Type.STOP) {
+            if (event.getType().equals(LineEvent.Type.STOP)) {
               clip.close();
             }
           });

@@ -51,14 +51,12 @@ final class StreamLanes extends GridPane {
 
   /** One lane with its heading. */
   private final class Lane extends BorderPane {
-    private final String title;
     private final Predicate<Streamed> holds;
     private final Label count = new Label();
     private final Grid<Streamed> grid;
     private boolean narrow;
 
     Lane(String title, Predicate<Streamed> holds) {
-      this.title = title;
       this.holds = holds;
       grid = new Grid<>(title, row -> row.hits().newest().security());
       Label name = new Label(title);

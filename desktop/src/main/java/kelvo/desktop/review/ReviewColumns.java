@@ -22,11 +22,11 @@ final class ReviewColumns {
     return List.of(
         GridColumn.<ReviewedTrade>symbolsWithSide(
             t -> arrow(t.trade().side().direction()) + t.trade().symbol()),
-        GridColumn.words("entry", "Time of the first fill", 60, ReviewColumns::entry),
+        GridColumn.words("entry", "Time of the first fill", 74, ReviewColumns::entry),
         GridColumn.<ReviewedTrade>words(
                 "verdict",
                 "On a hit; late: far beyond its price or long after it; off plan: no hit behind it",
-                70,
+                58,
                 t -> t.verdict().words())
             .toned(t -> t.verdict() == TradeVerdict.ON_A_HIT ? Tone.INK : Tone.BAD),
         GridColumn.words(
