@@ -44,8 +44,9 @@ final class Pictures {
 
   private static final String SECOND_LOOK = "second-look";
   private static final String BREADTH = "breadth";
+  private static final String SETTINGS = "settings";
 
-  /** Those of docs/screenshots, in both themes. */
+  /** Those of docs/screenshots, the three stages of most of the day in both themes. */
   static final List<Shot> MAIN_VIEWS = List.copyOf(mainViews());
 
   private final Workspace workspace;
@@ -80,18 +81,20 @@ final class Pictures {
 
   private static List<Shot> mainViews() {
     List<Shot> views = new ArrayList<>();
+    Theme day = Theme.DAYBREAK;
+    views.add(new Shot("universe", UniverseStage.KIND, "08:58:00", "ORBTOW", day));
+    views.add(new Shot("scan", MorningStage.KIND, "08:58:00", "ORBTOW", day));
+    views.add(new Shot("wall", MorningStage.KIND, "09:20:00", "GENSED", day));
+    views.add(new Shot(SECOND_LOOK, MorningStage.KIND, "10:00:00", "TIDARC", day));
+    views.add(new Shot("catalysts", CatalystsStage.KIND, "09:40:00", "TIDARC", day));
+    views.add(new Shot("symbol", LiveStage.KIND, "10:25:00", "TIDARC", day));
+    views.add(new Shot(BREADTH, LiveStage.KIND, "09:58:00", "TIDARC", day));
+    views.add(new Shot(SETTINGS, MorningStage.KIND, "08:58:00", "TIDARC", day));
     for (Theme theme : Theme.values()) {
-      views.add(new Shot("universe", UniverseStage.KIND, "08:58:00", "ORBTOW", theme));
-      views.add(new Shot("morning", MorningStage.KIND, "08:58:00", "ORBTOW", theme));
-      views.add(new Shot("scan", MorningStage.KIND, "08:58:00", "ORBTOW", theme));
-      views.add(new Shot("wall", MorningStage.KIND, "09:20:00", "GENSED", theme));
-      views.add(new Shot(SECOND_LOOK, MorningStage.KIND, "10:00:00", "TIDARC", theme));
-      views.add(new Shot("live", LiveStage.KIND, "10:44:30", "DENBOT", theme));
-      views.add(new Shot("catalysts", CatalystsStage.KIND, "09:40:00", "TIDARC", theme));
+      views.add(new Shot("morning", MorningStage.KIND, "08:58:00", "TIDARC", theme));
+      views.add(new Shot("live", LiveStage.KIND, "10:06:30", "TIDARC", theme));
       views.add(new Shot("review", ReviewStage.KIND, "16:30:00", "KELPOR", theme));
-      views.add(new Shot("symbol", LiveStage.KIND, "10:25:00", "TIDARC", theme));
     }
-    views.add(new Shot(BREADTH, LiveStage.KIND, "09:58:00", "TIDARC", Theme.DAYBREAK));
     return views;
   }
 
@@ -157,16 +160,28 @@ final class Pictures {
   private void begin(Shot shot) {
     if (shot.name().equals(SECOND_LOOK)) {
       pressSecondLook();
+    } else if (shot.name().equals(SETTINGS)) {
+      scene.getRoot().fireEvent(key(KeyCode.COMMA, ",", true));
     } else if (shot.name().equals(BREADTH)) {
       scene.lookup(TopBar.BREADTH).fireEvent(click());
     }
   }
 
+  /** Leaves it again. */
+  private void end(Shot shot) {
+    if (shot.name().equals(SECOND_LOOK)) {
+      pressSecondLook();
+    } else if (shot.name().equals(SETTINGS)) {
+      scene.getFocusOwner().fireEvent(key(KeyCode.ESCAPE, "", false));
+    }
+  }
+
   private void pressSecondLook() {
-    scene
-        .getRoot()
-        .fireEvent(
-            new KeyEvent(KeyEvent.KEY_PRESSED, "l", "l", KeyCode.L, false, false, false, false));
+    scene.getRoot().fireEvent(key(KeyCode.L, "l", false));
+  }
+
+  private static KeyEvent key(KeyCode code, String text, boolean control) {
+    return new KeyEvent(KeyEvent.KEY_PRESSED, text, text, code, false, control, false, false);
   }
 
   private static MouseEvent click() {
@@ -197,9 +212,7 @@ final class Pictures {
       Files.createDirectories(folder);
       Path file = folder.resolve(shot.name() + "-" + shot.theme().word() + ".png");
       ImageIO.write(withPopups(), "png", file.toFile());
-      if (shot.name().equals(SECOND_LOOK)) {
-        pressSecondLook();
-      }
+      end(shot);
       System.err.println("kelvo: wrote " + file);
       next();
     } catch (IOException e) {
