@@ -78,10 +78,8 @@ public final class KeyFiguresView implements View<List<KeyFiguresView.Figure>> {
     return new Figure(
         "times usual",
         times(number),
-        Double.isNaN(expected)
-            ? soFar + " so far"
-            : soFar + ", usual " + Unit.SHARES.text(expected),
-        "Volume since 04:00 over what is usual by this time of day.",
+        Double.isNaN(expected) ? soFar + " so far" : "usual " + Unit.SHARES.text(expected),
+        "Volume since 04:00, " + soFar + ", over what is usual by this time of day.",
         "relative volume",
         number);
   }
@@ -119,10 +117,12 @@ public final class KeyFiguresView implements View<List<KeyFiguresView.Figure>> {
     double usualRange = atr.at(state, now);
     String number = Unit.PERCENT.text(range / usualRange);
     return new Figure(
-        regular ? "range" : "range, premarket",
-        number.isEmpty() ? UNKNOWN : number + " ATR",
-        "usual " + dollars(usualRange),
-        "High less low, in average true ranges of 14 sessions; the usual one in dollars.",
+        regular ? "range" : "pm range",
+        times(number),
+        "of ATR " + dollars(usualRange),
+        "High less low, "
+            + (regular ? "of regular hours, " : "of the premarket, ")
+            + "in average true ranges of 14 sessions; the usual one in dollars.",
         regular ? "range in atrs" : "",
         number);
   }

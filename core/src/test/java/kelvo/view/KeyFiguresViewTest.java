@@ -38,9 +38,9 @@ class KeyFiguresViewTest {
 
     List<String> figures = figures(session);
 
-    assertThat(figures.get(0)).isEqualTo("3.3× | 12K, usual 3600");
+    assertThat(figures.get(0)).isEqualTo("3.3× | usual 3600");
     assertThat(figures.get(2)).isEqualTo("12K | 240.0× usual");
-    assertThat(figures.get(3)).isEqualTo("2.5 ATR | usual 0.40");
+    assertThat(figures.get(3)).isEqualTo("2.5× | of ATR 0.40");
     assertThat(figures.get(4)).isEqualTo("+4.8% | 10.50");
   }
 
@@ -67,7 +67,7 @@ class KeyFiguresViewTest {
     KeyFiguresView.Figure range =
         new KeyFiguresView(session, 0).look(new Moment(replay, List.of())).get(3);
 
-    assertThat(range.label()).isEqualTo("range, premarket");
+    assertThat(range.label()).isEqualTo("pm range");
     assertThat(range.field()).isEmpty();
   }
 
@@ -76,6 +76,6 @@ class KeyFiguresViewTest {
     List<String> figures = figures(TestSessions.after(List.of("10 10.20 9.80 10 1000")));
 
     assertThat(figures.get(0)).isEqualTo("– | 12K so far");
-    assertThat(figures.get(3)).isEqualTo("– | usual –");
+    assertThat(figures.get(3)).isEqualTo("– | of ATR –");
   }
 }

@@ -85,9 +85,7 @@ class LiveStageTest {
 
   private static List<String> named(FxRobot robot) {
     MenuButton scans =
-        robot
-            .lookup((Node n) -> n instanceof MenuButton b && b.getText().startsWith("Scans in"))
-            .query();
+        robot.lookup((Node n) -> n instanceof MenuButton b && b.getText().equals("Scans")).query();
     return scans.getItems().stream().map(MenuItem::getText).toList();
   }
 
@@ -208,7 +206,7 @@ class LiveStageTest {
     until(() -> !opened.workspace.hits().get().isEmpty());
     assertThat(titles(robot)).contains("Strength", "Weakness");
 
-    robot.clickOn("strength and weakness").clickOn("one lane");
+    robot.clickOn("two lanes").clickOn("one lane");
     until(() -> titles(robot).contains("Hits") && !titles(robot).contains("Strength"));
   }
 

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
 import javafx.scene.control.Label;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
@@ -29,6 +30,8 @@ final class ChecksPane extends VBox {
     super(4);
     Label title = new Label("Checks");
     title.getStyleClass().add("title");
+    title.setTooltip(
+        new Tooltip("Rules of yours that a candidate should pass before the open; C on Morning"));
     HBox heading = new HBox(8, title, summary);
     heading.setAlignment(javafx.geometry.Pos.BASELINE_LEFT);
     for (int column = 0; column < COLUMNS; column++) {

@@ -48,7 +48,7 @@ public final class LiveStage extends BorderPane implements DayStage {
   private final WatchPanel watch;
   private final StreamLanes lanes;
   private final RangPanel rang;
-  private final MenuButton scans = new MenuButton("Scans in the stream");
+  private final MenuButton scans = new MenuButton("Scans");
   private final ComboBox<String> who = new ComboBox<>();
   private final Followed<List<StreamView.Streamed>> rows;
   private List<StreamView.Streamed> newest = List.of();
@@ -93,6 +93,8 @@ public final class LiveStage extends BorderPane implements DayStage {
     }
     division.setValue(lanes.division().words());
     division.setAccessibleText("How the stream is divided");
+    division.setTooltip(new Tooltip("One lane, strength and weakness apart, or a lane a scan"));
+    scans.setTooltip(new Tooltip("Scans in the stream, and those that ring on any symbol"));
     division.setOnAction(
         e ->
             lanes.divide(
@@ -107,7 +109,7 @@ public final class LiveStage extends BorderPane implements DayStage {
     }
     Region space = new Region();
     HBox.setHgrow(space, Priority.ALWAYS);
-    HBox line = new HBox(12, division, who, scans, space, popup, sound);
+    HBox line = new HBox(8, division, who, scans, space, popup, sound);
     line.getStyleClass().addAll("card", "part");
     line.setAlignment(Pos.CENTER_LEFT);
     return line;

@@ -33,21 +33,21 @@ final class StreamColumns {
               row -> Numbers.percent(row.now().changePercent()))
           .toned(row -> Tone.ofChange(row.now().changePercent()));
 
-  /** Where there is little room: how often stands with what. */
+  /** Where there is little room: how often stands with what, which comes last. */
   static final List<GridColumn<Streamed>> NARROW =
       List.of(
           AGO,
           GridColumn.symbols(row -> row.now().symbol()),
+          CHANGE,
+          PRICE,
           GridColumn.<Streamed>words(
                   "what",
                   "The trigger of the newest hit, and how often it has fired without a pause.",
-                  90,
+                  84,
                   row ->
                       row.hits().newest().trigger().words().replaceFirst("^new ", "")
                           + (row.hits().repeats() > 1 ? " ×" + row.hits().repeats() : ""))
-              .growing(2),
-          PRICE,
-          CHANGE);
+              .growing(2));
 
   static final List<GridColumn<Streamed>> ALL =
       List.of(

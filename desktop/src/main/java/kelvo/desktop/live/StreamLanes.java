@@ -7,6 +7,7 @@ import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
@@ -24,8 +25,8 @@ final class StreamLanes extends GridPane {
   /** How the stream is divided. */
   enum Division {
     ONE("one lane"),
-    TWO("strength and weakness"),
-    BY_SCAN("a lane a scan");
+    TWO("two lanes"),
+    BY_SCAN("lane a scan");
 
     private final String words;
 
@@ -56,11 +57,12 @@ final class StreamLanes extends GridPane {
     private final Grid<Streamed> grid;
     private boolean narrow;
 
-    Lane(String title, Predicate<Streamed> holds) {
+    Lane(String title, String help, Predicate<Streamed> holds) {
       this.holds = holds;
       grid = new Grid<>(title, row -> row.hits().newest().security());
       Label name = new Label(title);
       name.getStyleClass().add("title");
+      name.setTooltip(new Tooltip(help));
       count.getStyleClass().addAll("faded", "small");
       HBox head = new HBox(8, name, count);
       head.setAlignment(Pos.BASELINE_LEFT);
@@ -130,10 +132,18 @@ final class StreamLanes extends GridPane {
     division = wanted;
     lanes.clear();
     switch (wanted) {
-      case ONE -> lanes.add(new Lane("Hits", row -> true));
+      case ONE -> lanes.add(new Lane("Hits", "A symbol a row, the newest hit first.", row -> true));
       case TWO -> {
-        lanes.add(new Lane("Strength", Streamed::isStrength));
-        lanes.add(new Lane("Weakness", row -> !row.isStrength()));
+        lanes.add(
+            new Lane(
+                "Strength",
+                "Whose newest hit looks up, or looks no way while the price is up on the day.",
+                Streamed::isStrength));
+        lanes.add(
+            new Lane(
+                "Weakness",
+                "Whose newest hit looks down, or looks no way while the price is down on the day.",
+                row -> !row.isStrength()));
       }
       case BY_SCAN ->
           workspace.scans().stream()
@@ -143,7 +153,9 @@ final class StreamLanes extends GridPane {
                   scan ->
                       lanes.add(
                           new Lane(
-                              scan.name(), row -> row.hits().newest().scan().equals(scan.name()))));
+                              scan.name(),
+                              scan.purpose(),
+                              row -> row.hits().newest().scan().equals(scan.name()))));
     }
     place();
     lanes.forEach(Lane::rows);

@@ -9,6 +9,7 @@ import java.util.Locale;
 import java.util.function.Function;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import javafx.beans.binding.Bindings;
 import javafx.collections.FXCollections;
 import javafx.collections.ListChangeListener;
 import javafx.geometry.Pos;
@@ -58,6 +59,9 @@ import org.jspecify.annotations.Nullable;
  */
 final class ScanEditor extends BorderPane {
   private static final double DEFAULT_SPLIT = 10;
+
+  /** Below this width the curve leaves more of it to the rules. */
+  private static final double NARROW = 640;
 
   private final Workspace workspace;
   private final ScanDesk desk;
@@ -120,7 +124,9 @@ final class ScanEditor extends BorderPane {
     scroll.setMinWidth(0);
     HBox.setHgrow(scroll, Priority.ALWAYS);
     curve.setPrefWidth(216);
-    curve.setMinWidth(200);
+    curve
+        .minWidthProperty()
+        .bind(Bindings.when(widthProperty().lessThan(NARROW)).then(150).otherwise(200));
     HBox middle = new HBox(6, scroll, curve);
     setTop(new VBox(4, head(close), purpose, line("Any of", anyOf, anyOfLeft)));
     setCenter(middle);

@@ -9,10 +9,14 @@ import javafx.scene.input.KeyEvent;
 import kelvo.desktop.theme.TextWidth;
 import kelvo.desktop.theme.Theme;
 
-/** A field for one sentence, which takes a second line when the sentence is longer than one. */
+/** A field for one sentence, which takes more lines, three at most, when it is longer than one. */
 final class RuleField extends TextArea {
   private static final double ONE_LINE = 24;
-  private static final double TWO_LINES = 42;
+  private static final double MORE_LINE = 18;
+  private static final int MOST_MORE = 2;
+
+  /** A line that is broken between words is not filled to its end. */
+  private static final double FILLED = 0.85;
 
   /** What the field's own edges take of its width. */
   private static final double EDGES = 30;
@@ -38,8 +42,12 @@ final class RuleField extends TextArea {
 
   private void fit() {
     double room = getWidth() - EDGES;
-    boolean isLong = room > 0 && TextWidth.of(getText(), Theme.font(TEXT_SIZE)) > room;
-    double height = isLong ? TWO_LINES : ONE_LINE;
+    double width = TextWidth.of(getText(), Theme.font(TEXT_SIZE));
+    int more =
+        room <= 0 || width <= room
+            ? 0
+            : Math.clamp((int) Math.ceil(width / (room * FILLED)) - 1, 1, MOST_MORE);
+    double height = ONE_LINE + more * MORE_LINE;
     setMinHeight(height);
     setPrefHeight(height);
     setMaxHeight(height);

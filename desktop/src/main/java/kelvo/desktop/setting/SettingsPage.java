@@ -49,6 +49,7 @@ public final class SettingsPage extends BorderPane {
     this.workspace = workspace;
     this.test = test;
     this.closed = closed;
+    setId("settings");
     getStyleClass().add("overlay");
     setMaxWidth(WIDTH);
     setVisible(false);
@@ -126,7 +127,7 @@ public final class SettingsPage extends BorderPane {
         isReadWithOther()
             ? "The phases count when this page is closed: the day is saved and read again."
             : "Kept in settings.json of "
-                + workspace.folder()
+                + workspace.folder().getFileName()
                 + ", which can be written by hand too.");
   }
 

@@ -172,7 +172,7 @@ final class Pictures {
     if (shot.name().equals(SECOND_LOOK)) {
       pressSecondLook();
     } else if (shot.name().equals(SETTINGS)) {
-      scene.getFocusOwner().fireEvent(key(KeyCode.ESCAPE, "", false));
+      scene.lookup("#settings").fireEvent(key(KeyCode.ESCAPE, "", false));
     }
   }
 

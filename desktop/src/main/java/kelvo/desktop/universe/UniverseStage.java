@@ -19,6 +19,8 @@ import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
 import kelvo.data.scanfile.UniverseTable;
@@ -116,6 +118,7 @@ public final class UniverseStage extends BorderPane implements DayStage {
   private HBox head() {
     names.setEditable(true);
     names.setPrefWidth(140);
+    names.setMinWidth(120);
     names.setAccessibleText("Universe; type a new name for another one");
     names.setTooltip(new Tooltip("Choose a universe, or type a new name for another one"));
     names.setOnAction(e -> choose(names.getValue()));
@@ -123,7 +126,6 @@ public final class UniverseStage extends BorderPane implements DayStage {
         new HBox(
             6,
             names,
-            standing,
             SmallButton.of(
                 "Looked through",
                 "Remembers today as the day of the last look",
@@ -156,6 +158,10 @@ public final class UniverseStage extends BorderPane implements DayStage {
       parts.put(part, button);
       tabs.getChildren().add(button);
     }
+    Region space = new Region();
+    HBox.setHgrow(space, Priority.ALWAYS);
+    tabs.getChildren().addAll(space, standing);
+    tabs.setAlignment(Pos.CENTER_LEFT);
     return tabs;
   }
 

@@ -94,6 +94,21 @@ class PicturesTest {
   }
 
   @Test
+  void thePageOfSettingsIsOnItsOwnPictureOnly() throws Exception {
+    take(
+        written,
+        new Pictures.Shot("before", MorningStage.KIND, "09:40:00", symbol, Theme.DAYBREAK),
+        new Pictures.Shot("settings", MorningStage.KIND, "09:40:00", symbol, Theme.DAYBREAK),
+        new Pictures.Shot("after", MorningStage.KIND, "09:40:00", symbol, Theme.DAYBREAK));
+
+    BufferedImage before = ImageIO.read(written.resolve("before-daybreak.png").toFile());
+    BufferedImage page = ImageIO.read(written.resolve("settings-daybreak.png").toFile());
+    BufferedImage after = ImageIO.read(written.resolve("after-daybreak.png").toFile());
+    assertThat(differing(before, page)).isGreaterThan(0.05);
+    assertThat(differing(before, after)).isLessThan(0.05);
+  }
+
+  @Test
   void aFolderThatCannotBeMadeEndsWithACode() throws Exception {
     Path file = Files.writeString(written.resolve("taken"), "a file");
 
