@@ -88,13 +88,14 @@ final class Pictures {
     views.add(new Shot(SECOND_LOOK, MorningStage.KIND, "10:00:00", "TIDARC", day));
     views.add(new Shot("catalysts", CatalystsStage.KIND, "09:40:00", "TIDARC", day));
     views.add(new Shot("symbol", LiveStage.KIND, "10:25:00", "TIDARC", day));
-    views.add(new Shot(BREADTH, LiveStage.KIND, "09:58:00", "TIDARC", day));
     views.add(new Shot(SETTINGS, MorningStage.KIND, "08:58:00", "TIDARC", day));
     for (Theme theme : Theme.values()) {
       views.add(new Shot("morning", MorningStage.KIND, "08:58:00", "TIDARC", theme));
       views.add(new Shot("live", LiveStage.KIND, "10:06:30", "TIDARC", theme));
       views.add(new Shot("review", ReviewStage.KIND, "16:30:00", "KELPOR", theme));
     }
+    // Last, since what pops up stays until a key or a click.
+    views.add(new Shot(BREADTH, LiveStage.KIND, "09:58:00", "TIDARC", day));
     return views;
   }
 
