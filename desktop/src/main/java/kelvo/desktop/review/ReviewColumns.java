@@ -22,7 +22,7 @@ final class ReviewColumns {
     return List.of(
         GridColumn.<ReviewedTrade>symbolsWithSide(
             t -> arrow(t.trade().side().direction()) + t.trade().symbol()),
-        GridColumn.words("entry", "Time of the first fill", 74, ReviewColumns::entry),
+        GridColumn.words("entry", "Time of the first fill", 66, ReviewColumns::entry),
         GridColumn.<ReviewedTrade>words(
                 "verdict",
                 "On a hit; late: far beyond its price or long after it; off plan: no hit behind it",
@@ -32,7 +32,7 @@ final class ReviewColumns {
         GridColumn.words(
             "planned",
             "On the Ten, same side, before the entry",
-            52,
+            48,
             t -> t.planned() ? "yes" : "no"),
         GridColumn.numbers(
             "late by",
@@ -46,7 +46,7 @@ final class ReviewColumns {
                 t -> Numbers.percent(t.chasePercent()))
             .toned(t -> t.chasePercent() > 2 ? Tone.BAD : Tone.INK),
         GridColumn.<ReviewedTrade>numbers(
-                "chase $", "The same in money", 72, t -> Numbers.money(t.chaseMoney()))
+                "chase $", "The same in money", 68, t -> Numbers.money(t.chaseMoney()))
             .toned(t -> t.chasePercent() > 2 ? Tone.BAD : Tone.INK),
         GridColumn.numbers("shares", "Shares opened", 46, t -> t.trade().shares().toPlainString()),
         GridColumn.numbers(
