@@ -42,11 +42,11 @@ final class ReviewColumns {
         GridColumn.<ReviewedTrade>numbers(
                 "chase %",
                 "How far the entry was beyond the first hit's price",
-                60,
+                58,
                 t -> Numbers.percent(t.chasePercent()))
             .toned(t -> t.chasePercent() > 2 ? Tone.BAD : Tone.INK),
         GridColumn.<ReviewedTrade>numbers(
-                "chase $", "The same in money", 68, t -> Numbers.money(t.chaseMoney()))
+                "chase $", "The same in money", 72, t -> Numbers.money(t.chaseMoney()))
             .toned(t -> t.chasePercent() > 2 ? Tone.BAD : Tone.INK),
         GridColumn.numbers("shares", "Shares opened", 46, t -> t.trade().shares().toPlainString()),
         GridColumn.numbers(
@@ -63,7 +63,7 @@ final class ReviewColumns {
         GridColumn.numbers(
             "R",
             "Result over the money at risk to the stop known at entry",
-            40,
+            38,
             t -> Numbers.fixed(t.r(), 1)));
   }
 
