@@ -67,6 +67,25 @@ public final class WatchView implements View<List<WatchView.Watched>> {
     }
   }
 
+  /**
+   * What is held of a list.
+   *
+   * @param positions how many of its symbols
+   * @param result what they have made at the price of now, dollars
+   */
+  public record Held(int positions, double result) {
+    /** What is held of these symbols. */
+    public static Held of(List<Watched> rows) {
+      List<Watched> held = rows.stream().filter(row -> row.watching().held() != null).toList();
+      double result = 0;
+      for (Watched row : held) {
+        OpenPosition position = row.watching().held();
+        result += position == null ? 0 : position.result(row.card().price());
+      }
+      return new Held(held.size(), result);
+    }
+  }
+
   private final Session session;
   private final List<Watching> watching;
   private final @Nullable Scan follows;

@@ -71,6 +71,9 @@ class WatchViewTest {
     assertThat(row.next().price()).isEqualTo(Price.parse("11.00"));
     assertThat(row.awayPercent()).isCloseTo(100 * 0.5 / 10.5, within(1e-6));
     assertThat(row.risks()).isCloseTo(3, within(1e-9));
+    WatchView.Held all = WatchView.Held.of(List.of(row));
+    assertThat(all.positions()).isEqualTo(1);
+    assertThat(all.result()).isCloseTo(90, within(1e-9));
   }
 
   @Test

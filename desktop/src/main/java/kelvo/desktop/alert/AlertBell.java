@@ -1,6 +1,5 @@
 package kelvo.desktop.alert;
 
-import java.util.List;
 import java.util.function.Supplier;
 import javafx.application.Platform;
 import javafx.stage.Window;
@@ -15,8 +14,6 @@ import org.jspecify.annotations.Nullable;
 
 /** Shows and sounds the alerts of a workspace at a window, as they are switched on. */
 public final class AlertBell {
-  private static final long APART_MS = 900;
-
   /** In a replay that is too fast to be heard, so much time lies between two popups at least. */
   private static final long POPUPS_APART = 1_000_000_000L;
 
@@ -53,7 +50,7 @@ public final class AlertBell {
       pop(owner, ring);
     }
     if (workspace.alerts().sound().get() && !isFast) {
-      sound(List.of(AlertTone.of(ring)));
+      sound(AlertTone.of(ring).samples());
     }
   }
 
@@ -73,36 +70,24 @@ public final class AlertBell {
 
   /** Sounds all kinds of alerts in turn, as loud as it is set. */
   public void test() {
-    sound(List.of(AlertTone.values()));
+    sound(AlertTone.inTurn());
   }
 
   /** On a thread of its own, since audio devices may be slow. */
-  private void sound(List<AlertTone> tones) {
+  private void sound(byte[] samples) {
     double volume = workspace.settings().now().number(SettingCatalogue.VOLUME);
     Thread.ofVirtual()
         .start(
             () -> {
               try {
-                play(tones, volume);
+                String problem = AlertSound.play(samples, volume);
+                if (problem != null) {
+                  Platform.runLater(() -> workspace.action().set(problem));
+                }
               } catch (RuntimeException e) {
                 workspace.troubles().tell("playing the sound of an alert", e);
-              } catch (InterruptedException e) {
-                Thread.currentThread().interrupt();
               }
             });
-  }
-
-  private void play(List<AlertTone> tones, double volume) throws InterruptedException {
-    for (AlertTone tone : tones) {
-      String problem = AlertSound.play(tone, volume);
-      if (problem != null) {
-        Platform.runLater(() -> workspace.action().set(problem));
-        return;
-      }
-      if (tones.size() > 1) {
-        Thread.sleep(APART_MS);
-      }
-    }
   }
 
   private void warn(@Nullable KnownEvent event) {

@@ -18,12 +18,12 @@ final class AlertSound {
   private AlertSound() {}
 
   /**
-   * Plays a tone; returns a sentence when it cannot be heard, null when it can.
+   * Plays samples as {@link AlertTone} makes them; returns a sentence when it cannot be heard, null
+   * when it can.
    *
    * @param volume per cent of the full loudness, above 0
    */
-  static @Nullable String play(AlertTone tone, double volume) {
-    byte[] samples = tone.samples();
+  static @Nullable String play(byte[] samples, double volume) {
     try {
       Clip clip = AudioSystem.getClip();
       clip.open(FORMAT, samples, 0, samples.length);

@@ -1,5 +1,6 @@
 package kelvo.desktop.alert;
 
+import java.io.ByteArrayOutputStream;
 import java.util.function.DoubleUnaryOperator;
 import kelvo.alert.Ring;
 
@@ -26,6 +27,12 @@ enum AlertTone {
   /** How long a tone takes to come and to go, so that it does not click. */
   private static final double EDGE = 0.01;
 
+  /** The pitch at which a note fades, hertz. */
+  private static final double FADING = 600;
+
+  /** How much silence lies between two of them, seconds. */
+  private static final double APART = 0.4;
+
   private final double seconds;
   private final DoubleUnaryOperator pitch;
 
@@ -46,6 +53,17 @@ enum AlertTone {
     };
   }
 
+  /** All six, one after the other with silence between them. */
+  static byte[] inTurn() {
+    ByteArrayOutputStream all = new ByteArrayOutputStream();
+    byte[] silence = new byte[2 * (int) (APART * SAMPLES_A_SECOND)];
+    for (AlertTone tone : values()) {
+      all.writeBytes(tone.samples());
+      all.writeBytes(silence);
+    }
+    return all.toByteArray();
+  }
+
   /** Its samples, 16 bits signed, little-endian, one channel. */
   byte[] samples() {
     int count = (int) (seconds * SAMPLES_A_SECOND);
@@ -58,7 +76,7 @@ enum AlertTone {
       double hertz = pitch.applyAsDouble(time);
       boolean ends = seconds - time <= EDGE;
       loud = Math.clamp(loud + (hertz > 0 && !ends ? step : -step), 0, 1);
-      phase += 2 * Math.PI * Math.max(hertz, hertz > 0 ? hertz : 600) / SAMPLES_A_SECOND;
+      phase += 2 * Math.PI * (hertz > 0 ? hertz : FADING) / SAMPLES_A_SECOND;
       short sample = (short) (loud * 0.8 * Short.MAX_VALUE * Math.sin(phase));
       bytes[2 * i] = (byte) sample;
       bytes[2 * i + 1] = (byte) (sample >> 8);

@@ -4,6 +4,8 @@ import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Function;
 import javafx.geometry.Pos;
@@ -214,7 +216,7 @@ final class WatchPanel extends BorderPane {
 
   /** Takes symbols from anywhere into the list that is shown, until a date if one stands there. */
   private boolean paste(String text) {
-    int at = text.toLowerCase(java.util.Locale.ROOT).lastIndexOf(" until ");
+    int at = text.toLowerCase(Locale.ROOT).lastIndexOf(" until ");
     LocalDate until = null;
     if (at >= 0) {
       try {
@@ -294,8 +296,7 @@ final class WatchPanel extends BorderPane {
 
   /** Another moment, decision, level or fill may change what is watched. */
   private void followAgain() {
-    if (followed.isFollowing()
-        && (!now().equals(watching) || !java.util.Objects.equals(scan(), follows))) {
+    if (followed.isFollowing() && (!now().equals(watching) || !Objects.equals(scan(), follows))) {
       follow();
     }
   }
@@ -338,16 +339,13 @@ final class WatchPanel extends BorderPane {
 
   private void rows(List<WatchView.Watched> rows) {
     table.rows(rows);
-    double result =
-        rows.stream()
-            .filter(row -> row.watching().held() != null)
-            .mapToDouble(row -> row.watching().held().result(row.card().price()))
-            .sum();
-    long held = rows.stream().filter(row -> row.watching().held() != null).count();
+    WatchView.Held held = WatchView.Held.of(rows);
     int free = workspace.desk().mostKept().get() - rows.size();
     foot.setText(
         (shown.equals(TheTen.NAME) ? Math.max(0, free) + " places free" : rows.size() + " watched")
-            + (held == 0 ? ", nothing held" : ", " + held + " held: " + Numbers.money(result)));
+            + (held.positions() == 0
+                ? ", nothing held"
+                : ", " + held.positions() + " held: " + Numbers.money(held.result())));
   }
 
   void next(int places) {

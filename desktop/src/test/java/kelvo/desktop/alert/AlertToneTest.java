@@ -59,6 +59,15 @@ class AlertToneTest {
   }
 
   @Test
+  void allSixInTurnAreLongerThanEachAndEndInSilence() {
+    byte[] all = AlertTone.inTurn();
+    int each = Arrays.stream(AlertTone.values()).mapToInt(tone -> tone.samples().length).sum();
+
+    assertThat(all.length).isGreaterThan(each);
+    assertThat(at(all, all.length / 2 - 1)).isZero();
+  }
+
+  @Test
   void theSixDifferInShape() {
     assertThat(Arrays.stream(AlertTone.values()).map(Shape::of).distinct()).hasSize(6);
     assertThat(Shape.of(AlertTone.DOUBLE).onsets()).isEqualTo(2);

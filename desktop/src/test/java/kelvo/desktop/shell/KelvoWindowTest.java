@@ -42,9 +42,10 @@ class KelvoWindowTest {
   private final Thread.UncaughtExceptionHandler before =
       Thread.getDefaultUncaughtExceptionHandler();
   private Stage stage;
+  private boolean locked;
 
   /** The folder is what was opened last. */
-  private static final class OneFolder implements Places {
+  private final class OneFolder implements Places {
     @Override
     public List<Path> recent() {
       return List.of(folder);
@@ -57,6 +58,9 @@ class KelvoWindowTest {
 
     @Override
     public List<LocalDate> sessions(Path of) {
+      if (locked) {
+        throw new IllegalStateException("the folder is locked");
+      }
       return List.of(DATE);
     }
 
@@ -145,6 +149,17 @@ class KelvoWindowTest {
     assertThat(says(String.valueOf(folder.getFileName()))).isTrue();
     robot.clickOn("Open");
     until(this::showsTheDay);
+  }
+
+  @Test
+  void aFolderThatCannotBeLookedAtStandsThereWithoutASession() throws Exception {
+    locked = true;
+    open(null);
+    until(() -> says("no recorded session"));
+
+    assertThat(says(String.valueOf(folder.getFileName()))).isTrue();
+    assertThat(offers("Open")).isFalse();
+    assertThat(offers("Demo")).isTrue();
   }
 
   @Test
