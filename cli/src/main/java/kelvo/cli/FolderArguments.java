@@ -4,10 +4,12 @@ import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import kelvo.alert.AlertScans;
 import kelvo.data.calendar.ExchangeCalendar;
 import kelvo.data.folder.DataFolder;
 import kelvo.data.scanfile.ScanFolder;
 import kelvo.job.Progress;
+import kelvo.journal.DayBook;
 import kelvo.scan.Scan;
 import kelvo.session.Session;
 import kelvo.time.DayTime;
@@ -99,6 +101,12 @@ final class FolderArguments {
   List<Scan> scans() {
     ScanFolder own = new ScanFolder(folder, data().vocabulary(), this::tell);
     return scanFiles.isEmpty() ? own.scans() : scanFiles.stream().map(own::read).toList();
+  }
+
+  /** What the folder's alerts look for on the day. */
+  List<Scan> alerts(DayBook book, List<Scan> scans) {
+    ScanFolder own = new ScanFolder(folder, data().vocabulary(), this::tell);
+    return AlertScans.on(date(), own.watchlists(), book, scans).of(own.alerts().alerts());
   }
 
   private void tell(String problem) {

@@ -55,7 +55,11 @@ final class ReviewCommand implements Callable<Integer> {
     DayBook book = book();
     ReviewSettings settings = arguments.data().settings().review();
     arguments.tellFaults();
-    SessionRun run = SessionRun.of(session, new Program(scans, book.levels()), Progress.NONE);
+    SessionRun run =
+        SessionRun.of(
+            session,
+            new Program(scans, book.levels(), arguments.alerts(book, scans)),
+            Progress.NONE);
     DayReview review = DayReview.of(session, scans, run.hits(), book, settings, DayTime.LAST);
     if (out == null) {
       arguments.output.print(

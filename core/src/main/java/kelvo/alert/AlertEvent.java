@@ -36,15 +36,25 @@ public record AlertEvent(
   public enum Kind {
     HALT,
     LEVEL,
+    ALERT,
     SCAN
   }
 
   /** A hit of a scan or of a level. A hit that tells a halt is one. */
   public static AlertEvent of(Hit hit) {
-    Kind kind =
+    return of(
+        hit,
         hit.trigger().equals(Trigger.HALT)
             ? Kind.HALT
-            : hit.version().isEmpty() ? Kind.LEVEL : Kind.SCAN;
+            : hit.version().isEmpty() ? Kind.LEVEL : Kind.SCAN);
+  }
+
+  /** A hit of an alert of the trader's own. */
+  public static AlertEvent ofAlert(Hit hit) {
+    return of(hit, Kind.ALERT);
+  }
+
+  private static AlertEvent of(Hit hit, Kind kind) {
     return new AlertEvent(
         hit.at(),
         hit.security(),

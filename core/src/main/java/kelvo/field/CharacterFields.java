@@ -61,6 +61,7 @@ final class CharacterFields {
             "It can be sold short.",
             NOT_IN_FILE,
             CharacterFields::shortable),
+        Field.Word.settled("symbol", "Its ticker.", "never", SecurityFacts::symbol),
         Field.Word.settled(
             "kind",
             "What it is, from the classification code.",

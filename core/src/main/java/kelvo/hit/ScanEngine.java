@@ -70,12 +70,16 @@ public final class ScanEngine implements TapeListener {
   public static TapeReplay replay(Session session, Program program, Consumer<Hit> sink) {
     TapeReplay replay = new TapeReplay(session);
     Consumer<Hit> numbering = numbering(sink);
-    ScanEngine scans = new ScanEngine(replay, program, numbering);
-    replay.listen(
-        program.levels().isEmpty()
-            ? scans
-            : TapeListener.both(
-                scans, new LevelHits(replay, program, (level, hit) -> numbering.accept(hit))));
+    TapeListener all = new ScanEngine(replay, program, numbering);
+    if (!program.levels().isEmpty()) {
+      all =
+          TapeListener.both(
+              all, new LevelHits(replay, program, (level, hit) -> numbering.accept(hit)));
+    }
+    if (!program.alerts().isEmpty()) {
+      all = TapeListener.both(all, new AlertHits(replay, program.alerts(), numbering));
+    }
+    replay.listen(all);
     return replay;
   }
 

@@ -98,7 +98,7 @@ public final class LivePlayer implements Player {
   }
 
   private void use(ProgramChange change) {
-    boolean sameScans = change.program().scans().equals(run.program().scans());
+    boolean sameScans = change.keepsScans();
     run.grow(Progress.NONE);
     run = run.take(change);
     program++;

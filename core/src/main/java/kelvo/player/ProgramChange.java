@@ -17,9 +17,9 @@ import org.jspecify.annotations.Nullable;
 
 /**
  * Another program for a {@link SessionRun}, replayed apart from it: {@link #play} works on any
- * thread while the run goes on, and the run's owner takes the result over. Other scans are replayed
- * from the session's start, levels that were set or removed alone, from the checkpoint before they
- * were set.
+ * thread while the run goes on, and the run's owner takes the result over. Other scans and alerts
+ * are replayed from the session's start, levels that were set or removed alone, from the checkpoint
+ * before they were set.
  */
 final class ProgramChange {
   private final Session session;
@@ -41,7 +41,9 @@ final class ProgramChange {
     session = run.session();
     this.checkpoints = checkpoints;
     this.program = program;
-    sameScans = program.scans().equals(run.program().scans());
+    sameScans =
+        program.scans().equals(run.program().scans())
+            && program.alerts().equals(run.program().alerts());
     fresh = new ArrayList<>(program.levels());
     fresh.removeAll(run.program().levels());
     eventsKnown = session.tape().size();
@@ -75,6 +77,11 @@ final class ProgramChange {
       replay.runToEvent(head.events());
       replay.runTo(head.clock());
     }
+  }
+
+  /** Whether only levels are others. */
+  boolean keepsScans() {
+    return sameScans;
   }
 
   Program program() {

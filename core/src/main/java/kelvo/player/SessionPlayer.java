@@ -105,7 +105,7 @@ public final class SessionPlayer implements Player {
   }
 
   private void use(ProgramChange change) {
-    boolean sameScans = change.program().scans().equals(run.program().scans());
+    boolean sameScans = change.keepsScans();
     run = run.take(change);
     run.tellHitsIn(replay);
     program++;

@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Consumer;
+import kelvo.hit.AlertHits;
 import kelvo.hit.Hit;
 import kelvo.hit.HitLog;
 import kelvo.hit.LevelHits;
@@ -22,8 +23,8 @@ import kelvo.time.DayTime;
 /**
  * A session played through a program: every hit, and checkpoints from which any moment is reached
  * quickly. Owned by one thread, which alone may let it grow or {@link #take} a change; of a session
- * that is played to its end, any thread may ask. The hits of scans and those of each level are kept
- * apart, so that another level needs no scan again.
+ * that is played to its end, any thread may ask. The hits of scans and alerts and those of each
+ * level are kept apart, so that another level needs no scan again.
  */
 public final class SessionRun implements Seekable {
   private static final int EVENTS_BETWEEN_PROGRESS = 1 << 16;
@@ -31,6 +32,7 @@ public final class SessionRun implements Seekable {
   private final Session session;
   private final TapeReplay head;
   private final ScanEngine scans;
+  private final AlertHits alerts;
   private final Checkpoints checkpoints;
   private final HitLog scanHits = new HitLog();
   private final List<LevelHits> levels = new ArrayList<>();
@@ -48,6 +50,7 @@ public final class SessionRun implements Seekable {
     head = new TapeReplay(session);
     checkpoints = new Checkpoints(head);
     scans = new ScanEngine(head, program, this::scanHit);
+    alerts = new AlertHits(head, program.alerts(), this::scanHit);
     program.levels().forEach(level -> levelHits.put(level, new HitLog()));
     if (!program.levels().isEmpty()) {
       levels.add(new LevelHits(head, program, this::levelHit));
@@ -56,7 +59,7 @@ public final class SessionRun implements Seekable {
   }
 
   private void listen() {
-    TapeListener all = scans;
+    TapeListener all = program.alerts().isEmpty() ? scans : TapeListener.both(scans, alerts);
     for (LevelHits more : levels) {
       all = TapeListener.both(all, more);
     }
@@ -116,9 +119,14 @@ public final class SessionRun implements Seekable {
   /** Plays what there is of a session that still goes on. */
   public static SessionRun begun(Session session, Program program, Progress progress) {
     SessionRun run = new SessionRun(session, program);
-    run.scans.keepUp();
+    run.keepUp();
     run.grow(progress);
     return run;
+  }
+
+  private void keepUp() {
+    scans.keepUp();
+    alerts.keepUp();
   }
 
   /** Plays the events that have been appended to the tape since. */
@@ -158,7 +166,7 @@ public final class SessionRun implements Seekable {
   SessionRun take(ProgramChange change) {
     SessionRun other = change.other();
     if (other != null) {
-      other.scans.keepUp();
+      other.keepUp();
       other.grow(Progress.NONE);
       other.passTime(head.clock());
       return other;

@@ -1,8 +1,11 @@
 package kelvo.setting;
 
+import java.net.URI;
+import java.net.URISyntaxException;
 import java.util.List;
 import java.util.Locale;
 import kelvo.time.DayTime;
+import org.jspecify.annotations.Nullable;
 
 /** What a setting may be. */
 public sealed interface Allowed {
@@ -70,8 +73,7 @@ public sealed interface Allowed {
       throw expected(text, null);
     }
 
-    private IllegalArgumentException expected(
-        String text, @org.jspecify.annotations.Nullable Exception cause) {
+    private IllegalArgumentException expected(String text, @Nullable Exception cause) {
       return new IllegalArgumentException(
           "expected a number from "
               + plain(least)
@@ -96,6 +98,32 @@ public sealed interface Allowed {
     @Override
     public String checked(String text) {
       return DayTime.minutes(DayTime.parse(text.strip()));
+    }
+  }
+
+  /** A web address, or nothing. */
+  record WebAddress() implements Allowed {
+    @Override
+    public String checked(String text) {
+      String address = text.strip();
+      try {
+        URI uri = new URI(address);
+        boolean isWeb = "http".equals(uri.getScheme()) || "https".equals(uri.getScheme());
+        if (address.isEmpty() || isWeb && uri.getHost() != null) {
+          return address;
+        }
+      } catch (URISyntaxException e) {
+        throw expected(address, e);
+      }
+      throw expected(address, null);
+    }
+
+    private static IllegalArgumentException expected(String text, @Nullable Exception cause) {
+      return new IllegalArgumentException(
+          "expected an address that begins with http:// or https://, or nothing, found \""
+              + text
+              + "\"",
+          cause);
     }
   }
 }

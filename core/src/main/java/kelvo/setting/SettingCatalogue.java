@@ -5,6 +5,7 @@ import java.util.Optional;
 import kelvo.setting.Allowed.Amount;
 import kelvo.setting.Allowed.OnOff;
 import kelvo.setting.Allowed.TimeOfDay;
+import kelvo.setting.Allowed.WebAddress;
 import kelvo.setting.Allowed.Words;
 import kelvo.setting.Setting.Group;
 
@@ -71,6 +72,16 @@ public final class SettingCatalogue {
   /** How loud they are. */
   public static final Setting VOLUME =
       now("volume", Group.ALERTS, "How loud an alert sounds.", new Amount(5, 100, 0, "%"), "80");
+
+  /** Where alerts are sent. */
+  public static final Setting WEBHOOK =
+      now(
+          "webhook address",
+          Group.ALERTS,
+          "Alerts by webhook are posted to this web address, signed with the secret in"
+              + " webhook.secret of the data folder.",
+          new WebAddress(),
+          "");
 
   /** How long a symbol stays silent. */
   public static final Setting COOLDOWN =
@@ -265,6 +276,7 @@ public final class SettingCatalogue {
           POPUP_SECONDS,
           SOUNDS,
           VOLUME,
+          WEBHOOK,
           COOLDOWN,
           RINGS_A_MINUTE,
           RINGS_A_PHASE,

@@ -18,9 +18,18 @@ final class ThroughLine extends RememberingDetector {
   private final int way;
 
   ThroughLine(Session session, Field.Number field, int way) {
+    this(session, field.bind(session), way);
+  }
+
+  private ThroughLine(Session session, Field.Reading line, int way) {
     super(session, Effect.ELIGIBLE, 1);
     this.way = way;
-    line = field.bind(session);
+    this.line = line;
+  }
+
+  /** Price passes one price, in dollars. */
+  static ThroughLine at(Session session, double dollars, int way) {
+    return new ThroughLine(session, (state, now) -> dollars, way);
   }
 
   @Override

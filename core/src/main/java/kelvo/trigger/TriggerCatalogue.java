@@ -2,6 +2,7 @@ package kelvo.trigger;
 
 import static kelvo.trigger.TriggerFamily.AMOUNT;
 import static kelvo.trigger.TriggerFamily.PERCENT;
+import static kelvo.trigger.TriggerFamily.PRICE;
 import static kelvo.trigger.TriggerFamily.TIMES;
 import static kelvo.trigger.TriggerFamily.WHOLE;
 
@@ -77,6 +78,8 @@ public final class TriggerCatalogue {
               "new high of 20d", "new (high|low) of " + WHOLE + "d", TriggerCatalogue::days),
           TriggerFamily.of(
               "new high of 52 weeks", "new (high|low) of 52 weeks", TriggerCatalogue::weeks),
+          TriggerFamily.of(
+              "rises through 8.20", "(rises|falls) through " + PRICE, TriggerCatalogue::price),
           TriggerFamily.of(
               "rises through ema 200d", "(rises|falls) through (.+)", TriggerCatalogue::line),
           TriggerFamily.of(
@@ -203,6 +206,17 @@ public final class TriggerCatalogue {
             + field.words()
             + ", so that the last side told is the one that it is on; a bounce of under 0.1% within a minute is not told.",
         session -> new ThroughLine(session, field, way(m)));
+  }
+
+  private static Trigger price(Matcher m) {
+    double dollars = Double.parseDouble(m.group(2));
+    return Trigger.detected(
+        m.group(),
+        way(m),
+        "Price passes "
+            + m.group(2)
+            + "; once more only after it was 0.1% away or a minute has passed.",
+        session -> ThroughLine.at(session, dollars, way(m)));
   }
 
   private static Trigger volumePast(Matcher m) {

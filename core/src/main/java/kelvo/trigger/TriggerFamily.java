@@ -13,11 +13,15 @@ import java.util.regex.Pattern;
  * @param make makes the trigger of a name that matches
  */
 record TriggerFamily(String words, Pattern pattern, Function<Matcher, Trigger> make) {
-  /** Parts of patterns: a number with K, M or B, a per cent number, a whole number, a multiple. */
+  /**
+   * Parts of patterns: a number with K, M or B, a per cent number, a whole number, a price, a
+   * multiple.
+   */
   static final String AMOUNT = "([0-9.]+[kmb]?)";
 
   static final String PERCENT = "([0-9.]+)%";
   static final String WHOLE = "([0-9]{1,4})";
+  static final String PRICE = "([0-9]+(?:\\.[0-9]+)?)";
   static final String TIMES = "([0-9.]+)x";
 
   static TriggerFamily of(String words, String pattern, Function<Matcher, Trigger> make) {

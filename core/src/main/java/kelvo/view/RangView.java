@@ -1,7 +1,9 @@
 package kelvo.view;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import kelvo.alert.AlertEvent;
 import kelvo.alert.AlertLimits;
 import kelvo.alert.AlertPolicy;
@@ -11,13 +13,14 @@ import kelvo.alert.Silence;
 import kelvo.hit.Hit;
 import kelvo.session.Session;
 import kelvo.state.Halts;
+import kelvo.state.PricePath;
 import kelvo.tape.EventTape;
 import kelvo.tape.Price;
 import kelvo.tape.TradingState;
 
 /**
- * Shows what has rung so far today, and what concerned the trader and was held back: the same live
- * and in a replay.
+ * Shows what has rung so far today, what followed, and what concerned the trader and was held back:
+ * the same live and in a replay.
  */
 public final class RangView implements View<RangView.Rang> {
   /**
@@ -25,20 +28,43 @@ public final class RangView implements View<RangView.Rang> {
    *
    * @param moment of now, {@link kelvo.time.DayTime}
    * @param rings those that rang, the newest first
+   * @param overBudget those of scans that had rung too often, the newest first
    * @param heldBack how many were held back, whatever for
+   * @param alerts how the trader's alerts stand
    */
-  public record Rang(long moment, List<Ring> rings, int heldBack) {}
+  public record Rang(
+      long moment,
+      List<Rung> rings,
+      List<Ring> overBudget,
+      int heldBack,
+      List<AlertStanding> alerts) {
+    /** Before anything is known. */
+    public static final Rang NONE = new Rang(0, List.of(), List.of(), 0, List.of());
+  }
+
+  /**
+   * Something that rang, and what followed.
+   *
+   * @param ring what rang
+   * @param after what the price did then
+   */
+  public record Rung(Ring ring, Aftermath after) {}
 
   private final Session session;
   private final AttentionOverDay attention;
   private final AlertLimits limits;
   private final List<Silence> silences;
+  private final AlertStandings standings;
   private AlertPolicy policy;
   private int program = -1;
   private int hitsTaken;
   private int statusTaken;
-  private final List<Ring> rings = new ArrayList<>();
+  private final List<Rung> rings = new ArrayList<>();
+  private final List<Ring> overBudget = new ArrayList<>();
   private int heldBack;
+
+  /** The place of the first ring of which something may still become known. */
+  private int open;
 
   /**
    * What rings for a trader.
@@ -51,6 +77,7 @@ public final class RangView implements View<RangView.Rang> {
     this.attention = attention;
     this.limits = limits;
     this.silences = List.copyOf(silences);
+    standings = new AlertStandings(session, attention);
     policy = new AlertPolicy(session.phases(), limits, silences);
   }
 
@@ -62,9 +89,11 @@ public final class RangView implements View<RangView.Rang> {
       program = moment.program();
       policy = new AlertPolicy(session.phases(), limits, silences);
       rings.clear();
+      overBudget.clear();
       heldBack = 0;
       hitsTaken = 0;
       statusTaken = 0;
+      open = 0;
     }
     EventTape tape = session.tape();
     while (hitsTaken < hits.size() || statusTaken < status.length) {
@@ -78,12 +107,35 @@ public final class RangView implements View<RangView.Rang> {
         hit(hits.get(hitsTaken++));
       }
     }
-    return new Rang(moment.now(), List.copyOf(rings.reversed()), heldBack);
+    followUp(moment.now());
+    List<Rung> newestFirst = List.copyOf(rings.reversed());
+    return new Rang(
+        moment.now(),
+        newestFirst,
+        List.copyOf(overBudget.reversed()),
+        heldBack,
+        standings.at(moment, newestFirst));
+  }
+
+  /** Looks what the price did after the rings of which that may not be known to its end. */
+  private void followUp(long now) {
+    Map<Integer, PricePath> paths = new HashMap<>();
+    for (int i = open; i < rings.size(); i++) {
+      Ring ring = rings.get(i).ring();
+      AlertEvent event = ring.event();
+      PricePath path =
+          paths.computeIfAbsent(event.security(), security -> PricePath.of(session, security, now));
+      Aftermath after = Aftermath.of(path, event.at(), event.price(), now);
+      rings.set(i, new Rung(ring, after));
+      if (i == open && after.isWhole(event.at(), now)) {
+        open++;
+      }
+    }
   }
 
   /** The exchange's word of a halt comes first; a scan's hit of the same is the same alert. */
   private void hit(Hit hit) {
-    AlertEvent event = AlertEvent.of(hit);
+    AlertEvent event = attention.isAlert(hit.scan()) ? AlertEvent.ofAlert(hit) : AlertEvent.of(hit);
     if (event.kind() != AlertEvent.Kind.HALT) {
       take(event);
     }
@@ -107,15 +159,17 @@ public final class RangView implements View<RangView.Rang> {
   }
 
   private void take(AlertEvent event) {
-    policy
-        .take(event, attention.at(event.at()))
-        .ifPresent(
-            ring -> {
-              if (ring.rings()) {
-                rings.add(ring);
-              } else {
-                heldBack++;
-              }
-            });
+    policy.take(event, attention.at(event.at())).ifPresent(this::sort);
+  }
+
+  private void sort(Ring ring) {
+    if (ring.rings()) {
+      rings.add(new Rung(ring, Aftermath.UNKNOWN));
+      return;
+    }
+    heldBack++;
+    if (ring.outcome() == Ring.Outcome.OVER_BUDGET) {
+      overBudget.add(ring);
+    }
   }
 }

@@ -2,12 +2,18 @@ package kelvo.alert;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.LocalDate;
+import java.time.LocalTime;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import kelvo.alert.AlertEvent.Kind;
 import kelvo.alert.Ring.Outcome;
 import kelvo.alert.Ring.Rank;
+import kelvo.rule.Vocabulary;
 import kelvo.scan.Side;
 import kelvo.time.DayTime;
 import kelvo.time.Phases;
@@ -17,9 +23,16 @@ class AlertPolicyTest {
   private static final long START = DayTime.of(9, 41);
   private static final long QUIET = DayTime.of(12, 0);
   private static final long SNOOZED = DayTime.of(13, 0);
+  private static final LocalDate DATE = LocalDate.of(2031, 3, 12);
   private static final Attention ATTENTION =
       new Attention(
-          Set.of("HELDXX"), Set.of("KELPOR", "TIDARC"), Set.of("Opening highs"), Set.of());
+          Set.of("HELDXX"),
+          Set.of("KELPOR", "TIDARC"),
+          Map.of("BRIGAL", Set.of(Channel.SPOKEN)),
+          Map.of("Opening highs", Set.of(Channel.NOTIFICATION)),
+          Set.of(),
+          Map.of(),
+          DATE);
 
   private final AlertPolicy policy =
       new AlertPolicy(
@@ -59,8 +72,20 @@ class AlertPolicyTest {
   }
 
   @Test
+  void aLevelRingsOnWhomeverItStands() {
+    assertThat(
+            policy
+                .take(event(START, "DESALQ", Kind.LEVEL, "levels", 1), ATTENTION)
+                .orElseThrow()
+                .rank())
+        .isEqualTo(Rank.WATCHED);
+  }
+
+  @Test
   void aSilencedScanRingsOnNobodyButAHaltAlwaysDoes() {
-    Attention silent = new Attention(Set.of(), Set.of("KELPOR"), Set.of(), Set.of("Fresh news"));
+    Attention silent =
+        new Attention(
+            Set.of(), Set.of("KELPOR"), Map.of(), Map.of(), Set.of("Fresh news"), Map.of(), DATE);
     assertThat(policy.take(event(START, "KELPOR", Kind.SCAN, "Fresh news", 1), silent)).isEmpty();
 
     assertThat(policy.take(event(START, "KELPOR", Kind.HALT, "", 1), silent).orElseThrow().rank())
@@ -154,5 +179,100 @@ class AlertPolicyTest {
     assertThat(ring(SNOOZED, "TIDARC", "a").outcome()).isEqualTo(Outcome.RINGS);
     assertThat(ring(SNOOZED + 10 * DayTime.MINUTE, "KELPOR", "a").outcome())
         .isEqualTo(Outcome.RINGS);
+  }
+
+  private static Alert alert(String sentence, long armedAt) {
+    return AlertSentence.parse(sentence, Vocabulary.DEFAULT, DATE)
+        .alert()
+        .arm(DATE.atTime(LocalTime.ofNanoOfDay(armedAt)));
+  }
+
+  private static Attention minding(Alert... alerts) {
+    return new Attention(
+        Set.of("HELDXX"),
+        Set.of("KELPOR"),
+        Map.of(),
+        Map.of(),
+        Set.of(),
+        List.of(alerts).stream().collect(Collectors.toMap(Alert::name, alert -> alert)),
+        DATE);
+  }
+
+  private Optional<Ring> ring(long at, String symbol, Alert alert) {
+    return policy.take(event(at, symbol, Kind.ALERT, alert.name(), 1e6), minding(alert));
+  }
+
+  @Test
+  void anAlertRingsOnceOnASymbolUntilItIsArmedAnew() {
+    Alert alert = alert("everything: new high of day", START);
+
+    assertThat(ring(START - 1, "DESALQ", alert)).as("before it was made").isEmpty();
+    assertThat(ring(START, "DESALQ", alert).orElseThrow().outcome()).isEqualTo(Outcome.RINGS);
+    assertThat(ring(START + DayTime.HOUR, "DESALQ", alert).orElseThrow().outcome())
+        .isEqualTo(Outcome.SPENT);
+    assertThat(ring(START + DayTime.HOUR, "OTHERS", alert).orElseThrow().outcome())
+        .isEqualTo(Outcome.RINGS);
+    Alert again = alert.arm(DATE.atTime(11, 0));
+    assertThat(ring(DayTime.of(11, 1), "DESALQ", again).orElseThrow().outcome())
+        .isEqualTo(Outcome.RINGS);
+  }
+
+  @Test
+  void anAlertRingsAgainAfterItsOwnTime() {
+    Alert alert = alert("everything: new high of day, again after 5m", START);
+
+    assertThat(ring(START, "DESALQ", alert).orElseThrow().rings()).isTrue();
+    assertThat(ring(START + 299 * DayTime.SECOND, "DESALQ", alert).orElseThrow().outcome())
+        .isEqualTo(Outcome.COOLING);
+    assertThat(ring(START + 300 * DayTime.SECOND, "DESALQ", alert).orElseThrow().rings()).isTrue();
+  }
+
+  @Test
+  void anAlertThatIsOffOrSnoozedConcernsNobodyMeanwhile() {
+    Alert alert = alert("everything: new high of day, again after 1m", START);
+    Alert snoozed = alert.snooze(DATE.atTime(10, 0), DATE.atTime(10, 10));
+
+    assertThat(ring(DayTime.of(9, 59), "DESALQ", snoozed)).isPresent();
+    assertThat(ring(DayTime.of(10, 5), "DESALQ", snoozed)).isEmpty();
+    assertThat(ring(DayTime.of(10, 10), "DESALQ", snoozed)).isPresent();
+    assertThat(ring(DayTime.of(10, 10), "DESALQ", alert.off(DATE.atTime(10, 0)))).isEmpty();
+  }
+
+  @Test
+  void anAlertOnOneSymbolCountsAsWatchingItAndOthersComeBeforeScansOnly() {
+    Alert one = alert("DESALQ new high of day", START);
+    Alert all = alert("everything: new high of day", START);
+    Alert ten = alert("the ten: new high of day", START);
+
+    assertThat(ring(START, "DESALQ", one).orElseThrow().rank()).isEqualTo(Rank.WATCHED);
+    assertThat(ring(START, "DESALQ", all).orElseThrow().rank()).isEqualTo(Rank.ALERT);
+    assertThat(ring(START, "HELDXX", all).orElseThrow().rank()).isEqualTo(Rank.HELD);
+    assertThat(ring(START, "KELPOR", ten).orElseThrow().rank()).isEqualTo(Rank.WATCHED);
+    assertThat(ring(START, "DESALQ", ten)).as("not on the Ten").isEmpty();
+    assertThat(Rank.HALT_ELSEWHERE).isLessThan(Rank.ALERT);
+    assertThat(Rank.ALERT).isLessThan(Rank.SCAN);
+  }
+
+  @Test
+  void anAlertOnEverythingKeepsTheBudgetOfAScan() {
+    Alert alert = alert("everything: new high of day", START);
+    int rings = 0;
+    for (int i = 0; i < 30; i++) {
+      rings += ring(START + i * DayTime.SECOND, "SYM" + i, alert).orElseThrow().rings() ? 1 : 0;
+    }
+    assertThat(rings).isEqualTo(6);
+  }
+
+  @Test
+  void whatRingsReachesTheTraderAsItsAlertListOrScanSays() {
+    Alert alert = alert("DESALQ new high of day, once, by spoken and webhook", START);
+
+    assertThat(ring(START, "DESALQ", alert).orElseThrow().how())
+        .containsExactlyInAnyOrder(Channel.SPOKEN, Channel.WEBHOOK);
+    assertThat(ring(START, "KELPOR", "Fresh news").how()).isEqualTo(Channel.USUAL);
+    assertThat(ring(START, "BRIGAL", "Fresh news").how()).containsExactly(Channel.SPOKEN);
+    assertThat(ring(START, "DESALQ", "Opening highs").how()).containsExactly(Channel.NOTIFICATION);
+    assertThat(policy.take(event(START, "OTHERS", Kind.HALT, "", 1), ATTENTION).orElseThrow().how())
+        .isEqualTo(Channel.USUAL);
   }
 }

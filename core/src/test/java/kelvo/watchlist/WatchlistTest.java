@@ -33,4 +33,34 @@ class WatchlistTest {
     assertThat(list.moved("KELPOR", 9).symbols()).containsExactly("TIDARC", "ORBTOW", "KELPOR");
     assertThat(list.without("TIDARC").symbols()).containsExactly("KELPOR", "ORBTOW");
   }
+
+  @Test
+  void aSymbolGoesToTheEndOfItsSection() {
+    Watchlist sorted = list.sorted("KELPOR", "fades").sorted("TIDARC", "fades");
+
+    assertThat(sorted.symbols()).containsExactly("ORBTOW", "KELPOR", "TIDARC");
+    assertThat(sorted.sections()).containsExactly("", "fades");
+  }
+
+  @Test
+  void aSymbolThatIsMovedIsInTheSectionWhereItCame() {
+    Watchlist sorted = list.sorted("TIDARC", "fades").sorted("ORBTOW", "fades");
+
+    assertThat(sorted.placed("KELPOR", 2).symbols()).containsExactly("TIDARC", "ORBTOW", "KELPOR");
+    assertThat(sorted.placed("KELPOR", 2).entries().getLast().section()).isEqualTo("fades");
+    assertThat(sorted.placed("ORBTOW", 0).entries().getFirst().section()).isEmpty();
+    assertThat(sorted.placed("NOSUCH", 0)).isEqualTo(sorted);
+  }
+
+  @Test
+  void aMarkAndANoteStayWithTheirSymbol() {
+    Watchlist marked =
+        list.changing("TIDARC", entry -> entry.marked(Mark.STAR).noted("reports tonight"));
+
+    assertThat(marked.moved("TIDARC", 1).entries().getLast().mark()).isEqualTo(Mark.STAR);
+    assertThat(marked.with(List.of("TIDARC"), TODAY).entries().get(1).note())
+        .isEqualTo("reports tonight");
+    assertThat(Mark.of(Mark.STAR.words()).next()).isEqualTo(Mark.CROSS);
+    assertThat(Mark.CROSS.next()).isEqualTo(Mark.NONE);
+  }
 }

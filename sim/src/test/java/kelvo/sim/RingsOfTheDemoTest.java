@@ -10,8 +10,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
+import kelvo.alert.AlertBook;
 import kelvo.alert.AlertLimits;
 import kelvo.alert.AttentionOverDay;
+import kelvo.alert.Channel;
 import kelvo.alert.Ring;
 import kelvo.data.calendar.ExchangeCalendar;
 import kelvo.data.folder.DataFolder;
@@ -51,10 +53,16 @@ class RingsOfTheDemoTest {
 
   private static RangView view() {
     Watchlist watched = Watchlist.of("mine", List.of("TIDARC", "KELPOR", "GENSED"));
-    Set<String> all = SCANS.stream().map(Scan::name).collect(Collectors.toSet());
+    Map<String, Set<Channel>> all =
+        SCANS.stream().collect(Collectors.toMap(Scan::name, scan -> Channel.USUAL));
     return new RangView(
         session,
-        new AttentionOverDay(DayBook.EMPTY, List.of(watched), all, Set.of()),
+        new AttentionOverDay(
+            DemoSize.SESSION,
+            DayBook.EMPTY,
+            List.of(watched),
+            new AlertBook(List.of(), all),
+            Set.of()),
         AlertLimits.DEFAULT,
         List.of());
   }
@@ -70,7 +78,8 @@ class RingsOfTheDemoTest {
   @Test
   void nothingRingsTwiceWithinItsCooldown() {
     Map<Key, Long> rangAt = new HashMap<>();
-    for (Ring ring : at(view(), DayTime.LAST).rings().reversed()) {
+    for (RangView.Rung rung : at(view(), DayTime.LAST).rings().reversed()) {
+      Ring ring = rung.ring();
       Key key = new Key(ring.event().symbol(), ring.event().source(), ring.event().words());
       Long before = rangAt.put(key, ring.event().at());
       if (before != null) {
@@ -89,7 +98,8 @@ class RingsOfTheDemoTest {
     Map<String, Deque<Long>> minutes = new HashMap<>();
     long over = 0;
     long ofScans = 0;
-    for (Ring ring : rang.rings().reversed()) {
+    for (RangView.Rung rung : rang.rings().reversed()) {
+      Ring ring = rung.ring();
       if (ring.rank() == Ring.Rank.SCAN) {
         Deque<Long> minute =
             minutes.computeIfAbsent(ring.event().source(), scan -> new ArrayDeque<>());
@@ -103,7 +113,7 @@ class RingsOfTheDemoTest {
 
     assertThat(over).as("only what was stronger than all of its minute").isLessThan(ofScans / 5);
     assertThat(rang.heldBack()).as("most repeats are held back").isGreaterThan(rang.rings().size());
-    assertThat(rang.rings().stream().filter(ring -> ring.rank() == Ring.Rank.HALT_ELSEWHERE))
+    assertThat(rang.rings().stream().filter(rung -> rung.ring().rank() == Ring.Rank.HALT_ELSEWHERE))
         .isNotEmpty();
   }
 

@@ -12,6 +12,7 @@ import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.function.Consumer;
 import java.util.stream.Stream;
+import kelvo.alert.AlertBook;
 import kelvo.check.CheckRule;
 import kelvo.data.folder.FiguresFile;
 import kelvo.formula.OwnField;
@@ -24,12 +25,13 @@ import kelvo.watchlist.Watchlist;
 
 /**
  * The trader's own scans and universes in a data folder, a file each under {@code scans} and {@code
- * universes}, the watchlists, the checks of the morning and the figures put right by hand. A folder
- * without scans has those that ship with Kelvo. Not thread-safe.
+ * universes}, the watchlists, the alerts, the checks of the morning and the figures put right by
+ * hand. A folder without scans has those that ship with Kelvo. Not thread-safe.
  */
 public final class ScanFolder {
   private static final String JSON = ".json";
   private static final String CHECKS = "checks.json";
+  private static final String ALERTS = "alerts.json";
   private static final String TEN = "ten.json";
   private static final String OWN_FIELDS = "fields.json";
 
@@ -191,6 +193,26 @@ public final class ScanFolder {
   /** Takes a watchlist's file away. */
   public void remove(Watchlist list) {
     fileOf(list.name(), lists).ifPresent(this::delete);
+  }
+
+  /** What the trader wants to ring; nothing when that cannot be read. */
+  public AlertBook alerts() {
+    Path file = root.resolve(ALERTS);
+    try {
+      return Files.exists(file)
+          ? AlertsFile.parse(ALERTS, text(file), vocabulary, wrong)
+          : AlertBook.EMPTY;
+    } catch (ScanFile.ScanFileException e) {
+      wrong.accept(e.getMessage() + "; no alert of your own rings");
+      return AlertBook.EMPTY;
+    }
+  }
+
+  /** Writes what the trader wants to ring; alerts that could not be read stay in the file. */
+  public void save(AlertBook book) {
+    Path file = root.resolve(ALERTS);
+    String before = Files.exists(file) ? text(file) : "{}";
+    write(file, AlertsFile.write(book, before, vocabulary));
   }
 
   /** The checks of the morning; the usual ones when the folder has none of its own. */

@@ -8,7 +8,9 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import kelvo.alert.Channel;
 import kelvo.data.scanfile.ScanFile.ScanFileException;
+import kelvo.watchlist.Mark;
 import kelvo.watchlist.Watchlist;
 import org.jspecify.annotations.Nullable;
 
@@ -33,9 +35,23 @@ public final class WatchlistFile {
         if (symbol.isEmpty()) {
           throw new IllegalArgumentException("entries: expected a symbol, found " + entry);
         }
-        entries.add(new Watchlist.Entry(symbol, until(entry.path("until").asText())));
+        entries.add(
+            new Watchlist.Entry(
+                symbol,
+                until(entry.path("until").asText()),
+                entry.path("section").asText().strip(),
+                Mark.of(entry.path("mark").asText()),
+                entry.path("note").asText()));
       }
-      return new Watchlist(root.path("name").asText(), entries, root.path("follows").asText());
+      List<String> columns = new ArrayList<>();
+      root.path("columns").forEach(column -> columns.add(column.asText()));
+      return new Watchlist(
+          root.path("name").asText(),
+          entries,
+          root.path("follows").asText(),
+          root.path("note").asText(),
+          columns,
+          root.has("by") ? Channel.parse(root.path("by").asText()) : Channel.USUAL);
     } catch (IllegalArgumentException e) {
       throw new ScanFileException(name + ": " + e.getMessage(), e);
     }
@@ -56,11 +72,29 @@ public final class WatchlistFile {
     if (!list.follows().isEmpty()) {
       written.put("follows", list.follows());
     }
+    if (!list.note().isEmpty()) {
+      written.put("note", list.note());
+    }
+    if (!list.columns().isEmpty()) {
+      list.columns().forEach(written.putArray("columns")::add);
+    }
+    if (!list.how().equals(Channel.USUAL)) {
+      written.put("by", Channel.words(list.how()));
+    }
     ArrayNode entries = written.putArray("entries");
     for (Watchlist.Entry entry : list.entries()) {
       ObjectNode one = entries.addObject().put("symbol", entry.symbol());
       if (entry.until() != null) {
         one.put("until", entry.until().toString());
+      }
+      if (!entry.section().isEmpty()) {
+        one.put("section", entry.section());
+      }
+      if (entry.mark() != Mark.NONE) {
+        one.put("mark", entry.mark().words());
+      }
+      if (!entry.note().isEmpty()) {
+        one.put("note", entry.note());
       }
     }
     return JsonText.of(written);

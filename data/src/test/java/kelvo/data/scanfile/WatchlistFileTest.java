@@ -7,7 +7,10 @@ import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
+import kelvo.alert.Channel;
 import kelvo.rule.Vocabulary;
+import kelvo.watchlist.Mark;
 import kelvo.watchlist.Watchlist;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -18,7 +21,11 @@ class WatchlistFileTest {
   private static final Watchlist FADES =
       Watchlist.of("Afternoon fades", List.of("KELPOR"))
           .with(List.of("TIDARC"), LocalDate.of(2031, 3, 14))
-          .following("Fresh news");
+          .following("Fresh news")
+          .noted("after lunch")
+          .showing(List.of("gap", "volume 5m"))
+          .by(Set.of(Channel.SPOKEN))
+          .changing("TIDARC", entry -> entry.in("second").marked(Mark.STAR).noted("thin"));
 
   @Test
   void whatIsWrittenIsRead() {

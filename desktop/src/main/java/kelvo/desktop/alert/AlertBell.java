@@ -4,6 +4,7 @@ import java.util.function.Supplier;
 import javafx.application.Platform;
 import javafx.stage.Window;
 import kelvo.alert.AlertEvent;
+import kelvo.alert.Channel;
 import kelvo.alert.Ring;
 import kelvo.desktop.workspace.Workspace;
 import kelvo.session.KnownEvent;
@@ -20,6 +21,7 @@ public final class AlertBell {
   private final Workspace workspace;
   private final Supplier<@Nullable Window> window;
   private final AlertPopups popups = new AlertPopups();
+  private final AlertOutlets outlets;
   private long poppedAt = Long.MIN_VALUE / 2;
 
   /**
@@ -30,6 +32,13 @@ public final class AlertBell {
   public AlertBell(Workspace workspace, Supplier<@Nullable Window> window) {
     this.workspace = workspace;
     this.window = window;
+    outlets =
+        new AlertOutlets(
+            workspace.folder(),
+            workspace.day(),
+            System.getenv().getOrDefault("PATH", ""),
+            words -> Platform.runLater(() -> workspace.action().set(words)));
+    workspace.onClose(outlets::close);
     workspace.alerts().newest().addListener((o, was, is) -> ring(is));
     workspace.alerts().coming().addListener((o, was, is) -> warn(is));
   }
@@ -45,13 +54,35 @@ public final class AlertBell {
     }
     boolean isFast = workspace.alerts().isTooFastToHear();
     boolean isTooSoon = isFast && System.nanoTime() - poppedAt < POPUPS_APART;
-    if (workspace.alerts().popup().get() && !isTooSoon) {
+    if (ring.how().contains(Channel.POPUP) && workspace.alerts().popup().get() && !isTooSoon) {
       poppedAt = System.nanoTime();
       pop(owner, ring);
     }
-    if (workspace.alerts().sound().get() && !isFast) {
+    boolean sounds = workspace.alerts().sound().get() && !isFast;
+    if (ring.how().contains(Channel.TONE) && sounds) {
       sound(AlertTone.of(ring).samples());
     }
+    if (!isFast) {
+      outlets.ring(
+          sounds ? ring : ring.without(Channel.SPOKEN),
+          title(ring),
+          text(ring.event()),
+          workspace.settings().now().text(SettingCatalogue.WEBHOOK));
+    }
+  }
+
+  private static String title(Ring ring) {
+    return ring.event().symbol()
+        + "  "
+        + ring.event().words()
+        + (ring.isFirst() ? ", first today" : "");
+  }
+
+  private static String text(AlertEvent event) {
+    return DayTime.seconds(event.at())
+        + (event.price() == Price.NONE ? "" : "  at " + Price.text(event.price()))
+        + "  "
+        + event.source();
   }
 
   private void pop(Window owner, Ring ring) {
@@ -59,11 +90,8 @@ public final class AlertBell {
     popups.show(
         owner,
         stays(),
-        event.symbol() + "  " + event.words() + (ring.isFirst() ? ", first today" : ""),
-        DayTime.seconds(event.at())
-            + (event.price() == Price.NONE ? "" : "  at " + Price.text(event.price()))
-            + "  "
-            + event.source(),
+        title(ring),
+        text(event),
         () -> workspace.focusOn(event.symbol()),
         () -> workspace.alerts().snooze(event.symbol()));
   }

@@ -49,7 +49,7 @@ enum AlertTone {
       case HALT_ELSEWHERE -> TRIPLE;
       case HELD -> DOUBLE;
       case WATCHED -> ring.event().side().direction() < 0 ? FALLING : RISING;
-      case SCAN -> SHORT;
+      case ALERT, SCAN -> SHORT;
     };
   }
 

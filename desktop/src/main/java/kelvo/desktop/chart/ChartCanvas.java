@@ -19,8 +19,8 @@ import org.jspecify.annotations.Nullable;
 /**
  * What the price charts have in common: ground, price scale, bars, lines, and the hand. The wheel
  * zooms, dragging moves, a double click goes back; dragging with Shift or the other button
- * measures; with Ctrl, or while drawing is chosen, a click or a drag draws. The crosshair is shared
- * by all charts.
+ * measures, and a click with that one opens what is offered about a price; with Ctrl, or while
+ * drawing is chosen, a click or a drag draws. The crosshair is shared by all charts.
  */
 abstract class ChartCanvas extends Region {
   static final double SCALE_WIDTH = 88;
@@ -40,6 +40,7 @@ abstract class ChartCanvas extends Region {
   private @Nullable Axis axis;
   private @Nullable Ruler ruler;
   private @Nullable DrawnLine drawing;
+  private PriceMenu menu = (price, x, y) -> {};
 
   /** Held here, since the crosshair of all windows holds it weakly. */
   private final ChangeListener<@Nullable PointedAt> follow =
@@ -163,6 +164,11 @@ abstract class ChartCanvas extends Region {
   }
 
   private void click(MouseEvent e) {
+    Axis on = axis;
+    if (e.getButton() == MouseButton.SECONDARY && e.isStillSincePress() && on != null) {
+      menu.open(on.value(e.getY()), e.getScreenX(), e.getScreenY());
+      return;
+    }
     if (e.getClickCount() == 2 && !draws(e)) {
       span.follow();
       paint();
@@ -174,6 +180,17 @@ abstract class ChartCanvas extends Region {
     span.follow();
     ruler = null;
     drawing = null;
+  }
+
+  /** Opens what is offered about a price, in dollars, at a place of the screen. */
+  @FunctionalInterface
+  public interface PriceMenu {
+    void open(double price, double x, double y);
+  }
+
+  /** What opens when a price is pointed at with the other button. */
+  public final void onPriceMenu(PriceMenu opens) {
+    menu = opens;
   }
 
   /** Whether a measurement is drawn. */

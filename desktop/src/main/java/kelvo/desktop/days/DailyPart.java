@@ -6,6 +6,7 @@ import javafx.beans.value.WeakChangeListener;
 import javafx.scene.Node;
 import kelvo.desktop.chart.ChartChoice;
 import kelvo.desktop.chart.DailyPriceChart;
+import kelvo.desktop.rules.PriceAlerts;
 import kelvo.desktop.theme.Theme;
 import kelvo.desktop.workspace.Followed;
 import kelvo.desktop.workspace.PartKind;
@@ -28,6 +29,14 @@ public final class DailyPart implements SymbolPart {
   DailyPart(Workspace workspace, ChartChoice choice) {
     this.workspace = workspace;
     chart = new DailyPriceChart(choice, workspace.trader());
+    PriceAlerts alerts = new PriceAlerts(workspace);
+    chart.onPriceMenu(
+        (price, x, y) -> {
+          DaysView.Days days = shown;
+          if (days != null) {
+            alerts.offer(chart, days.symbol(), price, x, y);
+          }
+        });
     followed =
         new Followed<>(
             workspace,

@@ -8,6 +8,7 @@ import javafx.scene.layout.BorderPane;
 import kelvo.desktop.chart.ChartBar;
 import kelvo.desktop.chart.ChartChoice;
 import kelvo.desktop.chart.IntradayChart;
+import kelvo.desktop.rules.PriceAlerts;
 import kelvo.desktop.theme.Theme;
 import kelvo.desktop.workspace.Followed;
 import kelvo.desktop.workspace.PartKind;
@@ -42,6 +43,8 @@ public final class IntradayPart implements SymbolPart {
     this.workspace = workspace;
     chart = new IntradayChart(choice, workspace.trader());
     pane = new BorderPane(chart);
+    PriceAlerts alerts = new PriceAlerts(workspace);
+    chart.onPriceMenu((price, x, y) -> alerts.offer(chart, symbol, price, x, y));
     pane.setTop(new ChartBar(choice));
     followed =
         new Followed<>(

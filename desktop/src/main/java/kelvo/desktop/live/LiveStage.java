@@ -14,6 +14,7 @@ import javafx.scene.control.CheckBox;
 import javafx.scene.control.CheckMenuItem;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Control;
+import javafx.scene.control.Menu;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.control.SplitPane;
@@ -23,6 +24,7 @@ import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
+import kelvo.alert.Channel;
 import kelvo.desktop.live.StreamLanes.Division;
 import kelvo.desktop.workspace.DayStage;
 import kelvo.desktop.workspace.Followed;
@@ -79,6 +81,7 @@ public final class LiveStage extends BorderPane implements DayStage {
                 });
     workspace.lists().lists().addListener((o, was, is) -> nameLists());
     workspace.alerts().silenced().addListener((o, was, is) -> followAgain());
+    workspace.alertDesk().book().addListener((o, was, is) -> nameScans());
   }
 
   private HBox switches() {
@@ -152,11 +155,23 @@ public final class LiveStage extends BorderPane implements DayStage {
     }
     scans.getItems().add(new SeparatorMenuItem());
     for (Scan scan : workspace.scans()) {
-      CheckMenuItem any = new CheckMenuItem(scan.name() + " rings on any symbol");
-      any.setSelected(workspace.alerts().ringing().get().contains(scan.name()));
-      any.setOnAction(e -> workspace.alerts().ringOnAny(scan.name(), any.isSelected()));
-      scans.getItems().add(any);
+      scans.getItems().add(ringing(scan.name()));
     }
+  }
+
+  /** The ways in which a scan's hits ring on any symbol; none of them chosen, they do not. */
+  private Menu ringing(String scan) {
+    Set<Channel> how = workspace.alertDesk().book().get().scans().getOrDefault(scan, Set.of());
+    Menu ways = new Menu(scan + " rings on any symbol by");
+    for (Channel channel : Channel.values()) {
+      CheckMenuItem way = new CheckMenuItem(channel.words());
+      way.setSelected(how.contains(channel));
+      way.setOnAction(
+          e ->
+              workspace.alertDesk().ringing(scan, Channel.changed(how, channel, way.isSelected())));
+      ways.getItems().add(way);
+    }
+    return ways;
   }
 
   @Override
@@ -166,6 +181,7 @@ public final class LiveStage extends BorderPane implements DayStage {
         new StageKey("I", "the next on the watchlist"),
         new StageKey("A", "add the symbol in focus to the list"),
         new StageKey("X", "take it off the list"),
+        new StageKey("E", "an alert on the symbol in focus"),
         new StageKey("Q", "quiet until the next phase"),
         new StageKey("U", "undo"));
   }
@@ -230,6 +246,7 @@ public final class LiveStage extends BorderPane implements DayStage {
       case I -> watch.next(1);
       case A -> watch.add();
       case X -> watch.take();
+      case E -> rang.beginAlert();
       case Q -> rang.turnQuiet();
       case U -> workspace.undo();
       default -> {

@@ -11,8 +11,8 @@ import kelvo.rule.Rule;
 import kelvo.scan.Scan;
 
 /**
- * Offers the rules that a value on the screen suggests; the one chosen goes into the scan that is
- * shown. Only for the window's thread.
+ * Offers the rules that a value on the screen suggests: the one chosen goes into the scan that is
+ * shown, or becomes an alert on the symbol in focus. Only for the window's thread.
  */
 public final class PointedRules {
   private final Workspace workspace;
@@ -29,6 +29,13 @@ public final class PointedRules {
     Scan scan = workspace.shownScan().get();
     menu.hide();
     menu.getItems().setAll(rules.stream().map(rule -> item(scan.name(), rule)).toList());
+    String symbol = workspace.focus().get();
+    if (!symbol.isEmpty()) {
+      for (Rule rule : rules) {
+        menu.getItems()
+            .add(PriceAlerts.item(workspace.alertDesk(), symbol + " " + rule.sentence()));
+      }
+    }
     if (rules.isEmpty()) {
       workspace.action().set("No rule can be made of \"" + field.words() + "\" as it is now");
     } else {

@@ -61,6 +61,7 @@ final class SettingRow extends HBox {
     return switch (value) {
       case Allowed.OnOff.ON -> "on";
       case Allowed.OnOff.OFF -> "off";
+      case "" -> "nothing";
       default -> value;
     };
   }

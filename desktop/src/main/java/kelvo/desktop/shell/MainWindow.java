@@ -13,6 +13,7 @@ import javafx.scene.control.TextInputControl;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
 import javafx.scene.control.Tooltip;
+import javafx.scene.input.InputEvent;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
@@ -92,6 +93,7 @@ public final class MainWindow extends BorderPane {
 
   /** Makes the keys work in a scene, this window's or one of a part's own. */
   private void takeKeys(Scene scene) {
+    scene.addEventFilter(InputEvent.ANY, e -> workspace.presence().touched());
     scene.addEventFilter(KeyEvent.KEY_PRESSED, e -> key(e, scene));
     scene.addEventFilter(KeyEvent.KEY_TYPED, this::typed);
     scene.addEventHandler(KeyEvent.KEY_PRESSED, e -> giveBack(e, scene));

@@ -4,9 +4,11 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import java.util.stream.Collectors;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
+import kelvo.alert.AlertEvent;
 import kelvo.alert.AttentionOverDay;
 import kelvo.alert.Ring;
 import kelvo.alert.Silence;
@@ -25,19 +27,29 @@ public final class Alerts {
   /** From so many times the speed of the day on there is no sound. */
   private static final double SILENT_FROM = 4;
 
+  /** What was found so much later than it happened still rings. */
+  private static final long FOUND_LATE = 30 * DayTime.SECOND;
+
+  private static final long NOTHING_TOLD = -1;
   private static final long SNOOZE = 10 * DayTime.MINUTE;
 
   private final Workspace workspace;
   private final ReadOnlyObjectWrapper<Set<String>> silenced = new ReadOnlyObjectWrapper<>(Set.of());
-  private final ReadOnlyObjectWrapper<Set<String>> ringing = new ReadOnlyObjectWrapper<>(Set.of());
   private final ReadOnlyObjectWrapper<@Nullable Ring> newest = new ReadOnlyObjectWrapper<>();
   private final ReadOnlyObjectWrapper<@Nullable KnownEvent> coming = new ReadOnlyObjectWrapper<>();
   private final ReadOnlyObjectWrapper<RangView.Rang> rang =
-      new ReadOnlyObjectWrapper<>(new RangView.Rang(0, List.of(), 0));
+      new ReadOnlyObjectWrapper<>(RangView.Rang.NONE);
   private final ReadOnlyObjectWrapper<List<Silence>> silences =
       new ReadOnlyObjectWrapper<>(List.of());
   private final Followed<RangView.Rang> followed;
-  private long toldUntil = Long.MAX_VALUE;
+
+  /** What has been told lately. */
+  private Set<AlertEvent> known = Set.of();
+
+  private long toldUntil = NOTHING_TOLD;
+
+  /** What is not later than this moment rings no more. */
+  private long silentUntil;
 
   Alerts(Workspace workspace) {
     this.workspace = workspace;
@@ -59,7 +71,7 @@ public final class Alerts {
               }
             });
     silenced.addListener((o, was, is) -> again());
-    ringing.addListener((o, was, is) -> again());
+    workspace.alertDesk().book().addListener((o, was, is) -> again());
     silences.addListener((o, was, is) -> again());
   }
 
@@ -69,24 +81,45 @@ public final class Alerts {
     followed.follow(
         new RangView(
             workspace.session(),
-            new AttentionOverDay(workspace.book().get(), lists, ringing.get(), silenced.get()),
+            new AttentionOverDay(
+                workspace.day(),
+                workspace.book().get(),
+                lists,
+                workspace.alertDesk().book().get(),
+                silenced.get()),
             workspace.settings().now().alerts(),
             silences.get()));
   }
 
-  /** What is newer than what was told last rings, while the day goes on. */
+  /**
+   * What is newer than what was told last rings, while the day goes on; so does what was found a
+   * little late, because scans or alerts had just been changed.
+   */
   private void told(RangView.Rang now) {
     rang.set(now);
     boolean goesOn = workspace.feed() != null || workspace.speed().get() > 0;
-    if (goesOn) {
-      for (Ring ring : now.rings()) {
-        if (ring.event().at() <= toldUntil) {
-          break;
-        }
+    if (!goesOn || toldUntil == NOTHING_TOLD || now.moment() < toldUntil) {
+      silentUntil = now.moment();
+    }
+    long from = Math.max(silentUntil, Math.min(toldUntil, now.moment() - FOUND_LATE));
+    List<Ring> fresh =
+        now.rings().stream()
+            .map(RangView.Rung::ring)
+            .takeWhile(ring -> ring.event().at() > from)
+            .toList();
+    for (Ring ring : fresh.reversed()) {
+      if (!known.contains(ring.event())) {
         newest.set(ring);
+        workspace.alertDesk().spent(ring.event().source());
       }
     }
+    known = fresh.stream().map(Ring::event).collect(Collectors.toSet());
     toldUntil = now.moment();
+  }
+
+  /** The day goes to a moment: what has rung by then is only looked at. */
+  void sought(long moment) {
+    silentUntil = moment;
   }
 
   /** Warns of a known event that is about to come, while the day plays. */
@@ -178,16 +211,6 @@ public final class Alerts {
   /** The names of the scans that are switched off. */
   public ReadOnlyObjectProperty<Set<String>> silenced() {
     return silenced.getReadOnlyProperty();
-  }
-
-  /** Lets the hits of a scan ring on any symbol, or only on those that are watched. */
-  public void ringOnAny(String scan, boolean any) {
-    ringing.set(changed(ringing.get(), scan, any));
-  }
-
-  /** The names of the scans whose hits ring on any symbol. */
-  public ReadOnlyObjectProperty<Set<String>> ringing() {
-    return ringing.getReadOnlyProperty();
   }
 
   private static Set<String> changed(Set<String> names, String name, boolean in) {

@@ -6,6 +6,8 @@ import java.time.Duration;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import kelvo.alert.AlertBook;
+import kelvo.alert.AlertScans;
 import kelvo.check.CheckRule;
 import kelvo.data.calendar.ExchangeCalendar;
 import kelvo.data.feed.FeedAddress;
@@ -39,6 +41,7 @@ import org.jspecify.annotations.Nullable;
  * @param vocabulary the words that its rules may use
  * @param scanFolder where the trader's scans and universes are kept
  * @param watchlists the trader's own, besides the Ten
+ * @param alerts what the trader wants to ring
  * @param mostKept how many symbols the Ten may hold
  * @param earlier the recorded sessions before it
  * @param feed brings what is still to come; null for a recorded session
@@ -54,6 +57,7 @@ public record OpenedDay(
     ScanFolder scanFolder,
     List<Universe> universes,
     List<Watchlist> watchlists,
+    AlertBook alerts,
     List<Figure> figures,
     List<CheckRule> checks,
     int mostKept,
@@ -174,7 +178,10 @@ public record OpenedDay(
   private record Kept(
       Vocabulary vocabulary,
       ScanFolder folder,
+      LocalDate date,
       List<Universe> universes,
+      List<Watchlist> watchlists,
+      AlertBook alerts,
       List<CheckRule> checks,
       int mostKept,
       List<Scan> scans,
@@ -196,7 +203,10 @@ public record OpenedDay(
       return new Kept(
           vocabulary,
           scans,
+          date,
           universes,
+          scans.watchlists(),
+          scans.alerts(),
           scans.checks(),
           scans.mostKept(),
           scans.scans(universes),
@@ -219,7 +229,8 @@ public record OpenedDay(
           vocabulary,
           folder,
           universes,
-          folder.watchlists(),
+          watchlists,
+          alerts,
           data.figures(),
           checks,
           mostKept,
@@ -236,7 +247,8 @@ public record OpenedDay(
     }
 
     Program program() {
-      return new Program(scans, book.levels());
+      return new Program(
+          scans, book.levels(), AlertScans.on(date, watchlists, book, scans).of(alerts.alerts()));
     }
   }
 }

@@ -25,6 +25,7 @@ import javafx.beans.property.SimpleIntegerProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.beans.property.SimpleStringProperty;
 import javafx.beans.property.StringProperty;
+import kelvo.alert.AlertScans;
 import kelvo.data.feed.FeedGap;
 import kelvo.data.feed.LiveFeed;
 import kelvo.data.fix.DropCopy;
@@ -70,6 +71,7 @@ public final class Workspace implements AutoCloseable {
   private final Session session;
   private final ScanDesk desk;
   private final ListDesk lists;
+  private final AlertDesk alertDesk;
   private final Ledger ledger;
   private final Player player;
   private final @Nullable LiveFeed feed;
@@ -83,6 +85,7 @@ public final class Workspace implements AutoCloseable {
       new ShownViews(Platform::runLater, e -> troubles.tell("showing a part", e));
   private final ReadOnlyObjectWrapper<ClockView.Clock> clock =
       new ReadOnlyObjectWrapper<>(AT_START);
+  private final Presence presence = new Presence(System::nanoTime, this::now);
   private final ReadOnlyObjectWrapper<List<Hit>> hits = new ReadOnlyObjectWrapper<>(List.of());
   private final ReadOnlyObjectWrapper<QuoteView.@Nullable Quote> quote =
       new ReadOnlyObjectWrapper<>();
@@ -102,6 +105,7 @@ public final class Workspace implements AutoCloseable {
   private final DoubleProperty speed = new SimpleDoubleProperty(0);
   private final Deque<Edit> undo = new ArrayDeque<>();
   private final List<Runnable> whenClosed = new ArrayList<>();
+  private List<Scan> asked = List.of();
   private long focusSince;
   private boolean left;
   private boolean traceless;
@@ -135,12 +139,30 @@ public final class Workspace implements AutoCloseable {
     alerts = new Alerts(this);
     desk = new ScanDesk(day, background, this::canUndo, action::set, this::replay, this::readAgain);
     lists = new ListDesk(day, background, this::canUndo, action::set);
+    alertDesk = new AlertDesk(this, day, this::canUndo);
+    asked = alertScans();
     keepScans();
     player = player(moment);
     // The hits first: whoever hears of a new moment finds the hits of that moment.
     follow(new HitsView(), hits::set);
     follow(new ClockView(), clock::set);
     alerts.follow();
+    alertDesk.book().addListener((o, was, is) -> askForAlerts());
+    lists.lists().addListener((o, was, is) -> askForAlerts());
+    trader.book().addListener((o, was, is) -> askForAlerts());
+  }
+
+  /** What the alerts look for, as they, the lists and the scans are now. */
+  private List<Scan> alertScans() {
+    return AlertScans.on(day(), lists.lists().get(), book().get(), desk.scans())
+        .of(alertDesk.book().get().alerts());
+  }
+
+  /** Replays the day only when alerts look for something else than before. */
+  private void askForAlerts() {
+    if (!alertScans().equals(asked)) {
+      replay();
+    }
   }
 
   /** Lets what has been set count. */
@@ -285,6 +307,11 @@ public final class Workspace implements AutoCloseable {
     return lists;
   }
 
+  /** The trader's alerts. */
+  public AlertDesk alertDesk() {
+    return alertDesk;
+  }
+
   /** The scans in use. */
   public List<Scan> scans() {
     return desk.scans();
@@ -343,6 +370,11 @@ public final class Workspace implements AutoCloseable {
   /** Which alerts sound and pop up. */
   public Alerts alerts() {
     return alerts;
+  }
+
+  /** Whether somebody is at the windows. */
+  public Presence presence() {
+    return presence;
   }
 
   /** What has gone wrong. */
@@ -431,6 +463,7 @@ public final class Workspace implements AutoCloseable {
   /** Goes to a moment of the session. */
   public void seek(long moment) {
     endFocus();
+    alerts.sought(moment);
     player.seek(moment);
     if (feed != null) {
       speed.set(0);
@@ -537,15 +570,18 @@ public final class Workspace implements AutoCloseable {
 
   /** Replays what the scans and levels as they are now find. */
   private void replay() {
+    asked = alertScans();
     keepScans();
-    player.play(new Program(desk.scans(), book().get().levels()));
+    player.play(new Program(desk.scans(), book().get().levels(), asked));
   }
 
   /**
-   * Keeps each scan as it is now, so that its hits can be told from those of its later versions.
+   * Keeps each scan and alert as it is now, so that its hits can be told from those of its later
+   * versions.
    */
   private void keepScans() {
     desk.scans().forEach(scan -> ledger.add(day(), scan));
+    asked.forEach(alert -> ledger.add(day(), alert));
   }
 
   /** Does something behind the window, in order; {@code what} names it in troubles. */
