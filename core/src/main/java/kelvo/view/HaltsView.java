@@ -32,6 +32,8 @@ public final class HaltsView implements View<HaltsView.HaltList> {
    * @param bid the best bid, at which it might reopen; {@link kelvo.tape.Price#NONE} without quotes
    * @param ask likewise
    * @param imbalance shares of the auction's imbalance, above 0 for buyers; 0 when none is known
+   * @param bandLow the lower edge of its volatility band, dollars; NaN when it has none
+   * @param bandHigh the upper edge
    */
   public record Halted(
       String symbol,
@@ -43,7 +45,9 @@ public final class HaltsView implements View<HaltsView.HaltList> {
       long resumes,
       long bid,
       long ask,
-      long imbalance) {}
+      long imbalance,
+      double bandLow,
+      double bandHigh) {}
 
   /**
    * A security that trades again.
@@ -73,6 +77,8 @@ public final class HaltsView implements View<HaltsView.HaltList> {
 
   private final Field.Reading toResume;
   private final Field.Reading sinceHalt;
+  private final Field.Reading bandLow;
+  private final Field.Reading bandHigh;
   private int known = -1;
   private List<Past> all = List.of();
 
@@ -80,6 +86,8 @@ public final class HaltsView implements View<HaltsView.HaltList> {
   public HaltsView(Session session) {
     toResume = FieldCatalogue.number("minutes to resume").bind(session);
     sinceHalt = FieldCatalogue.number("change since halt %").bind(session);
+    bandLow = FieldCatalogue.number("lower band").bind(session);
+    bandHigh = FieldCatalogue.number("upper band").bind(session);
   }
 
   @Override
@@ -126,7 +134,9 @@ public final class HaltsView implements View<HaltsView.HaltList> {
         Double.isNaN(minutes) ? Long.MAX_VALUE : status.pauseEnds(),
         state.bid(),
         state.ask(),
-        state.imbalance());
+        state.imbalance(),
+        bandLow.at(state, moment.now()),
+        bandHigh.at(state, moment.now()));
   }
 
   private static List<Past> all(Session session, int[] events, long now) {

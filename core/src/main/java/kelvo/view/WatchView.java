@@ -19,6 +19,7 @@ import kelvo.session.Session;
 import kelvo.state.SymbolState;
 import kelvo.time.Phases;
 import kelvo.trade.OpenPosition;
+import kelvo.watchlist.Watchlist;
 import org.jspecify.annotations.Nullable;
 
 /** Shows each of some watched symbols with its plan, what is held of it, and what rings next. */
@@ -28,14 +29,20 @@ public final class WatchView implements View<List<WatchView.Watched>> {
   /**
    * A symbol to watch.
    *
+   * @param entry how it stands on its list
    * @param side which way it is planned
    * @param levels those that stand on it
    * @param held what is held of it; null for nothing
    */
   public record Watching(
-      String symbol, Side side, List<Level> levels, @Nullable OpenPosition held) {
+      Watchlist.Entry entry, Side side, List<Level> levels, @Nullable OpenPosition held) {
     public Watching {
       levels = List.copyOf(levels);
+    }
+
+    /** The ticker. */
+    public String symbol() {
+      return entry.symbol();
     }
   }
 
@@ -49,6 +56,7 @@ public final class WatchView implements View<List<WatchView.Watched>> {
    * @param isRestricted whether short sales of it are restricted today
    * @param tonight what is known to come on it today, such as a report; empty for nothing
    * @param hasLeft whether it stands here because of a scan that it does not fit any more
+   * @param values those of the list's own columns, as shown
    */
   public record Watched(
       Watching watching,
@@ -60,7 +68,12 @@ public final class WatchView implements View<List<WatchView.Watched>> {
       boolean isNearBand,
       boolean isRestricted,
       String tonight,
-      boolean hasLeft) {
+      boolean hasLeft,
+      List<String> values) {
+    public Watched {
+      values = List.copyOf(values);
+    }
+
     /** The ticker. */
     public String symbol() {
       return watching.symbol();
@@ -91,22 +104,42 @@ public final class WatchView implements View<List<WatchView.Watched>> {
   private final @Nullable Scan follows;
   private final @Nullable ScanCheck fits;
   private final CardsView.Cards cards;
+  private final List<Column> columns;
   private final Field.Reading toBand;
   private final Field.Reading restricted;
+
+  /** What reads a column as it is shown. */
+  @FunctionalInterface
+  private interface Column {
+    String of(SymbolState state, long now);
+  }
 
   /**
    * Watches these symbols, in this order; those that the session does not have are left out.
    *
+   * @param fields the list's own columns
    * @param follows the scan whose finds of the phase are watched too, after them; null for none
    */
-  public WatchView(Session session, List<Watching> watching, @Nullable Scan follows) {
+  public WatchView(
+      Session session, List<Watching> watching, List<Field> fields, @Nullable Scan follows) {
     this.session = session;
+    columns = fields.stream().map(field -> column(field, session)).toList();
     this.follows = follows;
     fits = follows == null ? null : new ScanCheck(follows, session);
     restricted = FieldCatalogue.number("short sale restricted").bind(session);
     this.watching = List.copyOf(watching);
     cards = new CardsView.Cards(session);
     toBand = FieldCatalogue.number("distance to band %").bind(session);
+  }
+
+  private static Column column(Field field, Session session) {
+    return switch (field) {
+      case Field.Word word -> word::of;
+      case Field.Number number -> {
+        Field.Reading reading = number.bind(session);
+        yield (state, now) -> number.unit().text(reading.at(state, now));
+      }
+    };
   }
 
   @Override
@@ -147,7 +180,7 @@ public final class WatchView implements View<List<WatchView.Watched>> {
           if (watching.stream().noneMatch(one -> one.symbol().equals(symbol))) {
             SymbolState state = moment.state(security);
             boolean isIn = scan.open(moment.now()) && check.holds(state, moment.now(), phase);
-            Watching one = new Watching(symbol, side, List.of(), null);
+            Watching one = new Watching(Watchlist.Entry.of(symbol), side, List.of(), null);
             (isIn ? now : left).add(watched(one, state, moment, !isIn));
           }
         });
@@ -181,7 +214,8 @@ public final class WatchView implements View<List<WatchView.Watched>> {
         toBand.at(state, now) <= NEAR_BAND_PERCENT,
         restricted.at(state, now) == 1,
         tonight(each.symbol(), now),
-        hasLeft);
+        hasLeft,
+        columns.stream().map(column -> column.of(state, now)).toList());
   }
 
   private String tonight(String symbol, long now) {

@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.math.BigDecimal;
 import java.util.List;
+import kelvo.field.Field;
+import kelvo.field.FieldCatalogue;
 import kelvo.hit.Program;
 import kelvo.hit.TestSessions;
 import kelvo.job.Progress;
@@ -22,9 +24,12 @@ import kelvo.time.DayTime;
 import kelvo.trade.OpenPosition;
 import kelvo.trade.TradeSide;
 import kelvo.trigger.Trigger;
+import kelvo.watchlist.Watchlist;
 import org.junit.jupiter.api.Test;
 
 class WatchViewTest {
+  private static final List<Field> COLUMNS =
+      List.of(FieldCatalogue.number("volume"), FieldCatalogue.find("symbol").orElseThrow());
   private static final long ENTERED = DayTime.of(9, 40);
   private static final long LEFT = DayTime.of(9, 50);
 
@@ -48,7 +53,7 @@ class WatchViewTest {
     SessionRun run = SessionRun.of(session, new Program(scans, List.of()), Progress.NONE);
     TapeReplay replay = run.replay();
     run.seek(replay, moment);
-    return new WatchView(session, watching, follows)
+    return new WatchView(session, watching, COLUMNS, follows)
         .look(new Moment(replay, run.hitsUntil(moment)));
   }
 
@@ -58,7 +63,7 @@ class WatchViewTest {
         new OpenPosition("main", "AAAAAA", TradeSide.LONG, BigDecimal.valueOf(300), 10.20, 0);
     WatchView.Watching watching =
         new WatchView.Watching(
-            "AAAAAA",
+            Watchlist.Entry.of("AAAAAA").in("first"),
             Side.UP,
             List.of(
                 level("10.10", LevelKind.STOP),
@@ -70,6 +75,8 @@ class WatchViewTest {
 
     assertThat(row.next().price()).isEqualTo(Price.parse("11.00"));
     assertThat(row.awayPercent()).isCloseTo(100 * 0.5 / 10.5, within(1e-6));
+    assertThat(row.values()).as("the list's own columns").containsExactly("500", "AAAAAA");
+    assertThat(row.watching().entry().section()).isEqualTo("first");
     assertThat(row.risks()).isCloseTo(3, within(1e-9));
     WatchView.Held all = WatchView.Held.of(List.of(row));
     assertThat(all.positions()).isEqualTo(1);

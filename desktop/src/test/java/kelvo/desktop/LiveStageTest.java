@@ -21,6 +21,7 @@ import kelvo.desktop.live.LiveStage;
 import kelvo.scan.Scan;
 import kelvo.time.DayTime;
 import kelvo.trigger.Trigger;
+import kelvo.view.RangLine;
 import kelvo.view.StreamView;
 import kelvo.view.WatchView;
 import kelvo.watchlist.Watchlist;
@@ -72,7 +73,7 @@ class LiveStageTest {
         .query();
   }
 
-  private static Grid<Ring> rang(FxRobot robot) {
+  private static Grid<RangLine> rang(FxRobot robot) {
     return robot
         .from(robot.lookup("#rang").queryParent())
         .lookup((Node n) -> n instanceof Grid<?>)
@@ -121,7 +122,7 @@ class LiveStageTest {
     assertThat(named(robot)).doesNotContain(ADDED);
 
     add();
-    assertThat(named(robot)).contains(ADDED, ADDED + " rings on any symbol");
+    assertThat(named(robot)).contains(ADDED, ADDED + " rings on any symbol by");
     until(() -> shows(stream, ADDED));
 
     WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.alerts().silence(ADDED, true));
@@ -192,8 +193,10 @@ class LiveStageTest {
         () ->
             rang(robot).rows().stream()
                 .anyMatch(
-                    ring ->
-                        ring.event().symbol().equals(symbol) && ring.rank() == Ring.Rank.WATCHED));
+                    line ->
+                        line instanceof RangLine.One one
+                            && one.rung().ring().event().symbol().equals(symbol)
+                            && one.rung().ring().rank() == Ring.Rank.WATCHED));
 
     robot.type(KeyCode.Q);
     until(() -> opened.workspace.alerts().quietUntil() == DayTime.of(11, 30));

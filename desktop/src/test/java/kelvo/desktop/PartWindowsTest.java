@@ -13,6 +13,9 @@ import javafx.stage.Stage;
 import javafx.stage.Window;
 import kelvo.desktop.days.DailyPart;
 import kelvo.desktop.facts.FactsPart;
+import kelvo.desktop.grid.Grid;
+import kelvo.desktop.live.LiveParts;
+import kelvo.desktop.morning.ChartWall;
 import kelvo.desktop.prints.PrintsPart;
 import kelvo.desktop.symbolnews.SymbolNewsPart;
 import kelvo.desktop.windows.PlacedPart;
@@ -129,6 +132,31 @@ class PartWindowsTest {
                 .flatMap(w -> w.getScene().getRoot().lookupAll(".label").stream())
                 .map(label -> ((Label) label).getText())
                 .toList());
+  }
+
+  @Test
+  void whatStandsOnLiveStandsInWindowsOfItsOwnOnceEach() {
+    LiveParts.ALL.forEach(kind -> open(kind, kind));
+    open(ChartWall.KIND);
+    assertThat(placed())
+        .extracting(PlacedPart::part)
+        .containsExactly("WATCH", "STREAM", "HALTS", "ALERTS", "WALL");
+    onWindowThread(() -> opened.workspace.seek(MORNING));
+    until(() -> opened.shown().moment() == MORNING);
+    until(() -> rowsOf("Stream") > 0);
+    onWindowThread(() -> opened.workspace.seek(DayTime.of(15, 30)));
+    until(() -> rowsOf("Halts") > 0);
+  }
+
+  /** How many rows the first table of a window with this title has. */
+  private static int rowsOf(String title) {
+    return Window.getWindows().stream()
+        .filter(w -> w instanceof Stage s && title.equals(s.getTitle()))
+        .flatMap(w -> w.getScene().getRoot().lookupAll("*").stream())
+        .filter(node -> node instanceof Grid<?>)
+        .findFirst()
+        .map(node -> ((Grid<?>) node).rows().size())
+        .orElse(0);
   }
 
   @Test

@@ -185,6 +185,12 @@ public final class IntradayChart extends ChartCanvas {
     return (long) span().at(x);
   }
 
+  /** Puts a moment in the middle. */
+  public void centre(long moment) {
+    span().centre(moment);
+    paint();
+  }
+
   private double x(long moment) {
     return span().x(moment);
   }

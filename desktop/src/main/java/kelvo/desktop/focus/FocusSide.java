@@ -65,6 +65,7 @@ public final class FocusSide extends BorderPane {
     minutes = new IntradayPart(workspace, choice);
     days = DailyPart.KIND.make(workspace, choice);
     kinds.stream()
+        .filter(PartKind::isOfSymbol)
         .filter(kind -> !kind.equals(IntradayPart.KIND) && !kind.equals(DailyPart.KIND))
         .forEach(kind -> lowerParts.put(kind, kind.make(workspace, choice)));
     chosen = lowerParts.keySet().iterator().next();

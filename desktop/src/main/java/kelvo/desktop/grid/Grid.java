@@ -12,16 +12,19 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.BiConsumer;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.function.ToDoubleFunction;
 import javafx.scene.AccessibleRole;
+import javafx.scene.Cursor;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.Clipboard;
 import javafx.scene.input.ClipboardContent;
 import javafx.scene.input.ContextMenuEvent;
 import javafx.scene.input.KeyEvent;
+import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.Region;
 import javafx.stage.FileChooser;
@@ -65,6 +68,11 @@ public final class Grid<R> extends Region {
   private String sortedBy = "";
   private boolean descending;
   private CellMenu<R> cellMenu = (row, column, x, y) -> {};
+  private @Nullable BiConsumer<R, R> onCarried;
+
+  /** The row that is carried, once the mouse has left it with its button pressed. */
+  private @Nullable R carried;
+
   private Consumer<String> told = text -> {};
   private Theme theme = Theme.DAYBREAK;
 
@@ -90,7 +98,7 @@ public final class Grid<R> extends Region {
           scrollSideways(-(e.isShiftDown() && e.getDeltaX() == 0 ? e.getDeltaY() : e.getDeltaX()));
           scrollBy(e.isShiftDown() ? 0 : -e.getDeltaY());
         });
-    setOnMouseDragged(this::scrollTo);
+    setOnMouseDragged(this::drag);
     setOnContextMenuRequested(this::menu);
     setOnMouseEntered(e -> pointerInside = true);
     setOnMouseMoved(this::help);
@@ -142,6 +150,15 @@ public final class Grid<R> extends Region {
   /** What is called when a menu is asked for on a cell. */
   public void onCellMenu(CellMenu<R> handler) {
     cellMenu = handler;
+  }
+
+  /**
+   * Lets rows be carried to the place of another by the mouse, while they stand in the list's own
+   * order.
+   */
+  public void onCarried(BiConsumer<R, R> handler) {
+    onCarried = handler;
+    setOnMouseReleased(this::drop);
   }
 
   /** Who hears what an export did, in words. */
@@ -331,6 +348,36 @@ public final class Grid<R> extends Region {
     int index = rowAt(event.getY());
     if (index >= 0) {
       choose(index);
+    }
+  }
+
+  /** The row that was pressed comes along once the mouse is over another one. */
+  private void drag(MouseEvent event) {
+    if (onBar) {
+      scrollTo(event);
+      return;
+    }
+    boolean carries =
+        onCarried != null && sortedBy.isEmpty() && event.getButton() == MouseButton.PRIMARY;
+    if (carries && carried == null && rowAt(event.getY()) != selectedIndex()) {
+      carried = selected().orElse(null);
+    }
+    if (carried != null) {
+      setCursor(Cursor.MOVE);
+    }
+  }
+
+  private void drop(MouseEvent event) {
+    R row = carried;
+    carried = null;
+    setCursor(Cursor.DEFAULT);
+    int index = rowAt(event.getY());
+    BiConsumer<R, R> handler = onCarried;
+    if (row != null && handler != null && index >= 0 && index != selectedIndex()) {
+      R place = rows.get(index);
+      // It is to be seen at once where it was put, though the pointer is still there.
+      pointerInside = false;
+      handler.accept(row, place);
     }
   }
 

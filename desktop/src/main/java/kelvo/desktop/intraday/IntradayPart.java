@@ -11,6 +11,7 @@ import kelvo.desktop.chart.IntradayChart;
 import kelvo.desktop.rules.PriceAlerts;
 import kelvo.desktop.theme.Theme;
 import kelvo.desktop.workspace.Followed;
+import kelvo.desktop.workspace.LookedAt;
 import kelvo.desktop.workspace.PartKind;
 import kelvo.desktop.workspace.SymbolPart;
 import kelvo.desktop.workspace.Workspace;
@@ -33,10 +34,19 @@ public final class IntradayPart implements SymbolPart {
   /** Held here, since the workspace outlives windows of their own. */
   private final ChangeListener<DayBook> repaint = (o, was, is) -> paint();
 
+  private final ChangeListener<@Nullable LookedAt> lookAt =
+      (o, was, is) -> {
+        wanted = is;
+        centre();
+      };
+
   private final ChangeListener<Settings> settings = this::settingsChanged;
 
   private MinutesView.@Nullable DayOfMinutes shown;
   private String symbol = "";
+
+  /** The moment that is to be seen, until the chart shows its symbol; null for none. */
+  private @Nullable LookedAt wanted;
 
   /** A chart of a window. */
   public IntradayPart(Workspace workspace, ChartChoice choice) {
@@ -52,9 +62,20 @@ public final class IntradayPart implements SymbolPart {
             day -> {
               shown = day;
               paint();
+              centre();
             });
+    workspace.lookedAt().addListener(new WeakChangeListener<>(lookAt));
     workspace.book().addListener(new WeakChangeListener<>(repaint));
     workspace.settings().settings().addListener(new WeakChangeListener<>(settings));
+  }
+
+  private void centre() {
+    LookedAt at = wanted;
+    MinutesView.DayOfMinutes day = shown;
+    if (at != null && day != null && day.symbol().equals(at.symbol())) {
+      chart.centre(at.moment());
+      wanted = null;
+    }
   }
 
   private void settingsChanged(ObservableValue<? extends Settings> of, Settings was, Settings is) {

@@ -2,7 +2,6 @@ package kelvo.desktop.live;
 
 import java.util.ArrayList;
 import java.util.List;
-import javafx.application.Platform;
 import javafx.scene.control.CheckMenuItem;
 import javafx.scene.control.ContextMenu;
 import javafx.scene.control.Label;
@@ -62,6 +61,7 @@ final class AlertList extends BorderPane {
     head.getStyleClass().addAll("part", "divided");
     setTop(head);
     setCenter(table);
+    table.setId("alert-table");
     table.columns(columns());
     table.strength(standing -> standing.state() == State.ARMED ? 1 : FADED);
     table.emptyText(
@@ -143,10 +143,11 @@ final class AlertList extends BorderPane {
   /** Begins an alert with some words, which are typed on. */
   void begin(String words) {
     edited = null;
-    field.setText(words);
+    // A field chooses all its text when it gets its look, and when it gets the keyboard.
+    field.applyCss();
     field.requestFocus();
-    // A field that is shown for the first time chooses all its text when it is laid out.
-    Platform.runLater(field::end);
+    field.setText(words);
+    field.end();
   }
 
   private void edit(Alert alert) {
@@ -172,6 +173,7 @@ final class AlertList extends BorderPane {
     if (taken) {
       edited = null;
       field.clear();
+      table.requestFocus();
     }
   }
 

@@ -51,19 +51,23 @@ final class HaltStrip extends HBox {
     getChildren().addAll(now, history);
   }
 
-  /** It is seen from now on. */
-  void shown() {
-    followed.follow(new HaltsView(workspace.session()));
-  }
-
-  void hidden() {
-    followed.stop();
+  /** It is seen from now on, or no longer. */
+  void seen(boolean yes) {
+    if (yes) {
+      followed.follow(new HaltsView(workspace.session()));
+    } else {
+      followed.stop();
+    }
   }
 
   private void show(HaltsView.HaltList shown) {
     pseudoClassStateChanged(HALTED, !shown.halted().isEmpty());
     List<Node> words = new ArrayList<>();
-    shown.halted().forEach(halted -> words.add(halted(halted, shown.moment())));
+    for (HaltsView.Halted halted : shown.halted()) {
+      HBox one = new HBox(8, halted(halted, shown.moment()), indications(halted));
+      one.setAlignment(Pos.BASELINE_LEFT);
+      words.add(one);
+    }
     shown.resumed().stream()
         .limit(MOST_RESUMED)
         .forEach(
@@ -102,19 +106,30 @@ final class HaltStrip extends HBox {
                 + ", "
                 + left(halted, moment),
             "strong");
-    label.setTooltip(
-        new Tooltip(
-            "Since "
-                + DayTime.seconds(halted.since())
-                + (halted.bid() > 0 && halted.ask() > 0
-                    ? "; quoted " + Price.text(halted.bid()) + " to " + Price.text(halted.ask())
-                    : "; no quotes")
-                + (halted.imbalance() == 0
-                    ? ""
-                    : "; "
-                        + Unit.SHARES.text(Math.abs(halted.imbalance()))
-                        + (halted.imbalance() > 0 ? " more to buy" : " more to sell"))));
+    label.setTooltip(new Tooltip("Since " + DayTime.seconds(halted.since())));
     return label;
+  }
+
+  /** Where it may reopen: quotes, what the auction cannot pair, and the band. */
+  private Label indications(HaltsView.Halted halted) {
+    List<String> known = new ArrayList<>();
+    if (halted.bid() > 0 && halted.ask() > 0) {
+      known.add("quoted " + Price.text(halted.bid()) + " to " + Price.text(halted.ask()));
+    }
+    if (halted.imbalance() != 0) {
+      known.add(
+          Unit.SHARES.text(Math.abs(halted.imbalance()))
+              + (halted.imbalance() > 0 ? " more to buy" : " more to sell"));
+    }
+    if (!Double.isNaN(halted.bandLow()) && !Double.isNaN(halted.bandHigh())) {
+      known.add(
+          "band "
+              + Numbers.fixed(halted.bandLow(), 2)
+              + " to "
+              + Numbers.fixed(halted.bandHigh(), 2));
+    }
+    return label(
+        halted.symbol(), known.isEmpty() ? "no quotes" : String.join(", ", known), "small");
   }
 
   private static String left(HaltsView.Halted halted, long moment) {
@@ -160,7 +175,7 @@ final class HaltStrip extends HBox {
                 + past.symbol()
                 + "  "
                 + HaltReason.words(past.halt().reason()));
-    item.setOnAction(e -> workspace.focusOn(past.symbol()));
+    item.setOnAction(e -> workspace.lookAt(past.symbol(), past.halt().from()));
     return item;
   }
 }

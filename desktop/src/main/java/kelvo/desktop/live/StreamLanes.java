@@ -6,7 +6,9 @@ import java.util.function.Predicate;
 import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
+import javafx.scene.control.ContextMenu;
 import javafx.scene.control.Label;
+import javafx.scene.control.MenuItem;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.ColumnConstraints;
@@ -45,6 +47,7 @@ final class StreamLanes extends GridPane {
   private static final long LATELY = 5 * DayTime.MINUTE;
 
   private final Workspace workspace;
+  private final ContextMenu menu = new ContextMenu();
   private final List<Lane> lanes = new ArrayList<>();
   private Division division = Division.TWO;
   private List<Streamed> all = List.of();
@@ -80,6 +83,7 @@ final class StreamLanes extends GridPane {
             last = lanes.indexOf(this);
             workspace.focusOn(row.now().symbol());
           });
+      grid.onCellMenu((row, column, x, y) -> offer(grid, row, x, y));
       grid.theme(workspace.theme().get());
       widthProperty().addListener((o, was, is) -> Platform.runLater(this::fit));
     }
@@ -88,13 +92,17 @@ final class StreamLanes extends GridPane {
       if (narrow != (getWidth() < NARROW_BELOW)) {
         narrow = !narrow;
         grid.columns(narrow ? StreamColumns.NARROW : StreamColumns.ALL);
-        rows();
+        rows(true);
       }
     }
 
-    private void rows() {
+    private void rows(boolean atOnce) {
       List<Streamed> own = all.stream().filter(holds).toList();
-      grid.rows(own);
+      if (atOnce) {
+        grid.otherRows(own);
+      } else {
+        grid.rows(own);
+      }
       long lately = own.stream().filter(row -> row.age() < LATELY).count();
       count.setText(lately + (lately == 1 ? " symbol" : " symbols") + " in 5 min");
     }
@@ -158,7 +166,25 @@ final class StreamLanes extends GridPane {
                               row -> row.hits().newest().scan().equals(scan.name()))));
     }
     place();
-    lanes.forEach(Lane::rows);
+    lanes.forEach(lane -> lane.rows(true));
+  }
+
+  /** Alerts on the symbol of a row: any, or one on what it did just now. */
+  private void offer(Node over, Streamed row, double x, double y) {
+    String symbol = row.now().symbol();
+    String trigger = row.hits().newest().trigger().words();
+    MenuItem any = new MenuItem("An alert on " + symbol + "…");
+    any.setOnAction(e -> workspace.alertDesk().begin(symbol + " "));
+    MenuItem again = new MenuItem("Alert: " + symbol + " " + trigger + ", again after 5m");
+    again.setMnemonicParsing(false);
+    again.setOnAction(e -> workspace.alertDesk().add(symbol + " " + trigger + ", again after 5m"));
+    menu.getItems().setAll(any, again);
+    menu.show(over, x, y);
+  }
+
+  /** Lets in what waits while the lists are held still. */
+  void letIn() {
+    lanes.forEach(lane -> lane.rows(true));
   }
 
   /** Two lanes beside each other, four in a square. */
@@ -185,10 +211,14 @@ final class StreamLanes extends GridPane {
     }
   }
 
-  /** Shows the newest hits. */
-  void show(List<Streamed> newest) {
+  /**
+   * Shows the newest hits.
+   *
+   * @param atOnce even while the pointer holds them still
+   */
+  void show(List<Streamed> newest, boolean atOnce) {
     all = newest;
-    lanes.forEach(Lane::rows);
+    lanes.forEach(lane -> lane.rows(atOnce));
   }
 
   /** Goes to the next row of the lane that was walked last. */

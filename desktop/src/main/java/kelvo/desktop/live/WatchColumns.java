@@ -1,5 +1,6 @@
 package kelvo.desktop.live;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -12,13 +13,23 @@ import kelvo.level.Level;
 import kelvo.tape.Price;
 import kelvo.trade.OpenPosition;
 import kelvo.view.WatchView.Watched;
+import kelvo.watchlist.Mark;
+import kelvo.watchlist.Watchlist;
 
 /** The columns of a watchlist: the day, the price of now, the plan on a scale, what rings next. */
 final class WatchColumns {
-  static final List<GridColumn<Watched>> ALL =
+  /** A list's own columns stand after the symbol, the day so far, price and change. */
+  private static final int BEFORE_OWN = 4;
+
+  private static final List<GridColumn<Watched>> ALL =
       List.of(
           GridColumn.<Watched>symbolsWithSide(
-              row -> (row.watching().side().direction() < 0 ? "▼ " : "▲ ") + row.symbol()),
+              row ->
+                  (row.watching().side().direction() < 0 ? "▼ " : "▲ ")
+                      + row.symbol()
+                      + (row.watching().entry().mark() == Mark.NONE
+                          ? ""
+                          : " " + row.watching().entry().mark().shape())),
           GridColumn.<Watched>words("04:00 on", "The day so far.", 58, row -> "")
               .growing(0)
               .painted(
@@ -65,6 +76,32 @@ final class WatchColumns {
               .toned(WatchColumns::heldTone));
 
   private WatchColumns() {}
+
+  /** The columns of a list: those of all lists, its sections where it has some, and its own. */
+  static List<GridColumn<Watched>> of(Watchlist list) {
+    List<GridColumn<Watched>> columns = new ArrayList<>(ALL);
+    for (int i = list.columns().size() - 1; i >= 0; i--) {
+      int place = i;
+      columns.add(
+          BEFORE_OWN,
+          GridColumn.numbers(
+              list.columns().get(place),
+              "A column of this list.",
+              60,
+              row -> place < row.values().size() ? row.values().get(place) : ""));
+    }
+    if (list.sections().stream().anyMatch(section -> !section.isEmpty())) {
+      columns.addFirst(
+          GridColumn.<Watched>words(
+                  "section",
+                  "The part of the list; carry a row into another one to change it.",
+                  64,
+                  row -> row.watching().entry().section())
+              .growing(0)
+              .toned(row -> Tone.FADED));
+    }
+    return columns;
+  }
 
   private static String next(Watched row) {
     Level next = row.next();

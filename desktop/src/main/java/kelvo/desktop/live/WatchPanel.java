@@ -1,17 +1,13 @@
 package kelvo.desktop.live;
 
-import java.time.DateTimeException;
-import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Objects;
 import java.util.Optional;
-import java.util.function.Function;
+import java.util.function.Predicate;
 import javafx.geometry.Pos;
 import javafx.scene.control.ContextMenu;
 import javafx.scene.control.Label;
-import javafx.scene.control.Menu;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
@@ -26,12 +22,12 @@ import kelvo.desktop.theme.Numbers;
 import kelvo.desktop.theme.SmallButton;
 import kelvo.desktop.workspace.Followed;
 import kelvo.desktop.workspace.Workspace;
+import kelvo.field.Field;
 import kelvo.journal.DayBook;
 import kelvo.journal.Decision;
 import kelvo.scan.Scan;
 import kelvo.scan.Side;
 import kelvo.trade.OpenPosition;
-import kelvo.universe.PastedSymbols;
 import kelvo.view.WatchView;
 import kelvo.watchlist.TheTen;
 import kelvo.watchlist.Watchlist;
@@ -52,13 +48,16 @@ final class WatchPanel extends BorderPane {
   private final Label foot = new Label();
   private final ContextMenu menu = new ContextMenu();
   private final Followed<List<WatchView.Watched>> followed;
+  private final ListMenus menus;
   private String shown = TheTen.NAME;
+  private List<String> columnsShown = List.of();
   private List<WatchView.Watching> watching = List.of();
   private @Nullable Scan follows;
-  private Function<String, Boolean> typed = text -> false;
+  private Predicate<String> typed = text -> false;
 
   WatchPanel(Workspace workspace) {
     this.workspace = workspace;
+    menus = new ListMenus(workspace, this::ask, () -> getScene().getWindow());
     setId("watch");
     followed = new Followed<>(workspace, this::rows);
     getStyleClass().add("card");
@@ -68,9 +67,12 @@ final class WatchPanel extends BorderPane {
     HBox below = new HBox(foot);
     below.getStyleClass().addAll("part", "divided");
     setBottom(below);
-    table.columns(WatchColumns.ALL);
+    table.columns(WatchColumns.of(workspace.lists().named(shown)));
+    table.groups(row -> row.watching().entry().section());
+    table.onCellMenu((row, column, x, y) -> offer(row.symbol(), x, y));
+    table.onCarried((row, place) -> carry(row.symbol(), place.symbol()));
     table.strength(row -> row.hasLeft() ? FADED : 1);
-    table.more(PlanScale::words);
+    table.more(row -> (PlanScale.words(row) + "\n" + row.watching().entry().note()).strip());
     table.onTold(workspace.action()::set);
     table.onSelect(row -> workspace.focusOn(row.symbol()));
     table.theme(workspace.theme().get());
@@ -97,7 +99,7 @@ final class WatchPanel extends BorderPane {
     field.setId("watch-field");
     field.setOnAction(
         e -> {
-          if (typed.apply(field.getText())) {
+          if (typed.test(field.getText())) {
             closeField();
           }
         });
@@ -114,11 +116,11 @@ final class WatchPanel extends BorderPane {
     return head;
   }
 
-  private void ask(String prompt, Function<String, Boolean> answer) {
+  private void ask(String prompt, String before, Predicate<String> answer) {
     typed = answer;
-    field.clear();
     field.setPromptText(prompt);
     field.setAccessibleText(prompt);
+    field.setText(before);
     field.setVisible(true);
     field.setManaged(true);
     field.requestFocus();
@@ -139,7 +141,7 @@ final class WatchPanel extends BorderPane {
       ToggleButton chip = chip(list.name(), words(list));
       chip.setOnContextMenuRequested(
           e -> {
-            menu.getItems().setAll(actions(list));
+            menu.getItems().setAll(menus.ofList(list));
             menu.show(chip, e.getScreenX(), e.getScreenY());
           });
       chips.getChildren().add(chip);
@@ -155,6 +157,7 @@ final class WatchPanel extends BorderPane {
                 () ->
                     ask(
                         "name of the list",
+                        "",
                         name -> {
                           workspace.lists().add(name);
                           show(name.strip());
@@ -181,66 +184,31 @@ final class WatchPanel extends BorderPane {
     return chip;
   }
 
-  private List<MenuItem> actions(Watchlist list) {
-    Menu follow = new Menu("Follow a scan");
-    follow
-        .getItems()
-        .add(item("none", () -> change(list.following(""), list.name() + " follows nothing")));
-    for (Scan scan : workspace.scans()) {
-      follow
-          .getItems()
-          .add(
-              item(
-                  scan.name(),
-                  () ->
-                      change(
-                          list.following(scan.name()), list.name() + " follows " + scan.name())));
+  /** What can be done with the symbol of a row. */
+  private void offer(String symbol, double x, double y) {
+    List<MenuItem> items = new ArrayList<>();
+    MenuItem alert = new MenuItem("An alert on " + symbol + "…");
+    alert.setOnAction(e -> workspace.alertDesk().begin(symbol + " "));
+    items.add(alert);
+    if (!shown.equals(TheTen.NAME)) {
+      items.addAll(menus.ofEntry(workspace.lists().named(shown), symbol));
     }
-    return List.of(
-        item(
-            "Paste symbols…",
-            () -> ask("paste symbols; \"until 2031-03-14\" at the end ends them", this::paste)),
-        follow,
-        item("Remove the list", () -> workspace.lists().remove(list)));
+    menu.getItems().setAll(items);
+    menu.show(table, x, y);
   }
 
-  private static MenuItem item(String words, Runnable action) {
-    MenuItem item = new MenuItem(words);
-    item.setOnAction(e -> action.run());
-    return item;
+  /** A symbol is carried to the place of another. */
+  private void carry(String symbol, String place) {
+    Watchlist list = workspace.lists().named(shown);
+    if (shown.equals(TheTen.NAME) || !list.holds(symbol) || !list.holds(place)) {
+      workspace.action().set("Only symbols on a list of your own have places of your own");
+    } else {
+      change(list.placed(symbol, list.symbols().indexOf(place)), symbol + " moved on " + shown);
+    }
   }
 
   private void change(Watchlist changed, String what) {
     workspace.lists().change(changed, what);
-  }
-
-  /** Takes symbols from anywhere into the list that is shown, until a date if one stands there. */
-  private boolean paste(String text) {
-    int at = text.toLowerCase(Locale.ROOT).lastIndexOf(" until ");
-    LocalDate until = null;
-    if (at >= 0) {
-      try {
-        until = LocalDate.parse(text.substring(at + 7).strip());
-      } catch (DateTimeException e) {
-        workspace
-            .action()
-            .set("The date is written as 2031-03-14, found \"" + text.substring(at + 7) + "\"");
-        return false;
-      }
-    }
-    PastedSymbols found =
-        PastedSymbols.in(
-            at < 0 ? text : text.substring(0, at),
-            symbol -> workspace.session().numberOf(symbol).isPresent());
-    Watchlist list = workspace.lists().named(shown);
-    change(
-        list.with(found.known(), until),
-        found.known().size() + " symbols on " + shown + others(found));
-    return true;
-  }
-
-  private static String others(PastedSymbols found) {
-    return found.others().isEmpty() ? "" : "; not listed: " + String.join(", ", found.others());
   }
 
   /** Adds the symbol in focus to the list that is shown. */
@@ -274,19 +242,26 @@ final class WatchPanel extends BorderPane {
     follow();
   }
 
-  /** It is seen from now on. */
-  void shown() {
-    follow();
-  }
-
-  void hidden() {
-    followed.stop();
+  /** It is seen from now on, or no longer. */
+  void seen(boolean now) {
+    if (now) {
+      follow();
+    } else {
+      followed.stop();
+    }
   }
 
   private void follow() {
     watching = now();
     follows = scan();
-    followed.follow(new WatchView(workspace.session(), watching, follows));
+    Watchlist list = workspace.lists().named(shown);
+    List<Field> fields =
+        list.columns().stream()
+            .flatMap(words -> workspace.desk().vocabulary().find(words).stream())
+            .toList();
+    columnsShown = list.columns();
+    table.columns(WatchColumns.of(list));
+    followed.follow(new WatchView(workspace.session(), watching, fields, follows));
     table.emptyText(
         shown.equals(TheTen.NAME)
             ? "Nobody is kept yet: go to Morning (2), choose a symbol and press K."
@@ -296,7 +271,11 @@ final class WatchPanel extends BorderPane {
 
   /** Another moment, decision, level or fill may change what is watched. */
   private void followAgain() {
-    if (followed.isFollowing() && (!now().equals(watching) || !Objects.equals(scan(), follows))) {
+    boolean isOther =
+        !now().equals(watching)
+            || !Objects.equals(scan(), follows)
+            || !workspace.lists().named(shown).columns().equals(columnsShown);
+    if (followed.isFollowing() && isOther) {
       follow();
     }
   }
@@ -317,16 +296,17 @@ final class WatchPanel extends BorderPane {
         OpenPosition.of(
             workspace.settings().now().fees().on(book.tradedUntil(moment)),
             workspace.settings().now().review().cost());
-    List<String> symbols =
+    List<Watchlist.Entry> entries =
         shown.equals(TheTen.NAME)
-            ? ten.symbols()
-            : workspace.lists().named(shown).on(workspace.day()).symbols();
+            ? ten.symbols().stream().map(Watchlist.Entry::of).toList()
+            : workspace.lists().named(shown).on(workspace.day()).entries();
     List<WatchView.Watching> made = new ArrayList<>();
-    for (String symbol : symbols) {
+    for (Watchlist.Entry entry : entries) {
+      String symbol = entry.symbol();
       Optional<Decision> decided = book.decisionOn(symbol, moment);
       made.add(
           new WatchView.Watching(
-              symbol,
+              entry,
               decided.map(Decision::side).orElse(Side.UP),
               book.levelsOn(symbol, moment),
               open.stream()

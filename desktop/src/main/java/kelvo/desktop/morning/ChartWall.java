@@ -20,6 +20,8 @@ import kelvo.desktop.theme.TextWidth;
 import kelvo.desktop.theme.Theme;
 import kelvo.desktop.theme.Tone;
 import kelvo.desktop.workspace.Followed;
+import kelvo.desktop.workspace.MarketPart;
+import kelvo.desktop.workspace.PartKind;
 import kelvo.desktop.workspace.Workspace;
 import kelvo.history.DailyBar;
 import kelvo.tape.Price;
@@ -32,7 +34,18 @@ import kelvo.view.WallView;
  * in focus, a drag moves its chart to another place, and the button shows days instead of today.
  * Only charts that changed are painted again.
  */
-final class ChartWall extends Region {
+public final class ChartWall extends Region {
+  /** The wall in a window of its own. */
+  public static final PartKind KIND =
+      new PartKind(
+          "WALL",
+          "Wall of small charts",
+          false,
+          (workspace, choice) -> {
+            ChartWall wall = new ChartWall(workspace);
+            return new MarketPart(wall, wall::follow);
+          });
+
   private static final double HEAD = 24;
   private static final int DAYS = 120;
   private static final int NOBODY = -1;

@@ -104,7 +104,7 @@ final class TopBar extends HBox {
     faster.setTooltip(new Tooltip("Times the speed of the day; click for the next"));
     play.setOnAction(e -> togglePlay());
     faster.setOnAction(e -> nextSpeed());
-    HBox line = new HBox(6, play, faster, clock);
+    HBox line = new HBox(6, play, faster, new SoundState(workspace), clock);
     HBox.setMargin(clock, new Insets(0, 0, 0, 8));
     line.setAlignment(Pos.CENTER_RIGHT);
     market.getStyleClass().addAll("faded", "small");

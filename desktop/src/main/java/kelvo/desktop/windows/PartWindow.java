@@ -18,7 +18,6 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.stage.Screen;
 import javafx.stage.Stage;
-import kelvo.desktop.chart.ChartChoice;
 import kelvo.desktop.focus.FocusHeader;
 import kelvo.desktop.theme.Theme;
 import kelvo.desktop.workspace.Followed;
@@ -28,8 +27,8 @@ import kelvo.desktop.workspace.Workspace;
 import kelvo.view.QuoteView;
 
 /**
- * A window with one part of one symbol: the one in focus, or the one that it is pinned to. Only for
- * the window's thread.
+ * A window with one part: of the symbol in focus, of the one that it is pinned to, or of the
+ * market. Only for the window's thread.
  */
 final class PartWindow {
   private static final KeyCombination CLOSE =
@@ -50,17 +49,21 @@ final class PartWindow {
   /**
    * A window that is not shown yet.
    *
+   * @param part what it shows
    * @param changed hears of being closed, pinned or let go
    */
-  PartWindow(Workspace workspace, PartKind kind, PlacedPart place, Runnable changed) {
+  PartWindow(
+      Workspace workspace, PartKind kind, SymbolPart part, PlacedPart place, Runnable changed) {
     this.workspace = workspace;
     this.kind = kind;
     this.changed = changed;
     quotes = new Followed<>(workspace, header::show);
     pinned = place.symbol();
-    part = kind.make(workspace, new ChartChoice(workspace.pointed()));
+    this.part = part;
     BorderPane content = new BorderPane(part.node());
-    content.setTop(new VBox(header, bar()));
+    if (kind.isOfSymbol()) {
+      content.setTop(new VBox(header, bar()));
+    }
     content.getStyleClass().add("card");
     Scene scene = new Scene(content, place.width(), place.height());
     scene.getAccelerators().put(CLOSE, stage::close);
@@ -110,6 +113,15 @@ final class PartWindow {
         stage.getY(),
         stage.getScene().getWidth(),
         stage.getScene().getHeight());
+  }
+
+  /** Whether it shows a part of this kind. */
+  boolean shows(PartKind other) {
+    return kind.equals(other);
+  }
+
+  void toFront() {
+    stage.toFront();
   }
 
   Scene scene() {
@@ -169,6 +181,9 @@ final class PartWindow {
   }
 
   private void refocus() {
+    if (!kind.isOfSymbol()) {
+      return;
+    }
     if (pinned.isEmpty()) {
       show();
     } else {
@@ -184,6 +199,11 @@ final class PartWindow {
   }
 
   private void show() {
+    if (!kind.isOfSymbol()) {
+      stage.setTitle(kind.title());
+      part.show("");
+      return;
+    }
     pinButton();
     String symbol = pinned.isEmpty() ? workspace.focus().get() : pinned;
     stage.setTitle((symbol.isEmpty() ? "" : symbol + " · ") + kind.title());

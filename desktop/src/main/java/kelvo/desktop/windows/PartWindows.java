@@ -2,7 +2,9 @@ package kelvo.desktop.windows;
 
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.animation.Animation;
@@ -10,7 +12,9 @@ import javafx.animation.PauseTransition;
 import javafx.scene.Scene;
 import javafx.stage.Window;
 import javafx.util.Duration;
+import kelvo.desktop.chart.ChartChoice;
 import kelvo.desktop.workspace.PartKind;
+import kelvo.desktop.workspace.SymbolPart;
 import kelvo.desktop.workspace.Workspace;
 import org.jspecify.annotations.Nullable;
 
@@ -31,6 +35,7 @@ public final class PartWindows {
   private final List<PartKind> kinds;
   private final Consumer<Scene> keys;
   private final List<PartWindow> windows = new ArrayList<>();
+  private final Map<PartKind, SymbolPart> ofMarket = new HashMap<>();
   private final PauseTransition settling = new PauseTransition(SETTLED);
   private WindowSets sets = WindowSets.NONE;
   private @Nullable Path folder;
@@ -111,6 +116,12 @@ public final class PartWindows {
 
   /** Opens a part of the symbol in focus in a window of its own, near another window. */
   public void open(PartKind kind, Window near) {
+    for (PartWindow window : windows) {
+      if (!kind.isOfSymbol() && window.shows(kind)) {
+        window.toFront();
+        return;
+      }
+    }
     double shift = STEP * (windows.size() + 1);
     add(new PlacedPart(kind.id(), "", near.getX() + shift, near.getY() + shift, WIDTH, HEIGHT));
     workspace.action().set(kind.title() + " in a window of its own");
@@ -121,12 +132,21 @@ public final class PartWindows {
   private void add(PlacedPart place) {
     for (PartKind kind : kinds) {
       if (kind.id().equals(place.part())) {
-        PartWindow window = new PartWindow(workspace, kind, place, this::changed);
+        PartWindow window = new PartWindow(workspace, kind, part(kind), place, this::changed);
         keys.accept(window.scene());
         windows.add(window);
         window.open();
       }
     }
+  }
+
+  /** Parts about the market are made once: they hear of more than what they show. */
+  private SymbolPart part(PartKind kind) {
+    return kind.isOfSymbol() ? make(kind) : ofMarket.computeIfAbsent(kind, this::make);
+  }
+
+  private SymbolPart make(PartKind kind) {
+    return kind.make(workspace, new ChartChoice(workspace.pointed()));
   }
 
   /** A window was opened, closed, pinned or let go. */

@@ -4,6 +4,7 @@ import java.time.LocalDateTime;
 import java.time.LocalTime;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
@@ -32,6 +33,8 @@ public final class AlertDesk {
   private final Undoable undoable;
   private final ReadOnlyObjectWrapper<AlertBook> book;
 
+  private Consumer<String> onBegin = words -> {};
+
   AlertDesk(Workspace workspace, OpenedDay day, Undoable undoable) {
     this.workspace = workspace;
     this.undoable = undoable;
@@ -42,6 +45,16 @@ public final class AlertDesk {
   /** What the trader wants to ring. */
   public ReadOnlyObjectProperty<AlertBook> book() {
     return book.getReadOnlyProperty();
+  }
+
+  /** Lets an alert that begins with some words be typed on, wherever that is done. */
+  public void begin(String words) {
+    onBegin.accept(words);
+  }
+
+  /** Who lets alerts be typed. */
+  public void onBegin(Consumer<String> typing) {
+    onBegin = typing;
   }
 
   private LocalDateTime now() {

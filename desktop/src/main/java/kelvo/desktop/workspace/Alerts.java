@@ -27,9 +27,6 @@ public final class Alerts {
   /** From so many times the speed of the day on there is no sound. */
   private static final double SILENT_FROM = 4;
 
-  /** What was found so much later than it happened still rings. */
-  private static final long FOUND_LATE = 30 * DayTime.SECOND;
-
   private static final long NOTHING_TOLD = -1;
   private static final long SNOOZE = 10 * DayTime.MINUTE;
 
@@ -43,10 +40,13 @@ public final class Alerts {
       new ReadOnlyObjectWrapper<>(List.of());
   private final Followed<RangView.Rang> followed;
 
-  /** What has been told lately. */
+  /** What has been told since then. */
   private Set<AlertEvent> known = Set.of();
 
   private long toldUntil = NOTHING_TOLD;
+
+  /** When scans or alerts were changed last; what happened since may be found late. */
+  private long changedAt = Long.MAX_VALUE;
 
   /** What is not later than this moment rings no more. */
   private long silentUntil;
@@ -92,8 +92,8 @@ public final class Alerts {
   }
 
   /**
-   * What is newer than what was told last rings, while the day goes on; so does what was found a
-   * little late, because scans or alerts had just been changed.
+   * What is newer than what was told last rings, while the day goes on; so does what is found late
+   * because scans or alerts were changed, as far as it happened since.
    */
   private void told(RangView.Rang now) {
     rang.set(now);
@@ -101,7 +101,7 @@ public final class Alerts {
     if (!goesOn || toldUntil == NOTHING_TOLD || now.moment() < toldUntil) {
       silentUntil = now.moment();
     }
-    long from = Math.max(silentUntil, Math.min(toldUntil, now.moment() - FOUND_LATE));
+    long from = Math.max(silentUntil, Math.min(toldUntil, changedAt));
     List<Ring> fresh =
         now.rings().stream()
             .map(RangView.Rung::ring)
@@ -115,6 +115,11 @@ public final class Alerts {
     }
     known = fresh.stream().map(Ring::event).collect(Collectors.toSet());
     toldUntil = now.moment();
+  }
+
+  /** Scans or alerts are others from now on. */
+  void programChanged() {
+    changedAt = workspace.now();
   }
 
   /** The day goes to a moment: what has rung by then is only looked at. */
@@ -147,6 +152,13 @@ public final class Alerts {
   /** Whether alerts sound. */
   public BooleanProperty sound() {
     return workspace.settings().onOff(SettingCatalogue.SOUNDS);
+  }
+
+  /** No sound until it is switched on again, or sound again. */
+  public void mute() {
+    boolean sounds = !sound().get();
+    sound().set(sounds);
+    workspace.action().set(sounds ? "Alerts sound" : "Muted: no alert sounds until M");
   }
 
   /** Whether the day goes so fast that nothing is heard. */

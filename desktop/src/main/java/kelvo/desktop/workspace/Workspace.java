@@ -98,6 +98,7 @@ public final class Workspace implements AutoCloseable {
   private final IntegerProperty workedRule = new SimpleIntegerProperty(NO_RULE);
   private final BooleanProperty scanInFront = new SimpleBooleanProperty(false);
   private final BooleanProperty wall = new SimpleBooleanProperty(false);
+  private final ReadOnlyObjectWrapper<@Nullable LookedAt> lookedAt = new ReadOnlyObjectWrapper<>();
   private final StringProperty focus = new SimpleStringProperty("");
   private final ObjectProperty<@Nullable PointedAt> pointed = new SimpleObjectProperty<>();
   private final ReadOnlyLongWrapper playedUntil = new ReadOnlyLongWrapper(DayTime.FIRST);
@@ -495,6 +496,17 @@ public final class Workspace implements AutoCloseable {
     }
   }
 
+  /** Puts a symbol in focus and a moment of its day in the middle of its chart. */
+  public void lookAt(String symbol, long moment) {
+    focusOn(symbol);
+    lookedAt.set(new LookedAt(symbol, moment));
+  }
+
+  /** The moment that is to be seen on a chart; null before the first. */
+  public ReadOnlyObjectProperty<@Nullable LookedAt> lookedAt() {
+    return lookedAt.getReadOnlyProperty();
+  }
+
   /** Puts the symbol, or the first one whose symbol or name contains the text, in focus. */
   public void find(String text) {
     String wanted = text.strip().toUpperCase(java.util.Locale.ROOT);
@@ -572,6 +584,7 @@ public final class Workspace implements AutoCloseable {
   private void replay() {
     asked = alertScans();
     keepScans();
+    alerts.programChanged();
     player.play(new Program(desk.scans(), book().get().levels(), asked));
   }
 
