@@ -34,7 +34,7 @@ public final class DemoFolder {
   public static final long SEED = 20_310_312;
 
   /** Raised when what is written changes, so that an older folder is written again. */
-  public static final int VERSION = 5;
+  public static final int VERSION = 6;
 
   private final Path root;
   private final DemoSize size;

@@ -164,6 +164,38 @@ public final class PlantedStories {
             "06:15",
             "Genesis Seed and Harrow Farms begin partnership on salt-proof barley",
             "Up 33% at its high in the late morning, then falls through VWAP and fades into the close."));
+    stories.add(
+        story(
+            "red to green",
+            "BREGLA",
+            "Breakwater Glass",
+            "wave glass",
+            SecurityKind.COMMON_STOCK,
+            8.10,
+            18e6,
+            1,
+            "04:00 0.985, 08:00 0.97, 09:30 0.965, 09:45 0.955, 10:05 0.98, 10:30 1.03, 11:15 1.08, 12:30 1.05, 16:00 1.06, 20:00 1.06",
+            "04:00 0.5, 09:30 110, 10:20 160, 11:30 60, 15:30 90, 16:00 1",
+            170,
+            "",
+            "",
+            "Opens 3.5% below the close before, comes up through it at about 10:16 and stays above."));
+    stories.add(
+        story(
+            "after hours",
+            "LANHAR",
+            "Lantern Harbour Lamps",
+            "harbour lights",
+            SecurityKind.COMMON_STOCK,
+            14.20,
+            25e6,
+            1,
+            "04:00 1, 16:05 1, 16:08 1.07, 16:20 1.12, 17:00 1.10, 20:00 1.14",
+            "04:00 0.2, 09:30 25, 15:30 40, 16:00 2, 16:05 90, 17:00 30, 18:30 8",
+            150,
+            "16:05",
+            "Lantern Harbour Lamps quarterly results beat its plan, order book doubles",
+            "Quiet all day; after the close its results lift it by 12%: tomorrow's gap begins here."));
     return List.copyOf(stories);
   }
 

@@ -78,6 +78,16 @@ class DemoStoriesTest {
   }
 
   @Test
+  void theTurnOfTheMorningAndTheMoveAfterTheCloseAreFound() {
+    assertThat(scansThatHit("red to green")).contains("Red to green");
+    assertThat(scansThatHit("after hours")).contains("After hours");
+    assertThat(run.hits())
+        .filteredOn(hit -> hit.symbol().equals("BREGLA") && hit.scan().equals("Red to green"))
+        .first()
+        .satisfies(hit -> assertThat(hit.at()).isBetween(DayTime.of(10, 10), DayTime.of(10, 25)));
+  }
+
+  @Test
   void everyShippedScanSaysWhatItIsForAndFindsAPlantedStory() {
     List<String> planted = PlantedStories.all().stream().map(Story::symbol).toList();
     for (Scan scan : SCANS) {

@@ -164,7 +164,8 @@ final class AlertList extends BorderPane {
             ? ""
             : desk.problem(text);
     said.setText(problem.isEmpty() ? text.isBlank() ? EXPECTED : "Enter sets it" : problem);
-    said.getStyleClass().add(problem.isEmpty() ? "faded" : "tone-bad");
+    boolean isBegun = !text.strip().contains(" ");
+    said.getStyleClass().add(problem.isEmpty() || isBegun ? "faded" : "tone-bad");
   }
 
   private void take() {
