@@ -251,7 +251,7 @@ class CommandsTest {
         .startsWith("account,symbol,side,entry_time");
     assertThat(Files.readAllLines(tables.resolve("moves.csv")).getFirst())
         .isEqualTo(String.join(",", ReviewTables.MOVE_COLUMNS));
-    assertThat(Files.readAllLines(tables.resolve("scans.csv"))).hasSize(14);
+    assertThat(Files.readAllLines(tables.resolve("scans.csv"))).hasSize(16);
   }
 
   /** Bought the day before, sold today; a sale of what nobody bought; a line that is wrong. */

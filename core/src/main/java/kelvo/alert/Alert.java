@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import kelvo.delivery.Channel;
 import org.jspecify.annotations.Nullable;
 
 /**

@@ -5,6 +5,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import kelvo.delivery.Channel;
 
 /**
  * What the trader wants to ring.

@@ -19,6 +19,7 @@ import kelvo.trigger.Trigger;
  * @param rangeRatio of the five minutes before; NaN when unknown
  * @param volumeBurst likewise
  * @param dollars traded in the five minutes before; NaN when unknown
+ * @param warning what speaks against it, in words; may be empty
  */
 public record AlertEvent(
     long at,
@@ -31,7 +32,8 @@ public record AlertEvent(
     long price,
     double rangeRatio,
     double volumeBurst,
-    double dollars) {
+    double dollars,
+    String warning) {
   /** What may ring. */
   public enum Kind {
     HALT,
@@ -66,7 +68,8 @@ public record AlertEvent(
         hit.price(),
         hit.fields().of("range ratio"),
         hit.fields().of("volume burst"),
-        hit.fields().of("volume 5m") * Price.dollars(hit.price()));
+        hit.fields().of("volume 5m") * Price.dollars(hit.price()),
+        StairWarning.of(hit));
   }
 
   /** A halt that the exchange tells, whether or not a scan looks for halts. */
@@ -82,6 +85,7 @@ public record AlertEvent(
         price,
         Double.NaN,
         Double.NaN,
-        Double.NaN);
+        Double.NaN,
+        "");
   }
 }

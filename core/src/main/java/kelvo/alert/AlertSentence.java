@@ -9,6 +9,7 @@ import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
+import kelvo.delivery.Channel;
 import kelvo.rule.Rule;
 import kelvo.rule.RuleSentence;
 import kelvo.rule.RuleSyntaxException;

@@ -6,6 +6,7 @@ import java.time.LocalTime;
 import java.util.HashSet;
 import java.util.Map;
 import java.util.Set;
+import kelvo.delivery.Channel;
 import kelvo.watchlist.TheTen;
 import org.jspecify.annotations.Nullable;
 

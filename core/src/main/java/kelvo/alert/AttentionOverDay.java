@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
+import kelvo.delivery.Channel;
 import kelvo.journal.DayBook;
 import kelvo.trade.CostMethod;
 import kelvo.trade.OpenPosition;

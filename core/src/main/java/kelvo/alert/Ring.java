@@ -1,6 +1,7 @@
 package kelvo.alert;
 
 import java.util.Set;
+import kelvo.delivery.Channel;
 
 /**
  * Something that concerns the trader, and whether it rings.

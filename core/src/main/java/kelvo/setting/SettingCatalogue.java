@@ -166,6 +166,34 @@ public final class SettingCatalogue {
           new Amount(0.01, 100, 2, "% of the account"),
           "1");
 
+  /** How much may be bought for the account. */
+  public static final Setting BUYING_POWER =
+      now(
+          "buying power",
+          Group.ACCOUNT,
+          "What may be bought for the account during the day: the cash, or a multiple of it.",
+          new Words(List.of("cash", "margin 2x", "margin 4x")),
+          "cash");
+
+  /** How much may be sold short for the account. */
+  public static final Setting SHORT_POWER =
+      now(
+          "short selling power",
+          Group.ACCOUNT,
+          "What may be sold short for the account.",
+          new Words(List.of("none", "1x", "2x")),
+          "none");
+
+  /** What the stop of a size is when none is set. */
+  public static final Setting STOP_ATR =
+      now(
+          "stop atr",
+          Group.ACCOUNT,
+          "How many average true ranges (of 14 days) lie between price and stop, where no stop is"
+              + " set.",
+          new Amount(0.05, 5, 2, "ATR"),
+          "0.5");
+
   /** What a broker takes for each share. */
   public static final Setting FEE_PER_SHARE =
       now(
@@ -289,6 +317,9 @@ public final class SettingCatalogue {
           CLOSE,
           ACCOUNT,
           RISK,
+          BUYING_POWER,
+          SHORT_POWER,
+          STOP_ATR,
           FEE_PER_SHARE,
           FEE_PER_ORDER,
           COST,

@@ -24,7 +24,14 @@ public record PositionSize(long shares, double loss, double breakEven) {
     double half = spread / (double) Price.DOLLAR / 2;
     double aShare = distance + 2 * half + 2 * fees.perShare().doubleValue();
     double left = risk - 2 * fees.perOrder().doubleValue();
-    long shares = aShare > 0 && left > 0 ? (long) Math.floor(left / aShare) : 0;
+    return ofShares(
+        aShare > 0 && left > 0 ? (long) Math.floor(left / aShare) : 0, entry, stop, spread, fees);
+  }
+
+  /** What a trade of so many shares loses at the stop, and what it costs. */
+  public static PositionSize ofShares(long shares, long entry, long stop, long spread, Fees fees) {
+    double distance = Math.abs(entry - stop) / (double) Price.DOLLAR;
+    double half = spread / (double) Price.DOLLAR / 2;
     double costs = fees.roundTrip(shares) + 2 * half * shares;
     return new PositionSize(
         shares, distance * shares + costs, shares == 0 ? 0 : breakEven(costs, shares));

@@ -6,7 +6,7 @@ import java.util.Collection;
 import java.util.List;
 import java.util.Set;
 import java.util.function.UnaryOperator;
-import kelvo.alert.Channel;
+import kelvo.delivery.Channel;
 import org.jspecify.annotations.Nullable;
 
 /**

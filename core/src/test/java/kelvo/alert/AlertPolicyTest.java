@@ -13,6 +13,7 @@ import java.util.stream.Collectors;
 import kelvo.alert.AlertEvent.Kind;
 import kelvo.alert.Ring.Outcome;
 import kelvo.alert.Ring.Rank;
+import kelvo.delivery.Channel;
 import kelvo.rule.Vocabulary;
 import kelvo.scan.Side;
 import kelvo.time.DayTime;
@@ -55,7 +56,8 @@ class AlertPolicyTest {
         82_000,
         Double.NaN,
         Double.NaN,
-        dollars);
+        dollars,
+        "");
   }
 
   private Ring ring(long at, String symbol, String scan) {

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.time.LocalDate;
 import java.util.Set;
+import kelvo.delivery.Channel;
 import kelvo.rule.Vocabulary;
 import kelvo.time.DayTime;
 import kelvo.watchlist.TheTen;

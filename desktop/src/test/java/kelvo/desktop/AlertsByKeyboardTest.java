@@ -10,7 +10,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
-import kelvo.alert.Channel;
+import kelvo.delivery.Channel;
 import kelvo.desktop.grid.Grid;
 import kelvo.desktop.live.LiveStage;
 import kelvo.time.DayTime;

@@ -6,6 +6,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import kelvo.alert.StairWarning;
 import kelvo.data.calendar.ExchangeCalendar;
 import kelvo.data.folder.DataFolder;
 import kelvo.data.scanfile.ScanFile;
@@ -75,6 +76,19 @@ class DemoStoriesTest {
   void theHaltAndTheFadeAreFound() {
     assertThat(scansThatHit("halt")).contains("Halts");
     assertThat(scansThatHit("fader")).contains("Opening highs", "Afternoon fade");
+  }
+
+  @Test
+  void theStairsAreFoundWhileTheyAreThinWithWhatSpeaksAgainstThem() {
+    assertThat(run.hits())
+        .filteredOn(
+            hit -> hit.symbol().equals("KELPOR") && hit.trigger().words().startsWith("stair step"))
+        .first()
+        .satisfies(
+            hit -> {
+              assertThat(hit.fields().of("volume")).isLessThan(50_000);
+              assertThat(StairWarning.of(hit)).contains("shares so far");
+            });
   }
 
   @Test

@@ -16,8 +16,8 @@ import java.util.function.Consumer;
 import kelvo.alert.Alert;
 import kelvo.alert.AlertBook;
 import kelvo.alert.AlertSentence;
-import kelvo.alert.Channel;
 import kelvo.data.scanfile.ScanFile.ScanFileException;
+import kelvo.delivery.Channel;
 import kelvo.rule.Vocabulary;
 import org.jspecify.annotations.Nullable;
 

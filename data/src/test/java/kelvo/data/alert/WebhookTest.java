@@ -24,8 +24,8 @@ import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicInteger;
 import kelvo.alert.AlertEvent;
-import kelvo.alert.Channel;
 import kelvo.alert.Ring;
+import kelvo.delivery.Channel;
 import kelvo.scan.Side;
 import kelvo.time.DayTime;
 import org.junit.jupiter.api.AfterEach;
@@ -159,7 +159,8 @@ class WebhookTest {
             82_100,
             2.5,
             Double.NaN,
-            1e6);
+            1e6,
+            "");
     JsonNode json =
         new ObjectMapper()
             .readTree(

@@ -13,7 +13,7 @@ import java.util.Set;
 import kelvo.alert.Alert;
 import kelvo.alert.AlertBook;
 import kelvo.alert.AlertSentence;
-import kelvo.alert.Channel;
+import kelvo.delivery.Channel;
 import kelvo.rule.Vocabulary;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;

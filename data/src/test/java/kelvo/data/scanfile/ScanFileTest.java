@@ -45,7 +45,7 @@ class ScanFileTest {
   @Test
   void theShippedScansHaveNamesOfTheirOwn() {
     assertThat(ScanFile.shipped(Vocabulary.DEFAULT))
-        .hasSize(13)
+        .hasSize(15)
         .extracting(Scan::name)
         .doesNotHaveDuplicates();
   }

@@ -48,7 +48,7 @@ class ScanFolderTest {
 
     own().save(changed);
 
-    assertThat(own().scans()).hasSize(13).contains(changed).doesNotContain(first);
+    assertThat(own().scans()).hasSize(15).contains(changed).doesNotContain(first);
   }
 
   @Test
@@ -95,7 +95,7 @@ class ScanFolderTest {
     own().save(extra);
     own().remove(extra);
 
-    assertThat(own().scans()).hasSize(13).doesNotContain(extra);
+    assertThat(own().scans()).hasSize(15).doesNotContain(extra);
   }
 
   @Test

@@ -8,7 +8,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
-import kelvo.alert.Channel;
+import kelvo.delivery.Channel;
 import kelvo.rule.Vocabulary;
 import kelvo.watchlist.Mark;
 import kelvo.watchlist.Watchlist;

@@ -4,8 +4,8 @@ import java.util.function.Supplier;
 import javafx.application.Platform;
 import javafx.stage.Window;
 import kelvo.alert.AlertEvent;
-import kelvo.alert.Channel;
 import kelvo.alert.Ring;
+import kelvo.delivery.Channel;
 import kelvo.desktop.workspace.Workspace;
 import kelvo.session.KnownEvent;
 import kelvo.setting.SettingCatalogue;
@@ -82,7 +82,8 @@ public final class AlertBell {
     return DayTime.seconds(event.at())
         + (event.price() == Price.NONE ? "" : "  at " + Price.text(event.price()))
         + "  "
-        + event.source();
+        + event.source()
+        + (event.warning().isEmpty() ? "" : "\n" + event.warning());
   }
 
   private void pop(Window owner, Ring ring) {

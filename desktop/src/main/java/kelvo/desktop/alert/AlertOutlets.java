@@ -7,11 +7,11 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
-import kelvo.alert.Channel;
 import kelvo.alert.Ring;
 import kelvo.data.alert.Webhook;
 import kelvo.data.alert.WebhookMessage;
 import kelvo.data.alert.WebhookSecret;
+import kelvo.delivery.Channel;
 import org.jspecify.annotations.Nullable;
 
 /**

@@ -13,7 +13,7 @@ import javafx.scene.layout.VBox;
 import kelvo.alert.About;
 import kelvo.alert.Alert;
 import kelvo.alert.AlertSentence;
-import kelvo.alert.Channel;
+import kelvo.delivery.Channel;
 import kelvo.desktop.grid.Grid;
 import kelvo.desktop.grid.GridColumn;
 import kelvo.desktop.rules.CompletionPopup;

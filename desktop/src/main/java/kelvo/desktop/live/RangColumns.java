@@ -77,7 +77,10 @@ final class RangColumns {
     if (ring == null) {
       return "";
     }
-    String words = ring.event().words() + (ring.isFirst() ? ", first today" : "");
+    String words =
+        ring.event().words()
+            + (ring.isFirst() ? ", first today" : "")
+            + (ring.event().warning().isEmpty() ? "" : "; " + ring.event().warning());
     return line instanceof RangLine.Symbol symbol && symbol.count() > 1
         ? words + ", " + symbol.count() + " in all"
         : words;

@@ -2,6 +2,7 @@ package kelvo.desktop.live;
 
 import java.util.List;
 import javafx.geometry.Rectangle2D;
+import kelvo.alert.StairWarning;
 import kelvo.desktop.grid.GridColumn;
 import kelvo.desktop.theme.Numbers;
 import kelvo.desktop.theme.SparkLine;
@@ -119,7 +120,8 @@ final class StreamColumns {
         + Numbers.percent(row.hits().changePercent())
         + ", "
         + Unit.SHARES.text(row.hits().volumeFiveMinutes())
-        + " shares in the five minutes before";
+        + " shares in the five minutes before"
+        + (StairWarning.of(hit).isEmpty() ? "" : "\n" + StairWarning.of(hit));
   }
 
   private static String ago(long age) {

@@ -19,7 +19,7 @@ import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
-import kelvo.alert.Channel;
+import kelvo.delivery.Channel;
 import kelvo.desktop.live.StreamLanes.Division;
 import kelvo.desktop.workspace.Followed;
 import kelvo.desktop.workspace.Workspace;

@@ -174,8 +174,8 @@ public final class PlanPart extends ScrollPane implements SymbolPart {
       return;
     }
     shown = seen;
-    size.show(symbol, seen.levels());
     Decision decided = seen.decision().orElse(null);
+    size.show(symbol, decided == null ? Side.UP : decided.side(), seen.levels());
     decision.setText(
         decided == null
             ? "Not decided yet: K keeps it, D drops it, W only watches."

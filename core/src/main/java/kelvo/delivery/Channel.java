@@ -1,4 +1,4 @@
-package kelvo.alert;
+package kelvo.delivery;
 
 import java.util.EnumSet;
 import java.util.HashSet;

@@ -1,0 +1,2 @@
+/** The ways in which something that rings reaches the trader. Knows nothing of what rings. */
+package kelvo.delivery;
