@@ -26,7 +26,10 @@ final class DemoSession {
   /** The market's folder under {@code kelvo.bench.folder}, written unless it is there. */
   static Path folder(int securities) throws IOException {
     String named = System.getProperty("kelvo.bench.folder");
-    Path root = named == null ? Files.createTempDirectory("kelvo-bench") : Path.of(named);
+    Path root =
+        named == null || named.isEmpty()
+            ? Files.createTempDirectory("kelvo-bench")
+            : Path.of(named);
     Path folder = root.resolve(Integer.toString(securities));
     if (!Files.exists(folder.resolve("scans"))) {
       int prints = securities == DEMO ? 2_950_000 : 6_000_000;

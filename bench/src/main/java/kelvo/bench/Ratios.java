@@ -19,7 +19,7 @@ import org.openjdk.jmh.util.Statistics;
  */
 public final class Ratios {
   private static final List<String> SUBJECTS =
-      List.of("replay", "seek", "scans", "peers", "growth", "latency", "paint", "whole");
+      List.of("replay", "seek", "scans", "peers", "growth", "latency", "paint", "live", "whole");
 
   private static final List<String> BOUNDS = List.of("DENSE", "TAILS");
   private static final List<String> SIZES = List.of("3000", "11000");
@@ -44,6 +44,13 @@ public final class Ratios {
     }
   }
 
+  /** In processes of their own: JavaFX starts once in a process. */
+  private static void live() throws IOException, InterruptedException {
+    for (LiveTimes.Part part : LiveTimes.Part.values()) {
+      LiveTimes.start(part);
+    }
+  }
+
   private static void measure(String subject, String folder)
       throws RunnerException, IOException, InterruptedException {
     switch (subject) {
@@ -55,6 +62,7 @@ public final class Ratios {
       case "latency" -> latency();
       case "whole" -> whole(folder);
       case "paint" -> PaintTimes.print();
+      case "live" -> live();
       default -> throw new IllegalArgumentException("no such subject: " + subject);
     }
   }

@@ -18,6 +18,10 @@ public record Aftermath(double one, double five, double fifteen) {
   /** Nothing is known yet. */
   public static final Aftermath UNKNOWN = new Aftermath(Double.NaN, Double.NaN, Double.NaN);
 
+  /** How many parts it has. */
+  static final int PARTS = 3;
+
+  private static final long FIVE = 5 * DayTime.MINUTE;
   private static final long FIFTEEN = 15 * DayTime.MINUTE;
 
   /**
@@ -32,7 +36,7 @@ public record Aftermath(double one, double five, double fifteen) {
     }
     return new Aftermath(
         change(path, at, DayTime.MINUTE, price, asked),
-        change(path, at, 5 * DayTime.MINUTE, price, asked),
+        change(path, at, FIVE, price, asked),
         change(path, at, FIFTEEN, price, asked));
   }
 
@@ -42,9 +46,10 @@ public record Aftermath(double one, double five, double fifteen) {
     return isKnown ? 100.0 * (path.price(last) - price) / price : Double.NaN;
   }
 
-  /** Whether nothing of it can become known later. */
-  boolean isWhole(long at, long asked) {
-    return asked >= at + FIFTEEN;
+  /** How many of its parts can be known at a moment, 0 to {@link #PARTS}. */
+  static int partsKnown(long at, long asked) {
+    long passed = asked - at;
+    return passed >= FIFTEEN ? PARTS : passed >= FIVE ? 2 : passed >= DayTime.MINUTE ? 1 : 0;
   }
 
   /** The means of what is known. */

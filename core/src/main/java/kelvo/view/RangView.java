@@ -47,8 +47,9 @@ public final class RangView implements View<RangView.Rang> {
    *
    * @param ring what rang
    * @param after what the price did then
+   * @param partsKnown how many parts of that are known
    */
-  public record Rung(Ring ring, Aftermath after) {}
+  public record Rung(Ring ring, Aftermath after, int partsKnown) {}
 
   private final Session session;
   private final AttentionOverDay attention;
@@ -117,17 +118,21 @@ public final class RangView implements View<RangView.Rang> {
         standings.at(moment, newestFirst));
   }
 
-  /** Looks what the price did after the rings of which that may not be known to its end. */
+  /** Looks what the price did after a ring, whenever another part of it has become known. */
   private void followUp(long now) {
     Map<Integer, PricePath> paths = new HashMap<>();
     for (int i = open; i < rings.size(); i++) {
-      Ring ring = rings.get(i).ring();
-      AlertEvent event = ring.event();
-      PricePath path =
-          paths.computeIfAbsent(event.security(), security -> PricePath.of(session, security, now));
-      Aftermath after = Aftermath.of(path, event.at(), event.price(), now);
-      rings.set(i, new Rung(ring, after));
-      if (i == open && after.isWhole(event.at(), now)) {
+      Rung rung = rings.get(i);
+      AlertEvent event = rung.ring().event();
+      int known = Aftermath.partsKnown(event.at(), now);
+      if (known > rung.partsKnown()) {
+        PricePath path =
+            paths.computeIfAbsent(
+                event.security(), security -> PricePath.of(session, security, now));
+        Aftermath after = Aftermath.of(path, event.at(), event.price(), now);
+        rings.set(i, new Rung(rung.ring(), after, known));
+      }
+      if (i == open && known == Aftermath.PARTS) {
         open++;
       }
     }
@@ -164,7 +169,7 @@ public final class RangView implements View<RangView.Rang> {
 
   private void sort(Ring ring) {
     if (ring.rings()) {
-      rings.add(new Rung(ring, Aftermath.UNKNOWN));
+      rings.add(new Rung(ring, Aftermath.UNKNOWN, 0));
       return;
     }
     heldBack++;

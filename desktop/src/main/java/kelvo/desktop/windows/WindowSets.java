@@ -62,7 +62,7 @@ public record WindowSets(Map<String, List<PlacedPart>> byPhase) {
   }
 
   /** With another set for a phase. */
-  WindowSets with(String phase, List<PlacedPart> set) {
+  public WindowSets with(String phase, List<PlacedPart> set) {
     Map<String, List<PlacedPart>> changed = new TreeMap<>(byPhase);
     changed.put(phase, set);
     return new WindowSets(changed);

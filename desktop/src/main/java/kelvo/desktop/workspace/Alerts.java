@@ -92,13 +92,12 @@ public final class Alerts {
   }
 
   /**
-   * What is newer than what was told last rings, while the day goes on; so does what is found late
-   * because scans or alerts were changed, as far as it happened since.
+   * What is newer than what was told last rings, unless the day was sought to there; so does what
+   * is found late because scans or alerts were changed, as far as it happened since.
    */
   private void told(RangView.Rang now) {
     rang.set(now);
-    boolean goesOn = workspace.feed() != null || workspace.speed().get() > 0;
-    if (!goesOn || toldUntil == NOTHING_TOLD || now.moment() < toldUntil) {
+    if (toldUntil == NOTHING_TOLD) {
       silentUntil = now.moment();
     }
     long from = Math.max(silentUntil, Math.min(toldUntil, changedAt));

@@ -77,6 +77,30 @@ public record OpenedDay(
   private static final double READING = 0.75;
   private static final Duration LONGEST_SILENCE = Duration.ofSeconds(10);
 
+  /** This day with another session, played by other scans, and a ledger of its own. */
+  public OpenedDay with(Session other, List<Scan> looking, SessionRun played, Ledger kept) {
+    return new OpenedDay(
+        other,
+        vocabulary,
+        scanFolder,
+        universes,
+        List.of(),
+        AlertBook.EMPTY,
+        figures,
+        checks,
+        mostKept,
+        looking,
+        played,
+        earlier,
+        null,
+        null,
+        kept,
+        DayBook.EMPTY,
+        settings,
+        faults,
+        lock);
+  }
+
   /** Whether what the trader does is kept. */
   public boolean isWritable() {
     return lock != null;
