@@ -36,6 +36,15 @@ final class BenchMarket {
    * @param apart nanoseconds from one print to the next
    */
   static Session of(int securities, int prints, long from, long apart) {
+    return of(securities, prints, from, apart, false);
+  }
+
+  /** The same with a quote before each print. */
+  static Session quoted(int securities, int prints, long from, long apart) {
+    return of(securities, prints, from, apart, true);
+  }
+
+  private static Session of(int securities, int prints, long from, long apart, boolean isQuoted) {
     SplittableRandom random = new SplittableRandom(SEED);
     long[] prices = new long[securities];
     List<SecurityFacts> facts = new ArrayList<>();
@@ -55,6 +64,11 @@ final class BenchMarket {
       int security = Math.min(securities - 1, place < 0 ? -place - 1 : place);
       long step = (random.nextInt(9) - 4) * Math.max(100, prices[security] / 50_000 * 100);
       prices[security] = Math.max(MIN_PRICE, prices[security] + step);
+      if (isQuoted) {
+        long cent = 100;
+        tape.quote(
+            from + n * apart, security, prices[security] - cent, 300, prices[security] + cent, 300);
+      }
       tape.trade(
           from + n * apart,
           security,

@@ -53,7 +53,7 @@ final class HitFlood {
   private void measure() throws IOException, InterruptedException {
     int prints = A_SECOND * SECONDS;
     Session session =
-        BenchMarket.of(SECURITIES, prints, SessionHours.OPEN, 1_000_000_000L / A_SECOND);
+        BenchMarket.quoted(SECURITIES, prints, SessionHours.OPEN, 1_000_000_000L / A_SECOND);
     Path folder = Files.createTempDirectory("kelvo-flood");
     OpenedDay like =
         OpenedDay.open(DemoSession.folder(SECURITIES), DemoSize.SESSION, Progress.NONE);
