@@ -125,4 +125,31 @@ class AlertScansTest {
         .as("set while the day goes on")
         .isEqualTo(with.hits());
   }
+
+  /** A session that goes on finds what a recorded one finds. */
+  @Test
+  void alertsFindTheSameLiveAndReplayed() {
+    List<Scan> alerts =
+        new AlertScans(TestSessions.DATE, List.of(), List.of(), List.of(RISERS))
+            .of(
+                List.of(
+                    alert("everything: rises through 11.10", 0),
+                    alert("scan risers:", 0),
+                    alert("AAAAAA new high of day, again after 1m", DayTime.of(9, 35))));
+    Program program = new Program(List.of(RISERS), List.of(), alerts);
+    Session live = TestSessions.of(2, tape -> {});
+    SessionRun going = SessionRun.begun(live, program, Progress.NONE);
+    for (int i = 0; i < session.tape().size(); i++) {
+      live.tape()
+          .trade(
+              session.tape().time(i),
+              session.tape().symbol(i),
+              session.tape().price(i),
+              500,
+              SaleCondition.REGULAR.bit());
+      going.grow(Progress.NONE);
+    }
+
+    assertThat(going.hits()).isEqualTo(SessionRun.of(session, program, Progress.NONE).hits());
+  }
 }

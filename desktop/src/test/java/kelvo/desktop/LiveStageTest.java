@@ -211,6 +211,29 @@ class LiveStageTest {
 
     robot.clickOn("two lanes").clickOn("one lane");
     until(() -> titles(robot).contains("Hits") && !titles(robot).contains("Strength"));
+
+    goTo(DayTime.of(12, 0));
+    robot.clickOn("one lane").clickOn("two lanes");
+    until(() -> titles(robot).contains("Strength"));
+    goTo(MORNING);
+    until(() -> titles(robot).contains("Hits") && !titles(robot).contains("Strength"));
+  }
+
+  private void goTo(long moment) {
+    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.seek(moment));
+    until(() -> opened.workspace.now() == moment);
+  }
+
+  @Test
+  void onlyOneSideOrKindIsListed(FxRobot robot) {
+    until(() -> !lane(robot).rows().isEmpty());
+    robot.clickOn("two lanes").clickOn("one lane");
+    until(() -> titles(robot).contains("Hits"));
+    int all = lane(robot).rows().size();
+
+    robot.clickOn("Only").clickOn("Side").clickOn("down");
+    until(() -> !lane(robot).rows().isEmpty() && lane(robot).rows().size() < all);
+    assertThat(lane(robot).rows()).allMatch(row -> row.hits().newest().side().direction() < 0);
   }
 
   @Test

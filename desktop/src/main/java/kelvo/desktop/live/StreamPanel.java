@@ -1,7 +1,9 @@
 package kelvo.desktop.live;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import javafx.collections.ListChangeListener;
 import javafx.geometry.Pos;
@@ -38,6 +40,14 @@ final class StreamPanel extends BorderPane {
   private final StreamLanes lanes;
   private final MenuButton scans = new MenuButton("Scans");
   private final MenuButton only = new MenuButton("Only");
+  private final ComboBox<String> division = new ComboBox<>();
+
+  /**
+   * How each phase of the day divides the stream; one that was not asked takes over what it finds.
+   */
+  private final Map<String, Division> divisions = new HashMap<>();
+
+  private String phase = "";
   private final ComboBox<String> who = new ComboBox<>();
   private final Followed<List<StreamView.Streamed>> rows;
   private List<StreamView.Streamed> newest = List.of();
@@ -69,7 +79,6 @@ final class StreamPanel extends BorderPane {
     CheckBox sound = new CheckBox("Sound");
     sound.selectedProperty().bindBidirectional(workspace.alerts().sound());
     nameScans();
-    ComboBox<String> division = new ComboBox<>();
     for (Division each : Division.values()) {
       division.getItems().add(each.words());
     }
@@ -79,9 +88,11 @@ final class StreamPanel extends BorderPane {
     scans.setTooltip(new Tooltip("Scans in the stream, and those that ring on any symbol"));
     only.setTooltip(new Tooltip("Only hits of one side, one scan or one kind"));
     division.setOnAction(
-        e ->
-            lanes.divide(
-                Division.values()[Math.max(0, division.getSelectionModel().getSelectedIndex())]));
+        e -> {
+          int chosen = Math.max(0, division.getSelectionModel().getSelectedIndex());
+          divisions.put(phase, Division.values()[chosen]);
+          lanes.divide(Division.values()[chosen]);
+        });
     nameLists();
     who.setAccessibleText("Whose hits are listed");
     who.setTooltip(new Tooltip("Whose hits are listed: everyone's, or those of a watchlist"));
@@ -121,7 +132,15 @@ final class StreamPanel extends BorderPane {
                 : workspace.lists().named(name).on(workspace.day()).symbols()));
   }
 
+  private void enter(String now) {
+    if (!now.equals(phase)) {
+      phase = now;
+      division.setValue(divisions.getOrDefault(now, lanes.division()).words());
+    }
+  }
+
   private void stream(List<StreamView.Streamed> now) {
+    enter(workspace.session().phases().at(workspace.now()).name());
     newest = now;
     lanes.show(now.stream().filter(wanted()).toList(), false);
   }
