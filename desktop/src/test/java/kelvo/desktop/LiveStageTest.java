@@ -133,7 +133,10 @@ class LiveStageTest {
   @Test
   void aListIsMadePastedAddedToFollowedAndTakenBack(FxRobot robot) {
     robot.clickOn("+").write("Fades").type(KeyCode.ENTER);
-    until(() -> opened.workspace.lists().lists().get().size() == 1);
+    until(
+        () ->
+            opened.workspace.lists().lists().get().stream()
+                .anyMatch(list -> list.name().equals("Fades")));
     until(() -> watched(robot).isEmpty());
     WaitForAsyncUtils.waitForAsyncFx(
         5_000,

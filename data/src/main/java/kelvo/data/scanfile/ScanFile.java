@@ -4,8 +4,6 @@ import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
-import java.io.InputStream;
-import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -82,19 +80,12 @@ public final class ScanFile {
 
   /** The names of the shipped scan files. */
   public static List<String> shippedFiles() {
-    return shippedText("index.txt").lines().filter(line -> !line.isBlank()).toList();
+    return ShippedFiles.SCANS.names();
   }
 
   /** The text of a shipped scan file. */
   public static String shippedText(String file) {
-    try (InputStream in = ScanFile.class.getResourceAsStream("/kelvo/data/scans/" + file)) {
-      if (in == null) {
-        throw new IllegalStateException("the scan " + file + " is missing from this build");
-      }
-      return new String(in.readAllBytes(), java.nio.charset.StandardCharsets.UTF_8);
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
-    }
+    return ShippedFiles.SCANS.text(file);
   }
 
   private Scan scan() {

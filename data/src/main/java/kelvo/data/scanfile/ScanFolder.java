@@ -179,19 +179,35 @@ public final class ScanFolder {
     fileOf(universe.name(), universes).ifPresent(this::delete);
   }
 
-  /** The watchlists, by file name. */
+  /** The watchlists, by file name; those that ship with Kelvo where nobody has made any. */
   public List<Watchlist> watchlists() {
+    if (!Files.isDirectory(lists)) {
+      return ShippedFiles.LISTS.names().stream()
+          .map(file -> WatchlistFile.parse(file, ShippedFiles.LISTS.text(file)))
+          .toList();
+    }
     return all(lists, WatchlistFile::parse);
+  }
+
+  /** The first change writes those that ship too, so that none is lost. */
+  private void keepShippedLists() {
+    if (!Files.isDirectory(lists)) {
+      for (String file : ShippedFiles.LISTS.names()) {
+        write(lists.resolve(file), ShippedFiles.LISTS.text(file));
+      }
+    }
   }
 
   /** Writes a watchlist in place of the one of the same name. */
   public void save(Watchlist list) {
+    keepShippedLists();
     Path file = fileOf(list.name(), lists).orElseGet(() -> freeFile(lists, list.name()));
     write(file, WatchlistFile.write(list));
   }
 
   /** Takes a watchlist's file away. */
   public void remove(Watchlist list) {
+    keepShippedLists();
     fileOf(list.name(), lists).ifPresent(this::delete);
   }
 

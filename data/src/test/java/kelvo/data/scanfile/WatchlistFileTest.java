@@ -19,7 +19,7 @@ class WatchlistFileTest {
   @TempDir Path folder;
 
   private static final Watchlist FADES =
-      Watchlist.of("Afternoon fades", List.of("KELPOR"))
+      Watchlist.of("Own fades", List.of("KELPOR"))
           .with(List.of("TIDARC"), LocalDate.of(2031, 3, 14))
           .following("Fresh news")
           .noted("after lunch")
@@ -53,9 +53,21 @@ class WatchlistFileTest {
     kept.save(Watchlist.of("swings", List.of("ORBTOW")));
 
     assertThat(kept.watchlists())
-        .containsExactly(FADES.without("KELPOR"), Watchlist.of("swings", List.of("ORBTOW")));
+        .as("besides those that ship")
+        .hasSize(5)
+        .contains(FADES.without("KELPOR"), Watchlist.of("swings", List.of("ORBTOW")));
     kept.remove(FADES);
-    assertThat(kept.watchlists()).hasSize(1);
+    assertThat(kept.watchlists()).hasSize(4);
     assertThat(wrong).isEmpty();
+  }
+
+  @Test
+  void theListsThatShipFollowScansThatShip() {
+    List<String> scans =
+        ScanFile.shipped(Vocabulary.DEFAULT).stream().map(scan -> scan.name()).toList();
+
+    assertThat(new ScanFolder(folder, Vocabulary.DEFAULT, wrong -> {}).watchlists())
+        .hasSize(3)
+        .allSatisfy(list -> assertThat(scans).contains(list.follows()));
   }
 }

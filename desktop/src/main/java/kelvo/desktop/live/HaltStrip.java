@@ -45,6 +45,7 @@ final class HaltStrip extends HBox {
     setMinHeight(30);
     now.setAlignment(Pos.CENTER_LEFT);
     HBox.setHgrow(now, Priority.ALWAYS);
+    now.setMinWidth(0);
     history.getStyleClass().setAll("menu-button", "small-button");
     history.setFocusTraversable(false);
     history.setMinWidth(USE_PREF_SIZE);
@@ -64,9 +65,8 @@ final class HaltStrip extends HBox {
     pseudoClassStateChanged(HALTED, !shown.halted().isEmpty());
     List<Node> words = new ArrayList<>();
     for (HaltsView.Halted halted : shown.halted()) {
-      HBox one = new HBox(8, halted(halted, shown.moment()), indications(halted));
-      one.setAlignment(Pos.BASELINE_LEFT);
-      words.add(one);
+      words.add(halted(halted, shown.moment()));
+      words.add(indications(halted));
     }
     shown.resumed().stream()
         .limit(MOST_RESUMED)

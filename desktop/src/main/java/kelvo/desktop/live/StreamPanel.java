@@ -32,6 +32,7 @@ import kelvo.watchlist.TheTen;
 
 /** The stream of hits in its lanes, and what is chosen of it. */
 final class StreamPanel extends BorderPane {
+  private static final double WHO_WIDTH = 108;
   private static final String EVERYONE = "everyone";
   private static final String ANY_SCAN = "any scan";
   private static final String EITHER_SIDE = "either side";
@@ -76,8 +77,6 @@ final class StreamPanel extends BorderPane {
   private HBox switches() {
     CheckBox popup = new CheckBox("Popups");
     popup.selectedProperty().bindBidirectional(workspace.alerts().popup());
-    CheckBox sound = new CheckBox("Sound");
-    sound.selectedProperty().bindBidirectional(workspace.alerts().sound());
     nameScans();
     for (Division each : Division.values()) {
       division.getItems().add(each.words());
@@ -97,13 +96,16 @@ final class StreamPanel extends BorderPane {
     who.setAccessibleText("Whose hits are listed");
     who.setTooltip(new Tooltip("Whose hits are listed: everyone's, or those of a watchlist"));
     who.setOnAction(e -> otherRows());
-    for (Control control : List.of(popup, sound, scans, only, division, who)) {
+    for (Control control : List.of(popup, scans, only, division)) {
       control.setFocusTraversable(false);
       control.setMinWidth(USE_PREF_SIZE);
     }
+    who.setFocusTraversable(false);
+    who.setMinWidth(0);
+    who.setMaxWidth(WHO_WIDTH);
     Region space = new Region();
     HBox.setHgrow(space, Priority.ALWAYS);
-    HBox line = new HBox(8, division, who, only, scans, space, popup, sound);
+    HBox line = new HBox(8, division, who, only, scans, space, popup);
     line.getStyleClass().addAll("card", "part");
     line.setAlignment(Pos.CENTER_LEFT);
     return line;

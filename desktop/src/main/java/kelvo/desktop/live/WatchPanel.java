@@ -13,9 +13,9 @@ import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import kelvo.desktop.grid.Grid;
 import kelvo.desktop.theme.Numbers;
@@ -40,10 +40,11 @@ import org.jspecify.annotations.Nullable;
 final class WatchPanel extends BorderPane {
   private static final double FADED = 0.5;
   private static final double FIELD_WIDTH = 260;
+  private static final double CHIPS_WIDTH = 430;
 
   private final Workspace workspace;
   private final Grid<WatchView.Watched> table = new Grid<>("Watchlist", WatchView.Watched::symbol);
-  private final HBox chips = new HBox(4);
+  private final FlowPane chips = new FlowPane(4, 4);
   private final TextField field = new TextField();
   private final Label foot = new Label();
   private final ContextMenu menu = new ContextMenu();
@@ -90,6 +91,8 @@ final class WatchPanel extends BorderPane {
     title.setTooltip(
         new Tooltip("The Ten, and lists of your own; a click with the other button changes one"));
     HBox.setHgrow(chips, Priority.ALWAYS);
+    chips.setMinWidth(0);
+    chips.setPrefWrapLength(CHIPS_WIDTH);
     chips.setAlignment(Pos.CENTER_LEFT);
     HBox line = new HBox(8, title, chips);
     line.setAlignment(Pos.CENTER_LEFT);
@@ -139,6 +142,7 @@ final class WatchPanel extends BorderPane {
     chips.getChildren().setAll(chip(TheTen.NAME, "The Ten"));
     for (Watchlist list : lists) {
       ToggleButton chip = chip(list.name(), words(list));
+      chip.setTooltip(new Tooltip(help(list)));
       chip.setOnContextMenuRequested(
           e -> {
             menu.getItems().setAll(menus.ofList(list));
@@ -146,8 +150,6 @@ final class WatchPanel extends BorderPane {
           });
       chips.getChildren().add(chip);
     }
-    Region space = new Region();
-    HBox.setHgrow(space, Priority.ALWAYS);
     chips
         .getChildren()
         .addAll(
@@ -169,8 +171,13 @@ final class WatchPanel extends BorderPane {
   private String words(Watchlist list) {
     int standing = list.on(workspace.day()).entries().size();
     return list.name()
-        + (list.follows().isEmpty() ? "" : " ↩ " + list.follows())
+        + (list.follows().isEmpty() ? "" : " ↩")
         + (standing == 0 ? "" : " · " + standing);
+  }
+
+  private static String help(Watchlist list) {
+    String follows = list.follows().isEmpty() ? "" : "Follows " + list.follows() + ". ";
+    return (follows + list.note() + " The other button changes the list.").strip();
   }
 
   private ToggleButton chip(String name, String words) {

@@ -98,7 +98,7 @@ public final class Alerts {
   private void told(RangView.Rang now) {
     rang.set(now);
     if (toldUntil == NOTHING_TOLD) {
-      silentUntil = now.moment();
+      silentUntil = Math.max(silentUntil, now.moment());
     }
     long from = Math.max(silentUntil, Math.min(toldUntil, changedAt));
     List<Ring> fresh =
