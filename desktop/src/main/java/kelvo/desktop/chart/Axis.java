@@ -36,7 +36,8 @@ record Axis(double low, double high, double top, double height) {
   List<Long> steps(int most) {
     long least = Price.of(low);
     long range = Price.of(high) - least;
-    long tick = low < 1 ? 1 : Price.DOLLAR / 100;
+    // From a dollar on prices are read in cents, so that a finer step would read the same twice.
+    long tick = least + range < Price.DOLLAR ? 1 : Price.DOLLAR / 100;
     long step = tick;
     for (int place = 0; range / step > most; place++) {
       long power = tick * (long) Math.pow(10, place / ROUND.length);

@@ -69,14 +69,15 @@ final class SizeLine extends Label {
     }
     Settings settings = workspace.settings().now();
     double account = settings.number(SettingCatalogue.ACCOUNT);
-    if (account == 0) {
-      setText("Size: set your account in Settings (Ctrl+,).");
-      return;
-    }
     Optional<Level> stop =
         levels.stream()
             .filter(level -> level.kind() == LevelKind.STOP)
             .reduce((first, last) -> last);
+    if (account == 0) {
+      // Who has set neither an account nor a stop does not ask for a size.
+      setText(stop.isEmpty() ? "" : "Size: set your account in Settings (Ctrl+,).");
+      return;
+    }
     followed.follow(
         new SizeView(
             workspace.session(),
