@@ -7,7 +7,9 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.time.Duration;
 import java.util.concurrent.BlockingQueue;
+import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.LinkedBlockingQueue;
+import java.util.concurrent.TimeUnit;
 import java.util.function.Consumer;
 import java.util.function.IntFunction;
 
@@ -33,6 +35,7 @@ public final class Webhook implements AutoCloseable {
   private final IntFunction<Duration> waits;
   private final BlockingQueue<byte[]> queue = new LinkedBlockingQueue<>(MOST_WAITING);
   private final HttpClient client = HttpClient.newBuilder().connectTimeout(ANSWERS_WITHIN).build();
+  private final CountDownLatch closed = new CountDownLatch(1);
   private final Thread thread;
 
   /**
@@ -96,7 +99,9 @@ public final class Webhook implements AutoCloseable {
         return;
       }
       told.accept("Webhook: " + answer + "; tried again in " + wait.toSeconds() + " s");
-      Thread.sleep(wait);
+      if (closed.await(wait.toMillis(), TimeUnit.MILLISECONDS)) {
+        return;
+      }
     }
   }
 
@@ -123,6 +128,7 @@ public final class Webhook implements AutoCloseable {
 
   @Override
   public void close() {
+    closed.countDown();
     thread.interrupt();
     client.shutdownNow();
   }

@@ -125,6 +125,17 @@ class WebhookTest {
   }
 
   @Test
+  void whatGoesWrongOnItsThreadIsTold() throws InterruptedException {
+    BlockingQueue<String> said = new LinkedBlockingQueue<>();
+    try (Webhook webhook = new Webhook(URI.create("nowhere"), WebhookSecret.of("key"), said::add)) {
+      webhook.send(bytes("lost"));
+      assertThat(said.poll(20, TimeUnit.SECONDS))
+          .startsWith("Webhook: nothing is sent any more")
+          .endsWith("open the day again");
+    }
+  }
+
+  @Test
   void waitsDoubleUpToAMinute() {
     assertThat(Webhook.usualWait(1)).isEqualTo(Duration.ofSeconds(1));
     assertThat(Webhook.usualWait(4)).isEqualTo(Duration.ofSeconds(8));

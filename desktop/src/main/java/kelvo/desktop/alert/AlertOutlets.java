@@ -91,7 +91,7 @@ final class AlertOutlets implements AutoCloseable {
     }
     try {
       to(webhookAddress).send(WebhookMessage.of(ring, date));
-    } catch (UncheckedIOException e) {
+    } catch (UncheckedIOException | IllegalArgumentException e) {
       told.accept(String.valueOf(e.getMessage()));
     }
   }
