@@ -21,12 +21,11 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.api.FxRobot;
-import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import org.testfx.util.WaitForAsyncUtils;
 
 /** Alerts from the first key to what they did, in the real window. */
-@ExtendWith(ApplicationExtension.class)
+@ExtendWith(RealWindow.class)
 class AlertsByKeyboardTest {
   private static final long START = DayTime.of(9, 31);
 

@@ -20,12 +20,11 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.api.FxRobot;
-import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import org.testfx.util.WaitForAsyncUtils;
 
 /** The charts in the real window: bar length, hours, zoom, ruler, levels, the shared crosshair. */
-@ExtendWith(ApplicationExtension.class)
+@ExtendWith(RealWindow.class)
 class ChartTest {
   private OpenedWindow opened;
   private IntradayChart chart;

@@ -24,12 +24,11 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.api.FxRobot;
-import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import org.testfx.util.WaitForAsyncUtils;
 
 /** The clock of the program: the day rail, playing, and the market breadth beside it. */
-@ExtendWith(ApplicationExtension.class)
+@ExtendWith(RealWindow.class)
 class DayRailTest {
   private static final long START = DayTime.of(9, 56);
 

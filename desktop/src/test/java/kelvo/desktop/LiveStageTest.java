@@ -30,12 +30,11 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.api.FxRobot;
-import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import org.testfx.util.WaitForAsyncUtils;
 
 /** The stream of hits, and the scans that may be left out of it. */
-@ExtendWith(ApplicationExtension.class)
+@ExtendWith(RealWindow.class)
 class LiveStageTest {
   private static final long MORNING = DayTime.of(10, 30);
   private static final String ADDED = "Every new high";

@@ -53,12 +53,11 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.api.FxRobot;
-import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import org.testfx.util.WaitForAsyncUtils;
 
 /** The real window on the simulated feed, over a connection on loopback. */
-@ExtendWith(ApplicationExtension.class)
+@ExtendWith(RealWindow.class)
 class LiveWindowTest {
   /** A morning's worth, so that a test takes seconds. */
   private static final int EVENTS = 120_000;

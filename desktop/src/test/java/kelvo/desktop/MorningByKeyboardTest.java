@@ -22,12 +22,11 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.api.FxRobot;
-import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import org.testfx.util.WaitForAsyncUtils;
 
 /** A morning's triage in the real window, by keyboard alone. */
-@ExtendWith(ApplicationExtension.class)
+@ExtendWith(RealWindow.class)
 class MorningByKeyboardTest {
   private static final long MORNING = DayTime.of(9, 20);
 

@@ -27,7 +27,6 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.api.FxRobot;
-import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import org.testfx.util.WaitForAsyncUtils;
 
@@ -36,7 +35,7 @@ import org.testfx.util.WaitForAsyncUtils;
  * are used: what rang is in the history, nothing twice within its cooldown, each scan within its
  * budget, no halt held back. {@code -Dkelvo.speed=60} plays it slowly.
  */
-@ExtendWith(ApplicationExtension.class)
+@ExtendWith(RealWindow.class)
 class MorningOfAlertsTest {
   private static final long START = DayTime.of(9, 25);
   private static final long END = DayTime.of(11, 0);

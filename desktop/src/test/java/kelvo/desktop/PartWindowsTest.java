@@ -28,12 +28,11 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
 import org.testfx.api.FxRobot;
-import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import org.testfx.util.WaitForAsyncUtils;
 
 /** Parts in windows of their own, which follow the focus or are pinned, a set a phase. */
-@ExtendWith(ApplicationExtension.class)
+@ExtendWith(RealWindow.class)
 class PartWindowsTest {
   private static final long PREMARKET = DayTime.of(8, 50);
   private static final long MORNING = DayTime.of(10, 30);

@@ -24,12 +24,11 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.api.FxRobot;
-import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import org.testfx.util.WaitForAsyncUtils;
 
 /** What recorded sessions say beside the cut curve; the recorded one has the same prints here. */
-@ExtendWith(ApplicationExtension.class)
+@ExtendWith(RealWindow.class)
 class RecordedMovesTest {
   private static final LocalDate EARLIER = DemoSize.SESSION.minusDays(1);
 

@@ -30,12 +30,11 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.api.FxRobot;
-import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import org.testfx.util.WaitForAsyncUtils;
 
 /** The Review stage in the real window: tables, totals, and what an earlier moment may know. */
-@ExtendWith(ApplicationExtension.class)
+@ExtendWith(RealWindow.class)
 class ReviewStageTest {
   private static final long AFTER = DayTime.of(16, 30);
 

@@ -32,13 +32,12 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
 import org.testfx.api.FxRobot;
-import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import org.testfx.robot.Motion;
 import org.testfx.util.WaitForAsyncUtils;
 
 /** A scan worked on in the real window: rules typed, dragged, taken back, cloned and paired. */
-@ExtendWith(ApplicationExtension.class)
+@ExtendWith(RealWindow.class)
 class ScanEditingTest {
   private static final long MORNING = DayTime.of(8, 58);
 

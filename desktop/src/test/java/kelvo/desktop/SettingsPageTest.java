@@ -27,12 +27,11 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.api.FxRobot;
-import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import org.testfx.util.WaitForAsyncUtils;
 
 /** Settings are found, count at once, are kept in a file and taken back. */
-@ExtendWith(ApplicationExtension.class)
+@ExtendWith(RealWindow.class)
 class SettingsPageTest {
   private OpenedWindow opened;
 

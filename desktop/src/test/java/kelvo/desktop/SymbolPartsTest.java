@@ -25,12 +25,11 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.api.FxRobot;
-import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import org.testfx.util.WaitForAsyncUtils;
 
 /** The parts about the symbol in focus, by mouse: facts and checks, prints, news, the plan. */
-@ExtendWith(ApplicationExtension.class)
+@ExtendWith(RealWindow.class)
 class SymbolPartsTest {
   private static final long MORNING = DayTime.of(9, 20);
   private static final String SYMBOL = "TIDARC";

@@ -18,11 +18,10 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.api.FxRobot;
-import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 
 /** The wall of small charts, by mouse: focus, own order, days, the shared crosshair. */
-@ExtendWith(ApplicationExtension.class)
+@ExtendWith(RealWindow.class)
 class WallTest {
   private static final long MORNING = DayTime.of(9, 20);
   private static final double HEAD = 24;

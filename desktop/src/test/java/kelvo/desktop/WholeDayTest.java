@@ -36,12 +36,11 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.api.FxRobot;
-import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import org.testfx.util.WaitForAsyncUtils;
 
 /** The real window, driven by keyboard and mouse through a day. */
-@ExtendWith(ApplicationExtension.class)
+@ExtendWith(RealWindow.class)
 class WholeDayTest {
   private static final long MORNING = DayTime.of(8, 58);
 

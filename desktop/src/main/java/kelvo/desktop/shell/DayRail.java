@@ -38,7 +38,6 @@ final class DayRail extends Region {
 
   private final Workspace workspace;
   private final Canvas canvas = new Canvas();
-  private final Followed<HaltsView.HaltList> halts;
   private List<Long> begun = List.of();
 
   DayRail(Workspace workspace) {
@@ -57,14 +56,14 @@ final class DayRail extends Region {
             e.consume();
           }
         });
-    halts = new Followed<>(workspace, this::halted);
-    halts.follow(new HaltsView(workspace.session()));
-    workspace.clock().addListener((o, was, is) -> paint());
-    workspace.hits().addListener((o, was, is) -> paint());
-    workspace.playedUntil().addListener((o, was, is) -> paint());
-    workspace.book().addListener((o, was, is) -> paint());
-    workspace.theme().addListener((o, was, is) -> paint());
-    focusedProperty().addListener((o, was, is) -> paint());
+    new Followed<HaltsView.HaltList>(workspace, this::halted)
+        .follow(new HaltsView(workspace.session()));
+    workspace.clock().addListener((o, was, is) -> repaint());
+    workspace.hitCounts().addListener((o, was, is) -> repaint());
+    workspace.playedUntil().addListener((o, was, is) -> repaint());
+    workspace.book().addListener((o, was, is) -> repaint());
+    workspace.theme().addListener((o, was, is) -> repaint());
+    focusedProperty().addListener((o, was, is) -> repaint());
     PointedWords.of(
         this, e -> RailWords.at(workspace, begun, moment(e.getX()), moment(POINTED) - moment(0)));
   }
@@ -92,10 +91,14 @@ final class DayRail extends Region {
     paint();
   }
 
-  /** The halts come after the clock of the same moment, which painted those of the one before. */
   private void halted(HaltsView.HaltList shown) {
     begun = shown.begun();
-    paint();
+    repaint();
+  }
+
+  /** With the next frame, once, whatever comes of a moment. */
+  private void repaint() {
+    setNeedsLayout(true);
   }
 
   private void paint() {
@@ -106,7 +109,7 @@ final class DayRail extends Region {
     GraphicsContext g = canvas.getGraphicsContext2D();
     g.clearRect(0, 0, getWidth(), getHeight());
     phases(g, theme);
-    hits(g, theme, RailMarks.hitsByMinute(workspace.hits().get()));
+    hits(g, theme, workspace.hitCounts().get().byMinute());
     marks(g, theme, workspace.now());
     unplayed(g, theme, workspace.playedUntil().get());
     handle(g, theme, workspace.now());
@@ -146,21 +149,16 @@ final class DayRail extends Region {
     }
   }
 
-  private void hits(GraphicsContext g, Theme theme, int[] byMinute) {
-    int most = 1;
-    for (int count : byMinute) {
-      most = Math.max(most, count);
-    }
+  private void hits(GraphicsContext g, Theme theme, List<Integer> byMinute) {
+    int most = byMinute.stream().mapToInt(Integer::intValue).max().orElse(0);
     g.setFill(theme.colour(Tone.ACCENT));
-    double width = Math.max(1, getWidth() / RailMarks.MINUTES);
-    for (int minute = 0; minute < byMinute.length; minute++) {
-      if (byMinute[minute] > 0) {
-        double height = Math.max(2, Math.sqrt(byMinute[minute] / (double) most) * BARS_HEIGHT);
-        g.fillRect(
-            minute * getWidth() / RailMarks.MINUTES,
-            BARS_TOP + BARS_HEIGHT - height,
-            width,
-            height);
+    double width = Math.max(1, x(DayTime.FIRST + DayTime.MINUTE));
+    for (int minute = 0; minute < byMinute.size(); minute++) {
+      int count = byMinute.get(minute);
+      if (count > 0) {
+        double height = Math.max(2, Math.sqrt(count / (double) most) * BARS_HEIGHT);
+        double left = x(DayTime.FIRST + minute * DayTime.MINUTE);
+        g.fillRect(left, BARS_TOP + BARS_HEIGHT - height, width, height);
       }
     }
   }

@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.List;
 import kelvo.data.feed.FeedGap;
 import kelvo.desktop.workspace.Workspace;
-import kelvo.hit.Hit;
 import kelvo.news.Catalyst;
 import kelvo.session.KnownEvent;
 import kelvo.time.DayTime;
@@ -26,8 +25,7 @@ final class RailWords {
     List<String> words = new ArrayList<>();
     words.add(DayTime.minutes(moment) + ", " + workspace.session().phases().at(moment).name());
     long now = workspace.now();
-    long hits =
-        workspace.hits().get().stream().map(Hit::at).filter(at -> near(at, moment, around)).count();
+    int hits = workspace.hitCounts().get().within(moment - around, moment + around);
     if (hits > 0) {
       words.add(hits + (hits == 1 ? " hit" : " hits"));
     }

@@ -17,9 +17,9 @@ import kelvo.data.feed.FeedClient;
 import kelvo.data.feed.LiveFeed;
 import kelvo.desktop.theme.Numbers;
 import kelvo.desktop.workspace.Workspace;
-import kelvo.hit.Hit;
 import kelvo.setting.SettingCatalogue;
 import kelvo.time.DayTime;
+import kelvo.view.HitCountsView;
 
 /**
  * The bottom line: where the events come from, how fast, hits a minute, what is saved, what the
@@ -91,7 +91,7 @@ final class StatusBar extends HBox {
             });
     workspace.onClose(over::stop);
     workspace.clock().addListener((o, was, is) -> show());
-    workspace.hits().addListener((o, was, is) -> showHits());
+    workspace.hitCounts().addListener((o, was, is) -> showHits());
     workspace.troubles().newest().addListener((o, was, is) -> showTroubles(is));
     Timeline saving = new Timeline(new KeyFrame(Duration.millis(250), e -> showSaved()));
     saving.getKeyFrames().add(new KeyFrame(Duration.millis(250), e -> showFeed()));
@@ -119,16 +119,15 @@ final class StatusBar extends HBox {
               + " events, "
               + (workspace.speed().get() > 0 ? rate : "paused"));
     }
-    showHits();
   }
 
   private void showHits() {
-    List<Hit> all = workspace.hits().get();
-    long lastMinute =
-        all.subList(Math.max(0, all.size() - 2_000), all.size()).stream()
-            .filter(h -> h.at() > workspace.now() - DayTime.MINUTE)
-            .count();
-    hits.setText(all.size() + " hits, " + lastMinute + " in the last minute");
+    HitCountsView.HitCounts counts = workspace.hitCounts().get();
+    hits.setText(
+        counts.all()
+            + (counts.all() == 1 ? " hit, " : " hits, ")
+            + counts.lastMinute()
+            + " in the last minute");
   }
 
   /** A feed falls silent without a snapshot, so this is asked by a timer. */

@@ -51,6 +51,8 @@ import kelvo.setting.SettingCatalogue;
 import kelvo.setting.Settings;
 import kelvo.time.DayTime;
 import kelvo.view.ClockView;
+import kelvo.view.HitCountsView;
+import kelvo.view.HitCountsView.HitCounts;
 import kelvo.view.HitsView;
 import kelvo.view.QuoteView;
 import kelvo.view.View;
@@ -87,6 +89,8 @@ public final class Workspace implements AutoCloseable {
       new ReadOnlyObjectWrapper<>(AT_START);
   private final Presence presence = new Presence(System::nanoTime, this::now);
   private final ReadOnlyObjectWrapper<List<Hit>> hits = new ReadOnlyObjectWrapper<>(List.of());
+  private final ReadOnlyObjectWrapper<HitCounts> hitCounts =
+      new ReadOnlyObjectWrapper<>(HitCounts.NONE);
   private final ReadOnlyObjectWrapper<QuoteView.@Nullable Quote> quote =
       new ReadOnlyObjectWrapper<>();
   private final Followed<QuoteView.Quote> quotes = new Followed<>(this, quote::set);
@@ -146,6 +150,7 @@ public final class Workspace implements AutoCloseable {
     player = player(moment);
     // The hits first: whoever hears of a new moment finds the hits of that moment.
     follow(new HitsView(), hits::set);
+    follow(new HitCountsView(), hitCounts::set);
     follow(new ClockView(), clock::set);
     alerts.follow();
     alertDesk.book().addListener((o, was, is) -> askForAlerts());
@@ -391,6 +396,11 @@ public final class Workspace implements AutoCloseable {
   /** All hits up to the moment shown, oldest first. */
   public ReadOnlyObjectProperty<List<Hit>> hits() {
     return hits.getReadOnlyProperty();
+  }
+
+  /** How many those are. */
+  public ReadOnlyObjectProperty<HitCounts> hitCounts() {
+    return hitCounts.getReadOnlyProperty();
   }
 
   /** How the symbol in focus stands; null without one, and until it is known. */

@@ -10,15 +10,15 @@ import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.stage.Stage;
 import kelvo.desktop.PlacedStage;
+import kelvo.desktop.RealWindow;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.api.FxRobot;
-import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import org.testfx.util.WaitForAsyncUtils;
 
 /** Alerts that pop up stand in a stack of three and take neither the keyboard nor for ever. */
-@ExtendWith(ApplicationExtension.class)
+@ExtendWith(RealWindow.class)
 class AlertPopupsTest {
   private static final double LONG = 600;
 

@@ -8,16 +8,16 @@ import java.util.List;
 import javafx.scene.Scene;
 import javafx.stage.Stage;
 import kelvo.desktop.PlacedStage;
+import kelvo.desktop.RealWindow;
 import kelvo.desktop.theme.Theme;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
 import org.testfx.api.FxRobot;
-import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 
 /** A list sorted by its header and written as CSV. */
-@ExtendWith(ApplicationExtension.class)
+@ExtendWith(RealWindow.class)
 class GridTest {
   private static final List<String> GIVEN = List.of("688K", "2.4M", "", "9,120");
 

@@ -7,15 +7,15 @@ import javafx.scene.Scene;
 import javafx.scene.layout.StackPane;
 import javafx.stage.Stage;
 import kelvo.desktop.PlacedStage;
+import kelvo.desktop.RealWindow;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.api.FxRobot;
-import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import org.testfx.util.WaitForAsyncUtils;
 
 /** A list holds still under the pointer against the market, but not against another list. */
-@ExtendWith(ApplicationExtension.class)
+@ExtendWith(RealWindow.class)
 class OtherRowsTest {
   private Grid<String> grid;
 

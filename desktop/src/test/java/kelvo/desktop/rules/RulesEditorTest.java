@@ -11,6 +11,7 @@ import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
 import kelvo.desktop.PlacedStage;
+import kelvo.desktop.RealWindow;
 import kelvo.rule.Rule;
 import kelvo.rule.RuleCompletion;
 import kelvo.rule.RuleSentence;
@@ -19,12 +20,11 @@ import kelvo.time.DayTime;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.api.FxRobot;
-import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import org.testfx.util.WaitForAsyncUtils;
 
 /** What the lines of rules say of the symbol in focus. */
-@ExtendWith(ApplicationExtension.class)
+@ExtendWith(RealWindow.class)
 class RulesEditorTest {
   private RulesEditor rules;
 

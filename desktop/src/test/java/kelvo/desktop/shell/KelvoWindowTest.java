@@ -14,6 +14,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Labeled;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
+import kelvo.desktop.RealWindow;
 import kelvo.desktop.theme.Theme;
 import kelvo.desktop.workspace.OpenedDay;
 import kelvo.job.Progress;
@@ -27,12 +28,11 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
 import org.testfx.api.FxRobot;
-import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import org.testfx.util.WaitForAsyncUtils;
 
 /** What the window offers when a day cannot be opened, and what nobody has caught. */
-@ExtendWith(ApplicationExtension.class)
+@ExtendWith(RealWindow.class)
 class KelvoWindowTest {
   private static final LocalDate DATE = DemoSize.SESSION;
 

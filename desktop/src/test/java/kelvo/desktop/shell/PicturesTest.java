@@ -13,6 +13,7 @@ import javafx.scene.Scene;
 import javafx.stage.Stage;
 import javax.imageio.ImageIO;
 import kelvo.desktop.PlacedStage;
+import kelvo.desktop.RealWindow;
 import kelvo.desktop.live.LiveStage;
 import kelvo.desktop.morning.MorningStage;
 import kelvo.desktop.theme.Theme;
@@ -27,12 +28,11 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
-import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import org.testfx.util.WaitForAsyncUtils;
 
 /** Pictures of views, as the demo's command writes them. */
-@ExtendWith(ApplicationExtension.class)
+@ExtendWith(RealWindow.class)
 class PicturesTest {
   @TempDir Path folder;
   @TempDir Path written;

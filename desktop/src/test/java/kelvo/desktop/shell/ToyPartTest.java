@@ -12,6 +12,7 @@ import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.stage.Stage;
 import kelvo.desktop.PlacedStage;
+import kelvo.desktop.RealWindow;
 import kelvo.desktop.theme.Theme;
 import kelvo.desktop.workspace.Followed;
 import kelvo.desktop.workspace.OpenedDay;
@@ -29,7 +30,6 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
 import org.testfx.api.FxRobot;
-import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import org.testfx.util.WaitForAsyncUtils;
 
@@ -37,7 +37,7 @@ import org.testfx.util.WaitForAsyncUtils;
  * A part needs a view, a part and a line in a list, as CONTRIBUTING says; it is served only while
  * it is shown.
  */
-@ExtendWith(ApplicationExtension.class)
+@ExtendWith(RealWindow.class)
 class ToyPartTest {
   private static final PartKind TOY =
       new PartKind("toy", "Toy", (workspace, choice) -> new ToyPart(workspace));

@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.concurrent.atomic.AtomicReference;
 import kelvo.data.ledger.Ledger;
 import kelvo.data.scanfile.ScanFile;
+import kelvo.desktop.RealWindow;
 import kelvo.desktop.theme.Theme;
 import kelvo.job.Progress;
 import kelvo.rule.RuleSentence;
@@ -23,11 +24,10 @@ import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
-import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.util.WaitForAsyncUtils;
 
 /** Opening a folder, opening it twice, and what is on disk once a window has closed. */
-@ExtendWith(ApplicationExtension.class)
+@ExtendWith(RealWindow.class)
 class OpenedDayTest {
   private static final LocalDate DATE = DemoSize.SESSION;
 
