@@ -184,7 +184,7 @@ final class LiveTimes {
     if (workspace.speed().get() > 0) {
       anchor = Math.min(anchor, began - (long) (moment / SPEED));
     }
-    List<Hit> hits = workspace.hits().get();
+    List<Hit> hits = workspace.hits();
     if (measures()) {
       for (int i = hitsSeen; i < hits.size(); i++) {
         record(known, began - due(hits.get(i).at()));

@@ -160,7 +160,7 @@ class LiveStageTest {
     until(() -> watched(robot).size() == 3);
 
     String scan =
-        opened.workspace.hits().get().reversed().stream()
+        opened.workspace.hits().reversed().stream()
             .filter(hit -> hit.at() >= DayTime.of(10, 0) && !hit.version().isEmpty())
             .findFirst()
             .orElseThrow()
@@ -186,8 +186,8 @@ class LiveStageTest {
 
   @Test
   void whatIsWatchedRingsAndQuietHoldsItBack(FxRobot robot) {
-    until(() -> !opened.workspace.hits().get().isEmpty());
-    String symbol = opened.workspace.hits().get().getLast().symbol();
+    until(() -> !opened.workspace.hits().isEmpty());
+    String symbol = opened.workspace.hits().getLast().symbol();
     WaitForAsyncUtils.waitForAsyncFx(
         5_000,
         () -> opened.workspace.lists().change(Watchlist.of("Mine", List.of(symbol)), "mine"));
@@ -208,7 +208,7 @@ class LiveStageTest {
 
   @Test
   void theStreamIsDividedAsTheTraderLikes(FxRobot robot) {
-    until(() -> !opened.workspace.hits().get().isEmpty());
+    until(() -> !opened.workspace.hits().isEmpty());
     assertThat(titles(robot)).contains("Strength", "Weakness");
 
     robot.clickOn("two lanes").clickOn("one lane");

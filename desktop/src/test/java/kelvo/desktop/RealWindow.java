@@ -4,6 +4,7 @@ import java.util.concurrent.Callable;
 import java.util.function.Predicate;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
+import javafx.scene.Parent;
 import javafx.scene.input.MouseButton;
 import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.ApplicationExtension;
@@ -22,7 +23,12 @@ public final class RealWindow extends ApplicationExtension {
 
   @Override
   public PointQuery point(Node node) {
-    Point2D middle = onWindow(() -> super.point(node).query());
+    Point2D middle =
+        onWindow(
+            () -> {
+              layOut(node.getScene().getRoot());
+              return super.point(node).query();
+            });
     return point(middle).onNode(node);
   }
 
@@ -35,6 +41,12 @@ public final class RealWindow extends ApplicationExtension {
   public <T extends Node> FxRobot clickOn(
       Predicate<T> predicate, Motion motion, MouseButton... buttons) {
     return clickOn(point(visible(lookup(predicate))), motion, buttons);
+  }
+
+  /** What was changed just now may not stand where it will. */
+  private static void layOut(Parent root) {
+    root.applyCss();
+    root.layout();
   }
 
   private static Node visible(NodeQuery query) {

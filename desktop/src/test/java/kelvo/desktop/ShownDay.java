@@ -39,7 +39,7 @@ final class ShownDay {
   }
 
   List<Hit> hits() {
-    return workspace.hits().get();
+    return workspace.hits();
   }
 
   /** The symbol in focus whose price is shown; empty for none. */

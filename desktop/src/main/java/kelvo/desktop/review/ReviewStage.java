@@ -69,7 +69,7 @@ public final class ReviewStage extends BorderPane implements DayStage {
     setCenter(split);
     workspace.review().review().addListener((o, was, is) -> show());
     workspace.clock().addListener((o, was, is) -> refresh());
-    workspace.hits().addListener((o, was, is) -> refresh());
+    workspace.hitCounts().addListener((o, was, is) -> refresh());
     workspace.book().addListener((o, was, is) -> refresh());
     workspace.theme().addListener((o, was, is) -> theme());
     theme();

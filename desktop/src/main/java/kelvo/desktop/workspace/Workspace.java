@@ -88,7 +88,10 @@ public final class Workspace implements AutoCloseable {
   private final ReadOnlyObjectWrapper<ClockView.Clock> clock =
       new ReadOnlyObjectWrapper<>(AT_START);
   private final Presence presence = new Presence(System::nanoTime, this::now);
-  private final ReadOnlyObjectWrapper<List<Hit>> hits = new ReadOnlyObjectWrapper<>(List.of());
+
+  /** No property, which would compare the old list with the new one, hit by hit. */
+  private List<Hit> hits = List.of();
+
   private final ReadOnlyObjectWrapper<HitCounts> hitCounts =
       new ReadOnlyObjectWrapper<>(HitCounts.NONE);
   private final ReadOnlyObjectWrapper<QuoteView.@Nullable Quote> quote =
@@ -149,7 +152,7 @@ public final class Workspace implements AutoCloseable {
     keepScans();
     player = player(moment);
     // The hits first: whoever hears of a new moment finds the hits of that moment.
-    follow(new HitsView(), hits::set);
+    follow(new HitsView(), now -> hits = now);
     follow(new HitCountsView(), hitCounts::set);
     follow(new ClockView(), clock::set);
     alerts.follow();
@@ -260,7 +263,7 @@ public final class Workspace implements AutoCloseable {
 
   /** Makes the review of the moment shown. */
   public void refreshReview() {
-    review.refresh(List.copyOf(desk.scans()), hits.get(), book().get());
+    review.refresh(List.copyOf(desk.scans()), hits, book().get());
   }
 
   /** The session. */
@@ -394,11 +397,11 @@ public final class Workspace implements AutoCloseable {
   }
 
   /** All hits up to the moment shown, oldest first. */
-  public ReadOnlyObjectProperty<List<Hit>> hits() {
-    return hits.getReadOnlyProperty();
+  public List<Hit> hits() {
+    return hits;
   }
 
-  /** How many those are. */
+  /** How many those are; changes after {@link #hits}. */
   public ReadOnlyObjectProperty<HitCounts> hitCounts() {
     return hitCounts.getReadOnlyProperty();
   }
