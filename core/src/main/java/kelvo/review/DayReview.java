@@ -2,15 +2,21 @@ package kelvo.review;
 
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.Set;
 import kelvo.hit.Hit;
+import kelvo.hit.LevelHits;
 import kelvo.journal.Choice;
 import kelvo.journal.DayBook;
+import kelvo.journal.Decision;
 import kelvo.scan.Scan;
 import kelvo.session.Session;
 import kelvo.state.PricePath;
+import kelvo.time.DayTime;
 import kelvo.trade.Fill;
 import kelvo.trade.RoundTrips;
 import kelvo.trade.Trade;
@@ -23,7 +29,7 @@ import kelvo.trade.Trade;
  * @param beforeRecord fills, or parts of them, that close what is not known to have been opened;
  *     they count nowhere else
  * @param moves by time of first hit
- * @param scans a line for each scan
+ * @param scans a line for each scan, and one for the levels that rang
  * @param all totals over all trades
  * @param offPlan totals over those with no hit of the day behind them, off plan or held overnight
  */
@@ -35,6 +41,11 @@ public record DayReview(
     List<ScanTotals> scans,
     TradeTotals all,
     TradeTotals offPlan) {
+  /** The six figures of it. */
+  public SixFigures figures() {
+    return SixFigures.of(trades, moves, all);
+  }
+
   /** Reviews the day up to a moment. */
   public static DayReview of(
       Session session,
@@ -43,10 +54,10 @@ public record DayReview(
       DayBook book,
       ReviewSettings settings,
       long until) {
+    Set<String> counting = new HashSet<>(Set.of(LevelHits.LEVELS));
+    scans.forEach(scan -> counting.add(scan.name()));
     List<Hit> counted =
-        hits.stream()
-            .filter(h -> h.at() <= until && scans.stream().anyMatch(s -> s.name().equals(h.scan())))
-            .toList();
+        hits.stream().filter(h -> h.at() <= until && counting.contains(h.scan())).toList();
     List<Move> moves = Moves.of(session, counted, settings.moveGap(), until);
     Map<Integer, PricePath> paths = new HashMap<>();
     List<ReviewedTrade> trades = new ArrayList<>();
@@ -67,9 +78,12 @@ public record DayReview(
     for (Move move : moves) {
       PricePath path = paths.computeIfAbsent(move.security(), s -> PricePath.of(session, s, until));
       reviewed.add(
-          new ReviewedMove(
+          judge(
               move,
-              verdict(move, trades, book, settings, until),
+              trades,
+              book,
+              settings,
+              until,
               Outcome.of(move, path, session, settings, until)));
     }
     return new DayReview(
@@ -77,35 +91,63 @@ public record DayReview(
         List.copyOf(trades),
         roundTrips.beforeRecord(),
         List.copyOf(reviewed),
-        scans.stream().map(s -> ScanTotals.of(s, counted, reviewed, trades, until)).toList(),
+        totals(scans, counted, reviewed, trades, until),
         TradeTotals.of(trades.stream().map(ReviewedTrade::trade).toList()),
         TradeTotals.of(
             trades.stream().filter(t -> t.scan().isEmpty()).map(ReviewedTrade::trade).toList()));
   }
 
+  /** A line a scan, and one for levels when some rang. */
+  private static List<ScanTotals> totals(
+      List<Scan> scans,
+      List<Hit> hits,
+      List<ReviewedMove> moves,
+      List<ReviewedTrade> trades,
+      long until) {
+    List<ScanTotals> totals = new ArrayList<>();
+    for (Scan scan : scans) {
+      totals.add(
+          ScanTotals.of(
+              scan.name(), Math.min(until, scan.to()) - scan.from(), hits, moves, trades));
+    }
+    if (hits.stream().anyMatch(hit -> hit.scan().equals(LevelHits.LEVELS))) {
+      totals.add(ScanTotals.of(LevelHits.LEVELS, until - DayTime.FIRST, hits, moves, trades));
+    }
+    return List.copyOf(totals);
+  }
+
+  private static ReviewedMove judge(
+      Move move,
+      List<ReviewedTrade> trades,
+      DayBook book,
+      ReviewSettings settings,
+      long asked,
+      Outcome outcome) {
+    List<ReviewedTrade> onIt = trades.stream().filter(t -> move.equals(t.move())).toList();
+    Optional<Decision> decision = book.decisionOn(move.symbol(), move.start());
+    Looked looked =
+        Looked.at(
+            move.symbol(), book, move.start(), Math.min(asked, move.end() + settings.entryAfter()));
+    return new ReviewedMove(
+        move,
+        verdict(onIt, decision, looked.longest() >= settings.lookedFor()),
+        onIt,
+        decision.orElse(null),
+        looked,
+        outcome);
+  }
+
   private static MoveVerdict verdict(
-      Move move, List<ReviewedTrade> trades, DayBook book, ReviewSettings settings, long asked) {
-    List<TradeVerdict> onIt =
-        trades.stream().filter(t -> move.equals(t.move())).map(ReviewedTrade::verdict).toList();
-    if (onIt.contains(TradeVerdict.ON_A_HIT)) {
+      List<ReviewedTrade> onIt, Optional<Decision> decision, boolean wasLookedAt) {
+    if (onIt.stream().anyMatch(t -> t.verdict() == TradeVerdict.ON_A_HIT)) {
       return MoveVerdict.TAKEN;
     }
     if (!onIt.isEmpty()) {
       return MoveVerdict.LATE;
     }
-    if (book.decisionOn(move.symbol(), move.start())
-        .filter(d -> d.choice() == Choice.DROP)
-        .isPresent()) {
+    if (decision.filter(d -> d.choice() == Choice.DROP).isPresent()) {
       return MoveVerdict.DROPPED;
     }
-    long until = Math.min(asked, move.end() + settings.entryAfter());
-    boolean looked =
-        book.focus().stream()
-            .filter(f -> f.symbol().equals(move.symbol()))
-            .anyMatch(
-                f ->
-                    Math.min(f.to(), until) - Math.max(f.from(), move.start())
-                        >= settings.lookedFor());
-    return looked ? MoveVerdict.PASSED : MoveVerdict.MISSED;
+    return wasLookedAt ? MoveVerdict.PASSED : MoveVerdict.MISSED;
   }
 }

@@ -1,4 +1,38 @@
 package kelvo.review;
 
-/** A move with its verdict and what the price did. */
-public record ReviewedMove(Move move, MoveVerdict verdict, Outcome outcome) {}
+import java.util.List;
+import kelvo.journal.Decision;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A move with its verdict, what that goes by, and what the price did.
+ *
+ * @param trades those on it, by time of entry
+ * @param decision the decision in force when it began; null without one
+ * @param looked how it was looked at until it was over
+ */
+public record ReviewedMove(
+    Move move,
+    MoveVerdict verdict,
+    List<ReviewedTrade> trades,
+    @Nullable Decision decision,
+    Looked looked,
+    Outcome outcome) {
+  public ReviewedMove {
+    trades = List.copyOf(trades);
+  }
+
+  /** Whether it is known that it ran. */
+  public boolean ran() {
+    return outcome.ran() == Outcome.Ran.YES;
+  }
+
+  /** Whether it cost something: it ran, and there was no trade on it. */
+  public boolean costs() {
+    return ran()
+        && switch (verdict) {
+          case DROPPED, PASSED, MISSED -> true;
+          case TAKEN, LATE -> false;
+        };
+  }
+}

@@ -1,5 +1,6 @@
 package kelvo.review;
 
+import kelvo.hit.Hit;
 import kelvo.trade.Trade;
 import org.jspecify.annotations.Nullable;
 
@@ -7,8 +8,9 @@ import org.jspecify.annotations.Nullable;
  * A trade with its verdict and measures. Unknown numbers are NaN.
  *
  * @param move the move it was on; null when it was off plan
- * @param scan the scan of the move's last hit before the entry, which alone is credited with the
- *     trade; empty when it was off plan
+ * @param followed the move's last hit before the entry, whose scan alone is credited with the
+ *     trade; null when it was off plan
+ * @param atLevel whether the entry was at a planned level
  * @param lateness nanoseconds from the move's first hit to the entry; 0 off plan
  * @param chasePercent how far the entry was beyond the first hit's price
  * @param chaseMoney the same in dollars, times the shares opened
@@ -22,7 +24,8 @@ public record ReviewedTrade(
     Trade trade,
     TradeVerdict verdict,
     @Nullable Move move,
-    String scan,
+    @Nullable Hit followed,
+    boolean atLevel,
     long lateness,
     double chasePercent,
     double chaseMoney,
@@ -30,4 +33,14 @@ public record ReviewedTrade(
     double capturedShare,
     double r,
     double bestPercent,
-    double worstPercent) {}
+    double worstPercent) {
+  /** The scan that is credited with the trade; empty when it was off plan. */
+  public String scan() {
+    return followed == null ? "" : followed.scan();
+  }
+
+  /** Its result, dollars. */
+  public double result() {
+    return trade.result().doubleValue();
+  }
+}

@@ -4,7 +4,6 @@ import java.math.BigDecimal;
 import java.util.List;
 import kelvo.history.Median;
 import kelvo.hit.Hit;
-import kelvo.scan.Scan;
 import kelvo.time.DayTime;
 
 /**
@@ -35,17 +34,25 @@ public record ScanTotals(
     double hitsPerHour,
     int trades,
     double net) {
+  /**
+   * The totals of a scan.
+   *
+   * @param span how long its window has been open, nanoseconds
+   */
   static ScanTotals of(
-      Scan scan, List<Hit> hits, List<ReviewedMove> moves, List<ReviewedTrade> trades, long until) {
-    int count = (int) hits.stream().filter(h -> h.scan().equals(scan.name())).count();
-    List<ReviewedMove> own =
-        moves.stream().filter(m -> m.move().scans().contains(scan.name())).toList();
+      String scan,
+      long span,
+      List<Hit> hits,
+      List<ReviewedMove> moves,
+      List<ReviewedTrade> trades) {
+    int count = (int) hits.stream().filter(h -> h.scan().equals(scan)).count();
+    List<ReviewedMove> own = moves.stream().filter(m -> m.move().scans().contains(scan)).toList();
     int known = (int) own.stream().filter(m -> m.outcome().ran() != Outcome.Ran.UNKNOWN).count();
-    int ran = (int) own.stream().filter(m -> m.outcome().ran() == Outcome.Ran.YES).count();
-    List<ReviewedTrade> traded = trades.stream().filter(t -> t.scan().equals(scan.name())).toList();
-    double hours = (Math.min(until, scan.to()) - scan.from()) / (double) DayTime.HOUR;
+    int ran = (int) own.stream().filter(ReviewedMove::ran).count();
+    List<ReviewedTrade> traded = trades.stream().filter(t -> t.scan().equals(scan)).toList();
+    double hours = span / (double) DayTime.HOUR;
     return new ScanTotals(
-        scan.name(),
+        scan,
         count,
         own.size(),
         known,

@@ -1,12 +1,14 @@
 package kelvo.review;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.tuple;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
 import java.util.List;
 import java.util.SplittableRandom;
 import kelvo.hit.Hit;
+import kelvo.hit.LevelHits;
 import kelvo.hit.TestSessions;
 import kelvo.journal.Choice;
 import kelvo.journal.DayBook;
@@ -354,5 +356,23 @@ class DayReviewTest {
     assertThat(Moves.of(halted, List.of(hit, later), 15 * DayTime.MINUTE, DayTime.LAST)).hasSize(1);
     assertThat(Moves.of(SESSION, List.of(hit, later), 15 * DayTime.MINUTE, DayTime.LAST))
         .hasSize(2);
+  }
+
+  @Test
+  void aHitOfALevelIsAHitToo() {
+    Hit level = hit(0, LevelHits.LEVELS, DayTime.of(9, 44));
+    DayReview review =
+        DayReview.of(
+            SESSION,
+            List.of(RISERS),
+            List.of(level),
+            trading("09:45:00", 10.50, "09:50:00", 10.60),
+            ReviewSettings.DEFAULT,
+            DayTime.of(16, 0));
+
+    assertThat(review.trades().getFirst().verdict()).isEqualTo(TradeVerdict.ON_A_HIT);
+    assertThat(review.scans())
+        .extracting(ScanTotals::scan, ScanTotals::trades)
+        .containsExactly(tuple("risers", 0), tuple(LevelHits.LEVELS, 1));
   }
 }

@@ -16,12 +16,15 @@ import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
 import kelvo.desktop.grid.Grid;
 import kelvo.desktop.review.ReviewStage;
+import kelvo.desktop.workspace.LookedAt;
 import kelvo.review.DayReview;
 import kelvo.review.Move;
 import kelvo.review.MoveVerdict;
+import kelvo.review.ReviewLane;
 import kelvo.review.ReviewedMove;
 import kelvo.review.ReviewedTrade;
 import kelvo.review.TradeVerdict;
+import kelvo.review.VerdictText;
 import kelvo.time.DayTime;
 import kelvo.trade.Fill;
 import kelvo.trade.Trade;
@@ -137,11 +140,38 @@ class ReviewStageTest {
 
   @Test
   void theTotalsSetTradesOffPlanApart(FxRobot robot) {
-    long closed = review().all().trades();
-
     assertThat(labels(robot))
-        .anyMatch(text -> text.startsWith("All trades: " + closed + " closed"))
+        .contains(review().figures().onHit().trades() + " of " + review().all().trades())
+        .anyMatch(text -> text.startsWith("All trades: " + review().all().wins() + " won"))
         .anyMatch(text -> text.startsWith("Off plan or held overnight: "));
+  }
+
+  @Test
+  void aTradeIsSeenCloseUpWithItsVerdictAndRule(FxRobot robot) {
+    ReviewedTrade first = review().trades().getFirst();
+    VerdictText text = VerdictText.of(first, opened.workspace.review().settings());
+    robot.type(KeyCode.J);
+
+    until(
+        () ->
+            labels(robot)
+                .contains(first.trade().symbol() + ": " + text.verdict() + ", " + text.because()));
+    assertThat(labels(robot)).contains(text.rule(), DayTime.seconds(first.trade().entryAt()));
+    assertThat(opened.workspace.lookedAt().get())
+        .isEqualTo(new LookedAt(first.trade().symbol(), first.trade().entryAt()));
+  }
+
+  @Test
+  void aClickOnALaneShowsWhatMattersMostInIt(FxRobot robot) {
+    ReviewLane second = ReviewLane.of(review(), ReviewLane.Order.VERDICT).get(1);
+    Node lanes = robot.lookup("#lanes").query();
+    robot.clickOn(lanes.localToScreen(30, 16 + 30 + 15));
+    until(() -> opened.workspace.focus().get().equals(second.symbol()));
+
+    robot.clickOn("time");
+    ReviewLane earliest = ReviewLane.of(review(), ReviewLane.Order.TIME).getFirst();
+    robot.clickOn(lanes.localToScreen(30, 16 + 15));
+    until(() -> opened.workspace.focus().get().equals(earliest.symbol()));
   }
 
   @Test

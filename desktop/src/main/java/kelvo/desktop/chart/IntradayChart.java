@@ -221,9 +221,7 @@ public final class IntradayChart extends ChartCanvas {
     bars(g, axis, seen);
     averages(g, axis, seen);
     levels(new LevelLines(g, theme(), axis, plotWidth(), labels), axis, shown);
-    hits(g, axis, shown.hits());
-    blocks(g, axis, shown.blocks());
-    fills(g, axis, shown.fills());
+    marks(g, axis, plot, shown);
     labels.price(
         axis.y(Price.dollars(shown.price())),
         Price.text(shown.price()),
@@ -369,6 +367,18 @@ public final class IntradayChart extends ChartCanvas {
   }
 
   /** One mark a bar and side, with how many hits there were. */
+  /** None beyond the plot, where the scale is: a chart may stand at an earlier moment. */
+  private void marks(GraphicsContext g, Axis axis, double plot, Content shown) {
+    g.save();
+    g.beginPath();
+    g.rect(0, 0, plotWidth(), plot);
+    g.clip();
+    hits(g, axis, shown.hits());
+    blocks(g, axis, shown.blocks());
+    fills(g, axis, shown.fills());
+    g.restore();
+  }
+
   private void hits(GraphicsContext g, Axis axis, List<Mark> hits) {
     Map<MarkPlace, Integer> counts = new LinkedHashMap<>();
     for (Mark hit : hits) {
@@ -410,9 +420,7 @@ public final class IntradayChart extends ChartCanvas {
       double radius = 3 + 5 * Math.sqrt(block.dollars() / most);
       double at = x(block.at());
       double y = axis.y(Price.dollars(block.price()));
-      if (at >= 0 && at <= plotWidth()) {
-        g.strokeOval(at - radius, y - radius, 2 * radius, 2 * radius);
-      }
+      g.strokeOval(at - radius, y - radius, 2 * radius, 2 * radius);
     }
   }
 

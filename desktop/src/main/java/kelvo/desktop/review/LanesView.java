@@ -1,10 +1,7 @@
 package kelvo.desktop.review;
 
-import java.util.ArrayList;
-import java.util.Comparator;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
+import java.util.function.Consumer;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
@@ -19,10 +16,12 @@ import kelvo.desktop.workspace.Workspace;
 import kelvo.hit.Hit;
 import kelvo.news.Catalyst;
 import kelvo.review.DayReview;
-import kelvo.review.MoveVerdict;
-import kelvo.review.Outcome;
+import kelvo.review.ReviewLane;
+import kelvo.review.ReviewSettings;
 import kelvo.review.ReviewedMove;
 import kelvo.review.ReviewedTrade;
+import kelvo.review.TradeVerdict;
+import kelvo.review.VerdictText;
 import kelvo.time.DayTime;
 import org.jspecify.annotations.Nullable;
 
@@ -31,26 +30,31 @@ import org.jspecify.annotations.Nullable;
  * from entry to exit, catalysts as dots, the verdict in words at the end.
  */
 final class LanesView extends Region {
-  private static final double ROW = 24;
-  private static final double NAME = 66;
-  private static final double VERDICT = 128;
+  private static final double ROW = 30;
+  private static final double NAME = 78;
+  private static final double VERDICT = 150;
   private static final double HEAD = 16;
-
-  private record Lane(String symbol, List<ReviewedMove> moves, List<ReviewedTrade> trades) {
-    int weight() {
-      int ran = (int) moves.stream().filter(m -> m.outcome().ran() == Outcome.Ran.YES).count();
-      int hits = moves.stream().mapToInt(m -> m.move().hits().size()).sum();
-      return trades.size() * 1_000_000 + ran * 10_000 + Math.min(9_999, hits);
-    }
-  }
 
   private final Workspace workspace;
   private final Canvas canvas = new Canvas();
-  private List<Lane> lanes = List.of();
+  private List<ReviewLane> lanes = List.of();
+  private final Consumer<ReviewedTrade> onTrade;
+  private final Consumer<ReviewedMove> onMove;
+  private ReviewLane.Order order = ReviewLane.Order.VERDICT;
+  private @Nullable DayReview review;
   private double scroll;
 
-  LanesView(Workspace workspace) {
+  /**
+   * No lanes yet.
+   *
+   * @param onTrade takes a trade that is clicked
+   * @param onMove takes a move that is clicked
+   */
+  LanesView(Workspace workspace, Consumer<ReviewedTrade> onTrade, Consumer<ReviewedMove> onMove) {
     this.workspace = workspace;
+    this.onTrade = onTrade;
+    this.onMove = onMove;
+    setId("lanes");
     getChildren().add(canvas);
     setMinSize(0, 0);
     setAccessibleText("Lanes: hits, moves and trades by symbol");
@@ -61,33 +65,66 @@ final class LanesView extends Region {
                   scroll - e.getDeltaY(), 0, Math.max(0, lanes.size() * ROW - getHeight() + HEAD));
           paint();
         });
-    setOnMousePressed(
-        e -> {
-          int index = (int) ((e.getY() - HEAD + scroll) / ROW);
-          if (index >= 0 && index < lanes.size()) {
-            workspace.focusOn(lanes.get(index).symbol());
-          }
-        });
+    setOnMousePressed(this::choose);
     PointedWords.of(this, this::describe);
     workspace.focus().addListener((o, was, is) -> paint());
     workspace.theme().addListener((o, was, is) -> paint());
   }
 
-  void show(@Nullable DayReview review) {
-    Map<String, Lane> bySymbol = new LinkedHashMap<>();
-    if (review != null) {
-      review.trades().forEach(t -> lane(bySymbol, t.trade().symbol()).trades().add(t));
-      review.moves().forEach(m -> lane(bySymbol, m.move().symbol()).moves().add(m));
-    }
-    lanes =
-        bySymbol.values().stream()
-            .sorted(Comparator.comparingInt(Lane::weight).reversed())
-            .toList();
+  /** Shows a review; null while there is none. */
+  void show(@Nullable DayReview newest) {
+    review = newest;
+    lanes = newest == null ? List.of() : ReviewLane.of(newest, order);
     paint();
   }
 
-  private static Lane lane(Map<String, Lane> bySymbol, String symbol) {
-    return bySymbol.computeIfAbsent(symbol, s -> new Lane(s, new ArrayList<>(), new ArrayList<>()));
+  /** Orders the lanes otherwise. */
+  void order(ReviewLane.Order wanted) {
+    order = wanted;
+    scroll = 0;
+    show(review);
+  }
+
+  /** What was clicked: the trade or move under the pointer, else what matters most in the lane. */
+  private void choose(MouseEvent event) {
+    int index = (int) Math.floor((event.getY() - HEAD + scroll) / ROW);
+    if (index < 0 || index >= lanes.size() || event.getY() < HEAD) {
+      return;
+    }
+    ReviewLane lane = lanes.get(index);
+    ReviewedTrade trade = tradeAt(lane, event.getX());
+    ReviewedMove move = moveAt(lane, event.getX());
+    if (trade != null) {
+      onTrade.accept(trade);
+    } else if (move != null) {
+      onMove.accept(move);
+    } else if (!lane.trades().isEmpty()) {
+      onTrade.accept(lane.loudestTrade());
+    } else {
+      onMove.accept(lane.loudestMove());
+    }
+  }
+
+  private @Nullable ReviewedTrade tradeAt(ReviewLane lane, double x) {
+    return lane.trades().stream()
+        .filter(t -> x >= x(entry(t)) - 3 && x <= x(exit(t)) + 3)
+        .findFirst()
+        .orElse(null);
+  }
+
+  private @Nullable ReviewedMove moveAt(ReviewLane lane, double x) {
+    return lane.moves().stream()
+        .filter(m -> x >= x(m.move().start()) - 3 && x <= x(m.move().end()) + 3)
+        .findFirst()
+        .orElse(null);
+  }
+
+  private static long entry(ReviewedTrade trade) {
+    return Math.max(DayTime.FIRST, trade.trade().entryAt());
+  }
+
+  private long exit(ReviewedTrade trade) {
+    return trade.trade().closed() ? trade.trade().exitAt() : workspace.now();
   }
 
   @Override
@@ -99,9 +136,8 @@ final class LanesView extends Region {
 
   private double x(long moment) {
     double width = getWidth() - NAME - VERDICT;
-    long last = workspace.session().hours().close() + DayTime.HOUR / 2;
-    return NAME
-        + width * Math.clamp((moment - DayTime.FIRST) / (double) (last - DayTime.FIRST), 0, 1);
+    double part = (moment - DayTime.FIRST) / (double) (DayTime.LAST - DayTime.FIRST);
+    return NAME + width * Math.clamp(part, 0, 1);
   }
 
   private void paint() {
@@ -130,7 +166,7 @@ final class LanesView extends Region {
     g.setFont(Theme.condensed(11));
     g.setTextAlign(TextAlignment.CENTER);
     g.setTextBaseline(VPos.CENTER);
-    for (int hour = 4; hour <= 16; hour += 2) {
+    for (int hour = 4; hour < 20; hour += 2) {
       double x = x(DayTime.of(hour, 0));
       g.setStroke(theme.colour(Tone.LINES));
       g.strokeLine(x, HEAD, x, getHeight());
@@ -139,7 +175,7 @@ final class LanesView extends Region {
     }
   }
 
-  private void lane(GraphicsContext g, Theme theme, Lane lane, double y) {
+  private void lane(GraphicsContext g, Theme theme, ReviewLane lane, double y) {
     if (lane.symbol().equals(workspace.focus().get())) {
       g.setFill(theme.colour(Tone.SELECTION));
       g.fillRect(0, y, getWidth(), ROW);
@@ -154,7 +190,7 @@ final class LanesView extends Region {
       for (Hit hit : move.move().hits()) {
         double at = x(hit.at());
         if (at - last >= 2) {
-          g.strokeLine(at, y + ROW - 8, at, y + ROW - 3);
+          g.strokeLine(at, y + ROW - 10, at, y + ROW - 4);
           last = at;
         }
       }
@@ -172,26 +208,36 @@ final class LanesView extends Region {
   }
 
   private void trade(GraphicsContext g, Theme theme, ReviewedTrade trade, double y) {
-    double left = x(Math.max(DayTime.FIRST, trade.trade().entryAt()));
-    double width =
-        Math.max(3, x(trade.trade().closed() ? trade.trade().exitAt() : workspace.now()) - left);
+    double left = x(entry(trade));
+    double width = Math.max(3, x(exit(trade)) - left);
     g.setFill(theme.colour(Tone.INK));
-    g.fillRect(left, y + 9, width, 5);
+    g.fillRect(left, y + 8, width, 6);
     g.setFill(theme.colour(trade.trade().result().signum() >= 0 ? Tone.GOOD : Tone.BAD));
-    g.fillRect(left + 1, y + 10, Math.max(1, width - 2), 3);
+    g.fillRect(left + 1, y + 9, Math.max(1, width - 2), 4);
   }
 
-  private void texts(GraphicsContext g, Theme theme, Lane lane, double y) {
+  private void texts(GraphicsContext g, Theme theme, ReviewLane lane, double y) {
     g.setTextBaseline(VPos.CENTER);
     g.setTextAlign(TextAlignment.LEFT);
     g.setFont(Theme.strongFont(12));
     g.setFill(theme.colour(Tone.INK));
     g.fillText(lane.symbol(), 8, y + ROW / 2);
+    VerdictText text = lane.text(workspace.review().settings());
+    double left = getWidth() - VERDICT + 6;
+    g.setFill(theme.colour(tone(lane)));
+    g.fillText(text.verdict(), left, y + 9, VERDICT - 8);
     g.setFont(Theme.condensed(11));
     g.setFill(theme.colour(Tone.FADED));
-    g.fillText(verdict(lane), getWidth() - VERDICT + 6, y + ROW / 2, VERDICT - 8);
+    g.fillText(text.because(), left, y + 21, VERDICT - 8);
     g.setStroke(theme.colour(Tone.LINES).deriveColor(0, 1, 1, 0.6));
     g.strokeLine(0, y + ROW - 0.5, getWidth(), y + ROW - 0.5);
+  }
+
+  private static Tone tone(ReviewLane lane) {
+    if (!lane.trades().isEmpty()) {
+      return lane.loudestTrade().verdict() == TradeVerdict.ON_A_HIT ? Tone.GOOD : Tone.BAD;
+    }
+    return lane.loudestMove().costs() ? Tone.CATALYST : Tone.FADED;
   }
 
   /** The trade or move under the pointer, else the whole lane. */
@@ -200,47 +246,25 @@ final class LanesView extends Region {
     if (index < 0 || index >= lanes.size() || event.getY() < HEAD) {
       return "";
     }
-    Lane lane = lanes.get(index);
-    double at = event.getX();
-    for (ReviewedTrade trade : lane.trades()) {
-      long exit = trade.trade().closed() ? trade.trade().exitAt() : workspace.now();
-      if (at >= x(Math.max(DayTime.FIRST, trade.trade().entryAt())) - 3 && at <= x(exit) + 3) {
-        return lane.symbol()
-            + ": a trade from "
-            + DayTime.seconds(Math.max(0, trade.trade().entryAt()))
-            + " to "
-            + DayTime.seconds(exit)
-            + ", "
-            + Numbers.money(trade.trade().result().doubleValue())
-            + "; "
-            + trade.verdict().words();
-      }
-    }
-    for (ReviewedMove move : lane.moves()) {
-      if (at >= x(move.move().start()) - 3 && at <= x(move.move().end()) + 3) {
-        return lane.symbol()
-            + ": a move "
-            + move.move().side().word()
-            + " of "
-            + move.move().hits().size()
-            + " hits from "
-            + DayTime.seconds(move.move().start())
-            + "; "
-            + move.verdict().word()
-            + (move.outcome().ran() == Outcome.Ran.YES ? ", it ran" : "");
-      }
-    }
-    return lane.symbol() + ": " + verdict(lane);
+    ReviewLane lane = lanes.get(index);
+    ReviewedTrade trade = tradeAt(lane, event.getX());
+    ReviewedMove move = moveAt(lane, event.getX());
+    ReviewSettings settings = workspace.review().settings();
+    VerdictText text =
+        trade != null
+            ? VerdictText.of(trade, settings)
+            : move != null ? VerdictText.of(move, settings) : lane.text(settings);
+    String what =
+        trade != null
+            ? ": a trade, " + Numbers.money(trade.result()) + "; "
+            : move != null
+                ? ": a move " + move.move().side().word() + " of " + hits(move) + "; "
+                : ": ";
+    return lane.symbol() + what + text.verdict() + ", " + text.because() + "\n" + text.rule();
   }
 
-  private static String verdict(Lane lane) {
-    if (!lane.trades().isEmpty()) {
-      return String.join(
-          ", ", lane.trades().stream().map(t -> t.verdict().words()).distinct().toList());
-    }
-    MoveVerdict verdict = lane.moves().getFirst().verdict();
-    long ran = lane.moves().stream().filter(m -> m.outcome().ran() == Outcome.Ran.YES).count();
-    return verdict.word()
-        + (ran == 0 ? ", did not run" : ", ran" + (ran > 1 ? " " + ran + " times" : ""));
+  private static String hits(ReviewedMove move) {
+    int hits = move.move().hits().size();
+    return hits == 1 ? "1 hit" : hits + " hits";
   }
 }

@@ -32,7 +32,7 @@ final class ReviewColumns {
         GridColumn.words(
             "planned",
             "On the Ten, same side, before the entry",
-            48,
+            46,
             t -> t.planned() ? "yes" : "no"),
         GridColumn.numbers(
             "late by",
@@ -42,7 +42,7 @@ final class ReviewColumns {
         GridColumn.<ReviewedTrade>numbers(
                 "chase %",
                 "How far the entry was beyond the first hit's price",
-                58,
+                66,
                 t -> Numbers.percent(t.chasePercent()))
             .toned(t -> t.chasePercent() > 2 ? Tone.BAD : Tone.INK),
         GridColumn.<ReviewedTrade>numbers(
@@ -78,7 +78,7 @@ final class ReviewColumns {
                 "Taken, late, dropped by hand, passed (looked at), missed (never looked at)",
                 60,
                 m -> m.verdict().word())
-            .toned(m -> costs(m) ? Tone.BAD : Tone.INK),
+            .toned(m -> m.costs() ? Tone.BAD : Tone.INK),
         GridColumn.words(
             "ran",
             "Reached its target within 30 minutes before half of it against",
@@ -160,14 +160,6 @@ final class ReviewColumns {
 
   private static Tone small(ScanTotals totals) {
     return totals.known() < SMALL_SAMPLE ? Tone.FADED : Tone.INK;
-  }
-
-  private static boolean costs(ReviewedMove move) {
-    return move.outcome().ran() == Outcome.Ran.YES
-        && switch (move.verdict()) {
-          case DROPPED, PASSED, MISSED -> true;
-          case TAKEN, LATE -> false;
-        };
   }
 
   private static String arrow(int direction) {

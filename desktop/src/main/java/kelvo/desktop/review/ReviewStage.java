@@ -1,10 +1,12 @@
 package kelvo.desktop.review;
 
 import java.util.List;
+import java.util.Locale;
 import java.util.stream.Collectors;
 import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.beans.value.ObservableValue;
 import javafx.geometry.Orientation;
+import javafx.geometry.Pos;
 import javafx.scene.Parent;
 import javafx.scene.control.Label;
 import javafx.scene.control.SplitPane;
@@ -14,6 +16,8 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import kelvo.desktop.grid.Grid;
 import kelvo.desktop.theme.Numbers;
@@ -23,10 +27,12 @@ import kelvo.desktop.workspace.StageKind;
 import kelvo.desktop.workspace.Workspace;
 import kelvo.field.Unit;
 import kelvo.review.DayReview;
+import kelvo.review.ReviewLane;
 import kelvo.review.ReviewedMove;
 import kelvo.review.ReviewedTrade;
 import kelvo.review.ScanTotals;
 import kelvo.review.TradeTotals;
+import kelvo.time.DayTime;
 import kelvo.trade.Fill;
 
 /** The Review stage: lanes, then trades, moves or scans as a table, and the totals. */
@@ -36,7 +42,9 @@ public final class ReviewStage extends BorderPane implements DayStage {
 
   private final Workspace workspace;
   private final ReadOnlyStringWrapper nextStep = new ReadOnlyStringWrapper("");
+  private final SixFiguresRow six = new SixFiguresRow();
   private final LanesView lanes;
+  private final CloseUp closeUp = new CloseUp();
   private final Grid<ReviewedTrade> trades =
       new Grid<>("Trades", t -> t.trade().entryAt() + t.trade().symbol());
   private final Grid<ReviewedMove> moves =
@@ -52,18 +60,20 @@ public final class ReviewStage extends BorderPane implements DayStage {
   /** The stage of a window. */
   public ReviewStage(Workspace workspace) {
     this.workspace = workspace;
-    lanes = new LanesView(workspace);
+    lanes = new LanesView(workspace, this::choose, this::choose);
     trades.columns(ReviewColumns.trades());
     moves.columns(ReviewColumns.moves());
     scans.columns(ReviewColumns.scans());
     trades.emptyText("No trades up to this moment. Fills are read from the folder's fills.csv.");
     moves.emptyText("No moves up to this moment.");
-    trades.onSelect(t -> workspace.focusOn(t.trade().symbol()));
-    moves.onSelect(m -> workspace.focusOn(m.move().symbol()));
+    trades.onSelect(this::choose);
+    moves.onSelect(this::choose);
     table.setTop(tabs());
     table.setCenter(trades);
     table.setBottom(totals());
-    SplitPane split = new SplitPane(lanes, table);
+    BorderPane above = new BorderPane(lanes);
+    above.setTop(new VBox(six, orders()));
+    SplitPane split = new SplitPane(above, table);
     split.setOrientation(Orientation.VERTICAL);
     split.setDividerPositions(0.5);
     setCenter(split);
@@ -121,6 +131,45 @@ public final class ReviewStage extends BorderPane implements DayStage {
     }
   }
 
+  private void choose(ReviewedTrade trade) {
+    closeUp.show(trade, workspace.review().settings());
+    workspace.lookAt(trade.trade().symbol(), Math.max(DayTime.FIRST, trade.trade().entryAt()));
+  }
+
+  private void choose(ReviewedMove move) {
+    closeUp.show(move, workspace.review().settings());
+    workspace.lookAt(move.move().symbol(), move.move().start());
+  }
+
+  /** What the lanes are ordered by. */
+  private HBox orders() {
+    Label by = new Label("lanes by");
+    by.getStyleClass().addAll("small", "faded");
+    HBox line = new HBox(4, by);
+    line.setAlignment(Pos.CENTER_LEFT);
+    line.getStyleClass().addAll("card", "part");
+    ToggleGroup group = new ToggleGroup();
+    for (ReviewLane.Order order : ReviewLane.Order.values()) {
+      ToggleButton button = new ToggleButton(order.name().toLowerCase(Locale.ROOT));
+      button.getStyleClass().setAll("toggle-button", "small-button");
+      button.setToggleGroup(group);
+      button.setSelected(order == ReviewLane.Order.VERDICT);
+      button.setFocusTraversable(false);
+      button.setOnAction(
+          e -> {
+            button.setSelected(true);
+            lanes.order(order);
+          });
+      line.getChildren().add(button);
+    }
+    Label legend = new Label("bands are moves, ticks their hits, bars trades, dots news");
+    legend.getStyleClass().addAll("small", "faded");
+    Region space = new Region();
+    HBox.setHgrow(space, Priority.ALWAYS);
+    line.getChildren().addAll(space, legend);
+    return line;
+  }
+
   private HBox tabs() {
     HBox tabs = new HBox(4);
     tabs.getStyleClass().add("part");
@@ -142,9 +191,8 @@ public final class ReviewStage extends BorderPane implements DayStage {
   }
 
   private VBox totals() {
-    totals.getStyleClass().add("strong");
-    totals.setWrapText(true);
-    offPlan.setWrapText(true);
+    totals.getStyleClass().add("small");
+    offPlan.getStyleClass().add("small");
     Label settings = new Label(workspace.review().settings().words());
     settings.getStyleClass().addAll("faded", "small");
     settings.setWrapText(true);
@@ -155,9 +203,11 @@ public final class ReviewStage extends BorderPane implements DayStage {
     beforeRecord.setWrapText(true);
     beforeRecord.getStyleClass().add("tone-bad");
     beforeRecord.managedProperty().bind(beforeRecord.textProperty().isNotEmpty());
+    settings.managedProperty().bind(settings.visibleProperty());
+    settings.visibleProperty().bind(closeUp.visibleProperty().not());
     VBox box = new VBox(2, totals, offPlan, beforeRecord, settings);
     box.getStyleClass().addAll("card", "part");
-    return box;
+    return new VBox(closeUp, box);
   }
 
   private void theme() {
@@ -168,6 +218,8 @@ public final class ReviewStage extends BorderPane implements DayStage {
     DayReview review = workspace.review().review().get();
     lanes.show(review);
     if (review == null) {
+      six.clear();
+      closeUp.clear();
       trades.rows(List.of());
       moves.rows(List.of());
       scans.rows(List.of());
@@ -176,6 +228,7 @@ public final class ReviewStage extends BorderPane implements DayStage {
       beforeRecord.setText("");
       return;
     }
+    six.show(review.figures());
     trades.rows(review.trades());
     nextStep.set(
         review.trades().size()
@@ -203,14 +256,12 @@ public final class ReviewStage extends BorderPane implements DayStage {
     if (t.trades() == 0) {
       return "none closed";
     }
-    return t.trades()
-        + " closed, "
-        + t.wins()
+    return t.wins()
         + " won, "
         + t.losses()
-        + " lost; net "
+        + " lost, "
         + Numbers.money(t.net())
-        + ", fees $"
+        + " after fees of $"
         + Numbers.fixed(t.fees(), 2)
         + ", profit factor "
         + (Double.isNaN(t.profitFactor()) ? "unknown" : Unit.TIMES.text(t.profitFactor()))
