@@ -47,24 +47,40 @@ public record ScanTotals(
       List<ReviewedTrade> trades) {
     int count = (int) hits.stream().filter(h -> h.scan().equals(scan)).count();
     List<ReviewedMove> own = moves.stream().filter(m -> m.move().scans().contains(scan)).toList();
-    int known = (int) own.stream().filter(m -> m.outcome().ran() != Outcome.Ran.UNKNOWN).count();
-    int ran = (int) own.stream().filter(ReviewedMove::ran).count();
     List<ReviewedTrade> traded = trades.stream().filter(t -> t.scan().equals(scan)).toList();
     double hours = span / (double) DayTime.HOUR;
+    return of(scan, count, own, hours > 0 ? count / hours : Double.NaN, traded);
+  }
+
+  private static ScanTotals of(
+      String scan,
+      int hits,
+      List<ReviewedMove> own,
+      double hitsPerHour,
+      List<ReviewedTrade> traded) {
+    int known = (int) own.stream().filter(m -> m.outcome().ran() != Outcome.Ran.UNKNOWN).count();
+    int ran = (int) own.stream().filter(ReviewedMove::ran).count();
     return new ScanTotals(
         scan,
-        count,
+        hits,
         own.size(),
         known,
         ran,
         WilsonInterval.of(ran, known),
         Median.of(own.stream().mapToDouble(m -> m.outcome().goneShare())),
         Median.of(own.stream().mapToDouble(m -> m.outcome().halfHour().best())),
-        hours > 0 ? count / hours : Double.NaN,
+        hitsPerHour,
         traded.size(),
         traded.stream()
             .map(t -> t.trade().result())
             .reduce(BigDecimal.ZERO, BigDecimal::add)
             .doubleValue());
+  }
+
+  /** The totals of some moves, whichever scans made them; hits an hour are not known. */
+  static ScanTotals over(List<ReviewedMove> moves) {
+    List<Hit> hits = moves.stream().flatMap(m -> m.move().hits().stream()).toList();
+    List<ReviewedTrade> trades = moves.stream().flatMap(m -> m.trades().stream()).toList();
+    return of("", hits.size(), moves, Double.NaN, trades);
   }
 }

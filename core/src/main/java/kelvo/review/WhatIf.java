@@ -1,0 +1,227 @@
+package kelvo.review;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalDouble;
+import kelvo.history.Median;
+import kelvo.hit.Hit;
+import kelvo.hit.Program;
+import kelvo.hit.ScanEngine;
+import kelvo.job.Progress;
+import kelvo.journal.DayBook;
+import kelvo.replay.TapeReplay;
+import kelvo.scan.Scan;
+import kelvo.session.Session;
+import kelvo.state.PricePath;
+import kelvo.tape.Price;
+import kelvo.time.DayTime;
+import kelvo.time.Phase;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A scan as it was and as changed, both played through one session up to a moment. Moves of one
+ * symbol and side that overlap in time are the same opportunity.
+ *
+ * @param was the review of the scan as it was
+ * @param now the review of the scan as changed
+ * @param changes what became of each move, by time of first hit
+ * @param noise hits an hour in each phase that the scan's window touches
+ */
+public record WhatIf(DayReview was, DayReview now, List<Change> changes, List<Noise> noise) {
+  /** What a change of rules makes of a move. */
+  public enum Kind {
+    SAME,
+    NEW,
+    GONE,
+    EARLIER,
+    LATER
+  }
+
+  /**
+   * A move before and after the change.
+   *
+   * @param before as it was; null when it is new
+   * @param after as changed; null when it is gone
+   */
+  public record Change(Kind kind, @Nullable ReviewedMove before, @Nullable ReviewedMove after) {
+    /** The move as changed; as it was when it is gone. */
+    public ReviewedMove move() {
+      return after != null ? after : java.util.Objects.requireNonNull(before);
+    }
+
+    /** How much earlier its first hit comes, nanoseconds; 0 when that cannot be said. */
+    public long earlierBy() {
+      return before == null || after == null ? 0 : before.move().start() - after.move().start();
+    }
+  }
+
+  /** Hits an hour in a phase, before and after. */
+  public record Noise(String phase, double before, double after) {}
+
+  /**
+   * Some of the moves, in figures.
+   *
+   * @param atTheHit what the trades on them would have brought more, had they been entered at the
+   *     first price after the first hit, dollars; 0 without trades
+   */
+  public record Line(ScanTotals totals, double atTheHit) {}
+
+  public WhatIf {
+    changes = List.copyOf(changes);
+    noise = List.copyOf(noise);
+  }
+
+  /**
+   * Plays both scans through a session and holds them against each other.
+   *
+   * @throws java.util.concurrent.CancellationException when the progress stops it
+   */
+  public static WhatIf of(
+      Session session,
+      Scan was,
+      Scan changed,
+      DayBook book,
+      ReviewSettings settings,
+      long until,
+      Progress progress) {
+    DayReview before = review(session, was, book, settings, until, progress.within(0, 0.5));
+    DayReview after =
+        review(session, changed.named(was.name()), book, settings, until, progress.within(0.5, 1));
+    return new WhatIf(
+        before, after, changes(before.moves(), after.moves()), noise(session, before, after, was));
+  }
+
+  private static DayReview review(
+      Session session,
+      Scan scan,
+      DayBook book,
+      ReviewSettings settings,
+      long until,
+      Progress progress) {
+    return DayReview.of(
+        session,
+        List.of(scan),
+        hits(session, List.of(scan), until, progress),
+        book,
+        settings,
+        until);
+  }
+
+  /** The hits of scans alone up to a moment. */
+  static List<Hit> hits(Session session, List<Scan> scans, long until, Progress progress) {
+    List<Hit> hits = new ArrayList<>();
+    TapeReplay replay = ScanEngine.replay(session, new Program(scans, List.of()), hits::add);
+    for (long at = DayTime.FIRST; at < until; at += DayTime.MINUTE) {
+      replay.runTo(Math.min(at, until));
+      progress.done((at - DayTime.FIRST) / (double) (until - DayTime.FIRST));
+    }
+    replay.runTo(until);
+    return hits;
+  }
+
+  private static List<Change> changes(List<ReviewedMove> before, List<ReviewedMove> after) {
+    Map<String, List<ReviewedMove>> known = new HashMap<>();
+    before.forEach(m -> known.computeIfAbsent(key(m), k -> new ArrayList<>()).add(m));
+    List<Change> changes = new ArrayList<>();
+    List<ReviewedMove> met = new ArrayList<>();
+    for (ReviewedMove move : after) {
+      List<ReviewedMove> same =
+          known.getOrDefault(key(move), List.of()).stream()
+              .filter(m -> overlap(m.move(), move.move()))
+              .toList();
+      met.addAll(same);
+      if (same.isEmpty()) {
+        changes.add(new Change(Kind.NEW, null, move));
+      } else {
+        ReviewedMove first = same.getFirst();
+        int way = Long.compare(move.move().start(), first.move().start());
+        changes.add(
+            new Change(way == 0 ? Kind.SAME : way < 0 ? Kind.EARLIER : Kind.LATER, first, move));
+      }
+    }
+    before.stream()
+        .filter(move -> !met.contains(move))
+        .forEach(move -> changes.add(new Change(Kind.GONE, move, null)));
+    changes.sort(Comparator.comparingLong(c -> c.move().move().start()));
+    return changes;
+  }
+
+  private static String key(ReviewedMove move) {
+    return move.move().symbol() + move.move().side();
+  }
+
+  private static boolean overlap(Move one, Move other) {
+    return one.start() <= other.end() && other.start() <= one.end();
+  }
+
+  private static List<Noise> noise(Session session, DayReview before, DayReview after, Scan scan) {
+    List<Noise> noise = new ArrayList<>();
+    for (Phase phase : session.phases().all()) {
+      long from = Math.max(phase.start(), scan.from());
+      long to = Math.min(Math.min(phase.end(), scan.to()), before.until());
+      if (from < to) {
+        double hours = (to - from) / (double) DayTime.HOUR;
+        noise.add(
+            new Noise(phase.name(), hits(before, from, to) / hours, hits(after, from, to) / hours));
+      }
+    }
+    return noise;
+  }
+
+  private static long hits(DayReview review, long from, long to) {
+    return review.moves().stream()
+        .flatMap(move -> move.move().hits().stream())
+        .filter(hit -> hit.at() >= from && hit.at() < to)
+        .count();
+  }
+
+  /** The moves of a kind. */
+  public List<Change> of(Kind kind) {
+    return changes.stream().filter(change -> change.kind() == kind).toList();
+  }
+
+  /** How much earlier the moves come that come earlier, in the median, nanoseconds. */
+  public OptionalDouble medianEarlier() {
+    double median = Median.of(of(Kind.EARLIER).stream().mapToDouble(Change::earlierBy));
+    return Double.isNaN(median) ? OptionalDouble.empty() : OptionalDouble.of(median);
+  }
+
+  /** The scan as it was, in figures. */
+  public Line before(Session session) {
+    return new Line(was.scans().getFirst(), atTheHit(session, was.moves()));
+  }
+
+  /** The scan as changed, in figures. */
+  public Line after(Session session) {
+    return new Line(now.scans().getFirst(), atTheHit(session, now.moves()));
+  }
+
+  /** The moves of one kind in figures, as changed; those that are gone as they were. */
+  public Line line(Session session, Kind kind) {
+    List<ReviewedMove> moves = of(kind).stream().map(Change::move).toList();
+    return new Line(ScanTotals.over(moves), atTheHit(session, moves));
+  }
+
+  /** What the trades on some moves would have brought more at the first price after the hit. */
+  private static double atTheHit(Session session, List<ReviewedMove> moves) {
+    double more = 0;
+    for (ReviewedMove move : moves) {
+      if (!move.trades().isEmpty()) {
+        PricePath path = PricePath.of(session, move.move().security(), DayTime.LAST);
+        int first = path.firstAfter(move.move().start());
+        for (ReviewedTrade trade : move.trades()) {
+          if (first < path.size() && path.time(first) <= trade.trade().exitAt()) {
+            more +=
+                move.move().side().direction()
+                    * (trade.trade().entryPrice() - Price.dollars(path.price(first)))
+                    * trade.trade().shares().doubleValue();
+          }
+        }
+      }
+    }
+    return more;
+  }
+}
