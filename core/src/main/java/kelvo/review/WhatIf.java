@@ -4,7 +4,9 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.OptionalDouble;
 import kelvo.history.Median;
 import kelvo.hit.Hit;
@@ -31,13 +33,20 @@ import org.jspecify.annotations.Nullable;
  * @param noise hits an hour in each phase that the scan's window touches
  */
 public record WhatIf(DayReview was, DayReview now, List<Change> changes, List<Noise> noise) {
+  private static final double HALF = 0.5;
+
   /** What a change of rules makes of a move. */
   public enum Kind {
     SAME,
     NEW,
     GONE,
     EARLIER,
-    LATER
+    LATER;
+
+    /** The word on screen. */
+    String word() {
+      return name().toLowerCase(Locale.ROOT);
+    }
   }
 
   /**
@@ -49,7 +58,7 @@ public record WhatIf(DayReview was, DayReview now, List<Change> changes, List<No
   public record Change(Kind kind, @Nullable ReviewedMove before, @Nullable ReviewedMove after) {
     /** The move as changed; as it was when it is gone. */
     public ReviewedMove move() {
-      return after != null ? after : java.util.Objects.requireNonNull(before);
+      return after != null ? after : Objects.requireNonNull(before);
     }
 
     /** How much earlier its first hit comes, nanoseconds; 0 when that cannot be said. */
@@ -64,10 +73,11 @@ public record WhatIf(DayReview was, DayReview now, List<Change> changes, List<No
   /**
    * Some of the moves, in figures.
    *
+   * @param name what they are, as on screen
    * @param atTheHit what the trades on them would have brought more, had they been entered at the
    *     first price after the first hit, dollars; 0 without trades
    */
-  public record Line(ScanTotals totals, double atTheHit) {}
+  public record Line(String name, ScanTotals totals, double atTheHit) {}
 
   public WhatIf {
     changes = List.copyOf(changes);
@@ -87,14 +97,25 @@ public record WhatIf(DayReview was, DayReview now, List<Change> changes, List<No
       ReviewSettings settings,
       long until,
       Progress progress) {
-    DayReview before = review(session, was, book, settings, until, progress.within(0, 0.5));
-    DayReview after =
-        review(session, changed.named(was.name()), book, settings, until, progress.within(0.5, 1));
+    return between(
+        session,
+        was,
+        alone(session, was, book, settings, until, progress.within(0, HALF)),
+        alone(session, changed.named(was.name()), book, settings, until, progress.within(HALF, 1)));
+  }
+
+  /** Holds two reviews against each other, each of one scan alone up to the same moment. */
+  public static WhatIf between(Session session, Scan was, DayReview before, DayReview after) {
     return new WhatIf(
         before, after, changes(before.moves(), after.moves()), noise(session, before, after, was));
   }
 
-  private static DayReview review(
+  /**
+   * The review of one scan alone, played through a session.
+   *
+   * @throws java.util.concurrent.CancellationException when the progress stops it
+   */
+  public static DayReview alone(
       Session session,
       Scan scan,
       DayBook book,
@@ -111,7 +132,7 @@ public record WhatIf(DayReview was, DayReview now, List<Change> changes, List<No
   }
 
   /** The hits of scans alone up to a moment. */
-  static List<Hit> hits(Session session, List<Scan> scans, long until, Progress progress) {
+  private static List<Hit> hits(Session session, List<Scan> scans, long until, Progress progress) {
     List<Hit> hits = new ArrayList<>();
     TapeReplay replay = ScanEngine.replay(session, new Program(scans, List.of()), hits::add);
     for (long at = DayTime.FIRST; at < until; at += DayTime.MINUTE) {
@@ -189,20 +210,53 @@ public record WhatIf(DayReview was, DayReview now, List<Change> changes, List<No
     return Double.isNaN(median) ? OptionalDouble.empty() : OptionalDouble.of(median);
   }
 
-  /** The scan as it was, in figures. */
-  public Line before(Session session) {
-    return new Line(was.scans().getFirst(), atTheHit(session, was.moves()));
+  /** The scan as it was and as changed, and the moves that the change touches, in figures. */
+  public List<Line> lines(Session session) {
+    List<Line> lines = new ArrayList<>();
+    lines.add(new Line("as it was", was.scans().getFirst(), atTheHit(session, was.moves())));
+    lines.add(new Line("as changed", now.scans().getFirst(), atTheHit(session, now.moves())));
+    for (Kind kind : List.of(Kind.NEW, Kind.GONE, Kind.EARLIER, Kind.LATER)) {
+      List<ReviewedMove> moves = of(kind).stream().map(Change::move).toList();
+      if (!moves.isEmpty()) {
+        lines.add(
+            new Line(
+                "the " + moves.size() + " " + kind.word(),
+                ScanTotals.over(moves),
+                atTheHit(session, moves)));
+      }
+    }
+    return lines;
   }
 
-  /** The scan as changed, in figures. */
-  public Line after(Session session) {
-    return new Line(now.scans().getFirst(), atTheHit(session, now.moves()));
+  /** What the change does, in a sentence or two. */
+  public String words() {
+    List<String> words = new ArrayList<>();
+    int come = of(Kind.NEW).size();
+    int go = of(Kind.GONE).size();
+    words.add(
+        (come == 1 ? "1 move comes, " : come + " moves come, ")
+            + (go == 1 ? "1 goes." : go + " go."));
+    medianEarlier()
+        .ifPresent(
+            by -> words.add("Those earlier come " + span((long) by) + " earlier in the median."));
+    noise.stream()
+        .filter(phase -> phase.before() != phase.after())
+        .max(Comparator.comparingDouble(phase -> Math.abs(phase.after() - phase.before())))
+        .ifPresent(
+            phase ->
+                words.add(
+                    String.format(
+                        Locale.ROOT,
+                        "In %s %.1f hits an hour in place of %.1f.",
+                        phase.phase(),
+                        phase.after(),
+                        phase.before())));
+    return String.join(" ", words);
   }
 
-  /** The moves of one kind in figures, as changed; those that are gone as they were. */
-  public Line line(Session session, Kind kind) {
-    List<ReviewedMove> moves = of(kind).stream().map(Change::move).toList();
-    return new Line(ScanTotals.over(moves), atTheHit(session, moves));
+  private static String span(long nanos) {
+    long seconds = nanos / DayTime.SECOND;
+    return seconds < 60 ? seconds + " s" : seconds / 60 + " min " + seconds % 60 + " s";
   }
 
   /** What the trades on some moves would have brought more at the first price after the hit. */

@@ -55,6 +55,13 @@ class WhatIfTest {
     return WhatIf.of(session, was, changed, book, ReviewSettings.DEFAULT, END, Progress.NONE);
   }
 
+  private static WhatIf.Line line(WhatIf whatIf, String name) {
+    return whatIf.lines(SESSION).stream()
+        .filter(line -> line.name().equals(name))
+        .findFirst()
+        .orElseThrow();
+  }
+
   @Test
   void movesComeEarlierAreNewStayAndGo() {
     WhatIf looser =
@@ -66,6 +73,8 @@ class WhatIfTest {
         .containsExactlyInAnyOrder(
             tuple("AAAAAA", Kind.EARLIER), tuple("CCCCCC", Kind.SAME), tuple("BBBBBB", Kind.NEW));
     assertThat(looser.medianEarlier()).hasValue(10 * DayTime.MINUTE);
+    assertThat(looser.words())
+        .startsWith("1 move comes, 0 go. Those earlier come 10 min 0 s earlier in the median.");
 
     WhatIf tighter =
         whatIf(
@@ -87,8 +96,8 @@ class WhatIfTest {
     WhatIf looser =
         whatIf(SESSION, highs("change % at least 5%"), highs("change % at least 2%"), book);
 
-    assertThat(looser.after(SESSION).totals().net()).isCloseTo(100, within(1e-9));
-    assertThat(looser.line(SESSION, Kind.EARLIER).atTheHit()).isCloseTo(70, within(1e-9));
+    assertThat(line(looser, "as changed").totals().net()).isCloseTo(100, within(1e-9));
+    assertThat(line(looser, "the 1 earlier").atTheHit()).isCloseTo(70, within(1e-9));
   }
 
   @Test
@@ -99,7 +108,12 @@ class WhatIfTest {
 
     assertThat(same.changes()).isNotEmpty().allMatch(change -> change.kind() == Kind.SAME);
     assertThat(same.noise()).allMatch(noise -> noise.before() == noise.after());
-    assertThat(same.after(session)).isEqualTo(same.before(session));
+    assertThat(same.lines(session))
+        .extracting(WhatIf.Line::name)
+        .containsExactly("as it was", "as changed");
+    assertThat(same.lines(session).get(1).totals())
+        .isEqualTo(same.lines(session).getFirst().totals());
+    assertThat(same.words()).isEqualTo("0 moves come, 0 go.");
   }
 
   @Test

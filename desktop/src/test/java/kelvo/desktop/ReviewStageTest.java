@@ -4,6 +4,7 @@ import static kelvo.desktop.OpenedWindow.until;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.math.BigDecimal;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
 import java.util.Set;
@@ -12,11 +13,14 @@ import java.util.stream.Stream;
 import javafx.scene.AccessibleRole;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
+import javafx.scene.control.TextArea;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
 import kelvo.desktop.grid.Grid;
 import kelvo.desktop.review.ReviewStage;
 import kelvo.desktop.workspace.LookedAt;
+import kelvo.hit.Hit;
+import kelvo.job.Progress;
 import kelvo.review.DayReview;
 import kelvo.review.Move;
 import kelvo.review.MoveVerdict;
@@ -25,6 +29,11 @@ import kelvo.review.ReviewedMove;
 import kelvo.review.ReviewedTrade;
 import kelvo.review.TradeVerdict;
 import kelvo.review.VerdictText;
+import kelvo.review.WhatIf;
+import kelvo.rule.Rule;
+import kelvo.rule.RuleSentence;
+import kelvo.rule.Vocabulary;
+import kelvo.scan.Scan;
 import kelvo.time.DayTime;
 import kelvo.trade.Fill;
 import kelvo.trade.Trade;
@@ -201,5 +210,63 @@ class ReviewStageTest {
     assertThat(review().trades()).allMatch(t -> t.trade().entryAt() <= early);
     assertThat(review().moves()).allMatch(m -> m.move().start() <= early);
     assertThat(table(robot, "Trades").rows()).isEqualTo(review().trades());
+  }
+
+  @Test
+  void aScanIsTriedWithOtherRulesAndTheChangeIsKeptWithOneKey(FxRobot robot) {
+    Scan was = opened.workspace.desk().scans().getFirst();
+    robot.type(KeyCode.W);
+    TextArea last = sentence(robot, was.rules().getLast().sentence());
+    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> last.setText("premarket trades at least 3"));
+    until(() -> table(robot, "What if").rows().size() >= 2);
+
+    WhatIf expected =
+        WhatIf.of(
+            opened.workspace.session(),
+            was,
+            changed(was),
+            opened.workspace.book().get(),
+            opened.workspace.review().settings(),
+            opened.workspace.now(),
+            Progress.NONE);
+    assertThat(table(robot, "What if").rows())
+        .isEqualTo(expected.lines(opened.workspace.session()));
+    assertThat(labels(robot)).contains(expected.words());
+    assertThat(opened.workspace.desk().scans()).contains(was);
+
+    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> table(robot, "What if").requestFocus());
+    robot.type(KeyCode.K);
+    until(() -> opened.workspace.desk().scans().contains(changed(was)));
+  }
+
+  private static Scan changed(Scan was) {
+    List<Rule> rules = new ArrayList<>(was.rules());
+    rules.set(
+        rules.size() - 1,
+        RuleSentence.parse("premarket trades at least 3", Vocabulary.of(List.of())));
+    return was.withRules(rules);
+  }
+
+  private static TextArea sentence(FxRobot robot, String text) {
+    return robot
+        .lookup((Node n) -> n instanceof TextArea area && area.getText().equals(text))
+        .query();
+  }
+
+  @Test
+  void aMoverThatNoScanFoundSaysWhyAndTheSmallestChangeIsTried(FxRobot robot) {
+    robot.type(KeyCode.Y);
+    until(() -> !table(robot, "Movers that no scan found").rows().isEmpty());
+    robot.type(KeyCode.J);
+    until(() -> labels(robot).contains("Why not " + opened.workspace.focus().get() + "?"));
+    Set<String> hit = opened.workspace.hits().stream().map(Hit::symbol).collect(Collectors.toSet());
+    assertThat(hit).doesNotContain(opened.workspace.focus().get());
+    until(() -> robot.lookup("Try it").tryQuery().isPresent());
+
+    robot.clickOn("Try it");
+    until(() -> table(robot, "What if").rows().size() >= 2);
+    WhatIf.Line asChanged = (WhatIf.Line) table(robot, "What if").rows().get(1);
+    WhatIf.Line asItWas = (WhatIf.Line) table(robot, "What if").rows().getFirst();
+    assertThat(asChanged.totals().moves()).isGreaterThan(asItWas.totals().moves());
   }
 }

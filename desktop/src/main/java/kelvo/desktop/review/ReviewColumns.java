@@ -14,7 +14,8 @@ import kelvo.time.DayTime;
 
 /** The columns of the review's three tables, each with what it means. */
 final class ReviewColumns {
-  private static final int SMALL_SAMPLE = 20;
+  /** Rates of fewer cases are faded. */
+  static final int SMALL_SAMPLE = 20;
 
   private ReviewColumns() {}
 
@@ -171,7 +172,7 @@ final class ReviewColumns {
     return seconds < 60 ? seconds + " s" : seconds / 60 + " min";
   }
 
-  private static String share(double share) {
+  static String share(double share) {
     return Double.isNaN(share) ? "" : Math.round(share * 100) + "%";
   }
 

@@ -12,7 +12,6 @@ import javafx.scene.control.Label;
 import javafx.scene.control.SplitPane;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
-import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
@@ -32,6 +31,7 @@ import kelvo.review.ReviewedMove;
 import kelvo.review.ReviewedTrade;
 import kelvo.review.ScanTotals;
 import kelvo.review.TradeTotals;
+import kelvo.scan.Scan;
 import kelvo.time.DayTime;
 import kelvo.trade.Fill;
 
@@ -50,7 +50,11 @@ public final class ReviewStage extends BorderPane implements DayStage {
   private final Grid<ReviewedMove> moves =
       new Grid<>("Moves", m -> m.move().start() + m.move().symbol() + m.move().side());
   private final Grid<ScanTotals> scans = new Grid<>("Scans", ScanTotals::scan);
+  private final WhatIfPanel whatIf;
+  private final WhyNotPanel whyNot;
+  private final ToggleGroup tables = new ToggleGroup();
   private final BorderPane table = new BorderPane();
+  private final VBox below = new VBox();
   private final Label totals = new Label();
   private final Label offPlan = new Label();
   private final Label beforeRecord = new Label();
@@ -61,6 +65,8 @@ public final class ReviewStage extends BorderPane implements DayStage {
   public ReviewStage(Workspace workspace) {
     this.workspace = workspace;
     lanes = new LanesView(workspace, this::choose, this::choose);
+    whatIf = new WhatIfPanel(workspace);
+    whyNot = new WhyNotPanel(workspace, this::attempt);
     trades.columns(ReviewColumns.trades());
     moves.columns(ReviewColumns.moves());
     scans.columns(ReviewColumns.scans());
@@ -102,27 +108,56 @@ public final class ReviewStage extends BorderPane implements DayStage {
 
   @Override
   public List<StageKey> keys() {
-    return List.of(new StageKey("J, space", "the next row"));
+    return List.of(
+        new StageKey("J, space", "the next row"),
+        new StageKey("T", "trades"),
+        new StageKey("W", "what if"),
+        new StageKey("K", "keep its change"),
+        new StageKey("Y", "why not"));
   }
 
   @Override
   public boolean key(KeyEvent event) {
-    if (event.getCode() == KeyCode.J || event.getCode() == KeyCode.SPACE) {
-      listed.move(1);
-      return true;
+    switch (event.getCode()) {
+      case J, SPACE -> next();
+      case K -> whatIf.keep();
+      case T -> choose(trades);
+      case W -> choose(whatIf);
+      case Y -> choose(whyNot);
+      default -> {
+        return false;
+      }
     }
-    return false;
+    return true;
+  }
+
+  private void next() {
+    if (table.getCenter() == whyNot) {
+      whyNot.next();
+    } else if (table.getCenter() == listed) {
+      listed.move(1);
+    }
+  }
+
+  /** Opens what a tab stands for. */
+  private void choose(Region shown) {
+    tables.getToggles().stream()
+        .filter(tab -> tab.getUserData() == shown)
+        .forEach(tab -> tab.setSelected(true));
+    open(shown);
   }
 
   @Override
   public void shown() {
     inFront = true;
     refresh();
+    whyNot.seen(table.getCenter() == whyNot);
   }
 
   @Override
   public void hidden() {
     inFront = false;
+    whyNot.seen(false);
   }
 
   private void refresh() {
@@ -173,21 +208,44 @@ public final class ReviewStage extends BorderPane implements DayStage {
   private HBox tabs() {
     HBox tabs = new HBox(4);
     tabs.getStyleClass().add("part");
-    ToggleGroup group = new ToggleGroup();
     for (Grid<?> grid : List.of(trades, moves, scans)) {
-      ToggleButton button = new ToggleButton(grid.getAccessibleText());
-      button.getStyleClass().setAll("toggle-button", "small-button");
-      button.setToggleGroup(group);
-      button.setSelected(grid == trades);
-      button.setOnAction(
-          e -> {
-            button.setSelected(true);
-            listed = grid;
-            table.setCenter(grid);
-          });
-      tabs.getChildren().add(button);
+      tabs.getChildren().add(tab(grid.getAccessibleText(), grid));
     }
+    tabs.getChildren().addAll(tab("What if", whatIf), tab("Why not", whyNot));
+    tables.getToggles().getFirst().setSelected(true);
     return tabs;
+  }
+
+  private ToggleButton tab(String name, Region shown) {
+    ToggleButton button = new ToggleButton(name);
+    button.getStyleClass().setAll("toggle-button", "small-button");
+    button.setFocusTraversable(false);
+    button.setToggleGroup(tables);
+    button.setUserData(shown);
+    button.setOnAction(
+        e -> {
+          button.setSelected(true);
+          open(shown);
+        });
+    return button;
+  }
+
+  private void open(Region shown) {
+    table.setCenter(shown);
+    boolean ofTrades = shown instanceof Grid<?>;
+    if (shown instanceof Grid<?> grid) {
+      listed = grid;
+    } else {
+      closeUp.clear();
+    }
+    below.setVisible(ofTrades);
+    below.setManaged(ofTrades);
+    whyNot.seen(inFront && shown == whyNot);
+  }
+
+  private void attempt(Scan scan, Scan changed) {
+    choose(whatIf);
+    whatIf.attempt(scan, changed);
   }
 
   private VBox totals() {
@@ -207,11 +265,14 @@ public final class ReviewStage extends BorderPane implements DayStage {
     settings.visibleProperty().bind(closeUp.visibleProperty().not());
     VBox box = new VBox(2, totals, offPlan, beforeRecord, settings);
     box.getStyleClass().addAll("card", "part");
-    return new VBox(closeUp, box);
+    below.getChildren().addAll(closeUp, box);
+    return below;
   }
 
   private void theme() {
     List.of(trades, moves, scans).forEach(grid -> grid.theme(workspace.theme().get()));
+    whatIf.theme();
+    whyNot.theme();
   }
 
   private void show() {

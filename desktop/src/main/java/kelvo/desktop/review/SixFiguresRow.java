@@ -35,10 +35,7 @@ final class SixFiguresRow extends HBox {
         0,
         "net of fees",
         trades == 0 ? "" : Numbers.money(six.all().net()),
-        trades
-            + (trades == 1 ? " trade" : " trades")
-            + ", fees $"
-            + Numbers.fixed(six.all().fees(), 2),
+        "fees $" + Numbers.fixed(six.all().fees(), 2),
         "The results of all trades that are closed, less their fees.",
         Tone.ofMoney(six.all().net()));
     tell(

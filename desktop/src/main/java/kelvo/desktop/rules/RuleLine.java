@@ -100,6 +100,11 @@ final class RuleLine extends HBox {
     getChildren().addAll(field, ofFocus, alone, left, remove);
   }
 
+  /** Leaves out who passes it. */
+  void hideCounts() {
+    getChildren().removeAll(ofFocus, alone, left);
+  }
+
   private void read(String text, Consumer<Rule> typed) {
     sentence.getStyleClass().remove(WRONG);
     pointer.setVisible(false);

@@ -31,6 +31,7 @@ public final class RulesEditor extends VBox {
   private final VBox lines = new VBox(1);
   private final Label wrong = new Label();
   private List<Rule> rules = List.of();
+  private boolean counts = true;
 
   /** Whether the last line is one that is no rule yet. */
   private boolean adding;
@@ -71,6 +72,16 @@ public final class RulesEditor extends VBox {
             overRemove);
     top.setAlignment(Pos.CENTER_LEFT);
     getChildren().addAll(top, lines);
+  }
+
+  /** An editor of rules alone: nobody counts who passes them. */
+  public static RulesEditor alone(
+      Vocabulary vocabulary, RuleCompletion completion, Consumer<List<Rule>> changed) {
+    RulesEditor editor = new RulesEditor(vocabulary, completion, changed, rule -> {});
+    editor.counts = false;
+    HBox top = (HBox) editor.getChildren().getFirst();
+    top.getChildren().remove(2, top.getChildren().size());
+    return editor;
   }
 
   private static Label head(String words, double width, Pos side) {
@@ -160,6 +171,9 @@ public final class RulesEditor extends VBox {
             this::says,
             () -> remove(lines.getChildren().indexOf(made[0])));
     made[0] = line;
+    if (!counts) {
+      line.hideCounts();
+    }
     line.field()
         .focusedProperty()
         .addListener(
