@@ -5,17 +5,21 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.math.BigDecimal;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Objects;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import javafx.geometry.Point2D;
 import javafx.scene.AccessibleRole;
 import javafx.scene.Node;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextArea;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
+import kelvo.data.fill.FillPart;
 import kelvo.desktop.grid.Grid;
 import kelvo.desktop.review.ReviewStage;
 import kelvo.desktop.workspace.LookedAt;
@@ -174,13 +178,24 @@ class ReviewStageTest {
   void aClickOnALaneShowsWhatMattersMostInIt(FxRobot robot) {
     ReviewLane second = ReviewLane.of(review(), ReviewLane.Order.VERDICT).get(1);
     Node lanes = robot.lookup("#lanes").query();
-    robot.clickOn(lanes.localToScreen(30, 16 + 30 + 15));
+    robot.clickOn(place(lanes, 16 + 30 + 15));
     until(() -> opened.workspace.focus().get().equals(second.symbol()));
 
     robot.clickOn("time");
     ReviewLane earliest = ReviewLane.of(review(), ReviewLane.Order.TIME).getFirst();
-    robot.clickOn(lanes.localToScreen(30, 16 + 15));
+    robot.clickOn(place(lanes, 16 + 15));
     until(() -> opened.workspace.focus().get().equals(earliest.symbol()));
+  }
+
+  /** Where it is once everything has been laid out. */
+  private static Point2D place(Node lanes, double y) {
+    return WaitForAsyncUtils.waitForAsyncFx(
+        5_000,
+        () -> {
+          lanes.getScene().getRoot().applyCss();
+          lanes.getScene().getRoot().layout();
+          return lanes.localToScreen(30, y);
+        });
   }
 
   @Test
@@ -268,5 +283,61 @@ class ReviewStageTest {
     WhatIf.Line asChanged = (WhatIf.Line) table(robot, "What if").rows().get(1);
     WhatIf.Line asItWas = (WhatIf.Line) table(robot, "What if").rows().getFirst();
     assertThat(asChanged.totals().moves()).isGreaterThan(asItWas.totals().moves());
+  }
+
+  @Test
+  void pastedFillsOfABrokerAreAddedOnceAndCountInTheReview(FxRobot robot) {
+    String day = opened.workspace.day().toString();
+    String rows =
+        """
+        Date,Clock,Ticker,Action,Shares,Exec Price,Commission
+        %s,10:00:00,NOSUCH,bought,10,5.00,0.50
+        %s,10:05:00,NOSUCH,sold,10,5.40,0.50
+        """
+            .formatted(day, day);
+    int before = review().trades().size();
+    robot.type(KeyCode.F);
+    paste(robot, rows);
+    until(() -> says(robot).equals("Say which column has: date and time."));
+
+    until(() -> parts(robot).size() == 7);
+    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> parts(robot).get(1).setValue(FillPart.TIME));
+    until(() -> says(robot).equals("Fills of " + day + ". Not in this session, and kept: NOSUCH."));
+    robot.clickOn("Add 2 fills");
+    until(() -> review().trades().size() == before + 1);
+    assertThat(review().trades())
+        .filteredOn(trade -> trade.trade().symbol().equals("NOSUCH"))
+        .singleElement()
+        .matches(trade -> trade.trade().result().compareTo(BigDecimal.valueOf(3)) == 0);
+
+    paste(robot, rows);
+    until(() -> robot.lookup("Add 2 fills").tryQuery().isPresent());
+    robot.clickOn("Add 2 fills");
+    until(() -> opened.workspace.action().get().equals("0 fills added, 2 known already"));
+    assertThat(review().trades()).hasSize(before + 1);
+  }
+
+  private static void paste(FxRobot robot, String rows) {
+    until(() -> robot.lookup("#pasted-fills").tryQuery().isPresent());
+    TextArea area = robot.lookup("#pasted-fills").query();
+    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> area.setText(rows));
+  }
+
+  private static String says(FxRobot robot) {
+    return robot.lookup("#fills-say").<Label>query().getText();
+  }
+
+  /** What the columns hold, from left to right. */
+  @SuppressWarnings("unchecked")
+  private static List<ComboBox<FillPart>> parts(FxRobot robot) {
+    return robot
+        .lookup(
+            (Node n) ->
+                n instanceof ComboBox<?> && "What the column holds".equals(n.getAccessibleText()))
+        .queryAllAs(ComboBox.class)
+        .stream()
+        .map(box -> (ComboBox<FillPart>) box)
+        .sorted(Comparator.comparingDouble(box -> box.localToScene(0, 0).getX()))
+        .toList();
   }
 }

@@ -30,6 +30,21 @@ public final class KeptFills {
         .carrying(CarriedPositions.before(day, fills, data.splitsUntil(day)));
   }
 
+  /**
+   * Adds fills to a ledger. Those that it has already, by all that is known of them, add nothing.
+   *
+   * @return how many are new
+   */
+  public static int add(Ledger ledger, SortedMap<LocalDate, List<Fill>> byDay) {
+    int added = 0;
+    for (var day : byDay.entrySet()) {
+      List<Fill> known = ledger.day(day.getKey()).fills();
+      added += together(known, day.getValue()).size() - known.size();
+      ledger.addFills(day.getKey(), day.getValue());
+    }
+    return added;
+  }
+
   private static List<Fill> together(List<Fill> kept, List<Fill> own) {
     return DayBook.EMPTY.withFills(kept).adding(new ArrayList<>(own)).fills();
   }

@@ -52,6 +52,7 @@ public final class ReviewStage extends BorderPane implements DayStage {
   private final Grid<ScanTotals> scans = new Grid<>("Scans", ScanTotals::scan);
   private final WhatIfPanel whatIf;
   private final WhyNotPanel whyNot;
+  private final FillsPanel fillsIn;
   private final ToggleGroup tables = new ToggleGroup();
   private final BorderPane table = new BorderPane();
   private final VBox below = new VBox();
@@ -67,10 +68,11 @@ public final class ReviewStage extends BorderPane implements DayStage {
     lanes = new LanesView(workspace, this::choose, this::choose);
     whatIf = new WhatIfPanel(workspace);
     whyNot = new WhyNotPanel(workspace, this::attempt);
+    fillsIn = new FillsPanel(workspace);
     trades.columns(ReviewColumns.trades());
     moves.columns(ReviewColumns.moves());
     scans.columns(ReviewColumns.scans());
-    trades.emptyText("No trades up to this moment. Fills are read from the folder's fills.csv.");
+    trades.emptyText("No trades up to this moment. F brings fills in from a broker's table.");
     moves.emptyText("No moves up to this moment.");
     trades.onSelect(this::choose);
     moves.onSelect(this::choose);
@@ -113,7 +115,8 @@ public final class ReviewStage extends BorderPane implements DayStage {
         new StageKey("T", "trades"),
         new StageKey("W", "what if"),
         new StageKey("K", "keep its change"),
-        new StageKey("Y", "why not"));
+        new StageKey("Y", "why not"),
+        new StageKey("F", "fills in"));
   }
 
   @Override
@@ -124,6 +127,7 @@ public final class ReviewStage extends BorderPane implements DayStage {
       case T -> choose(trades);
       case W -> choose(whatIf);
       case Y -> choose(whyNot);
+      case F -> choose(fillsIn);
       default -> {
         return false;
       }
@@ -211,7 +215,8 @@ public final class ReviewStage extends BorderPane implements DayStage {
     for (Grid<?> grid : List.of(trades, moves, scans)) {
       tabs.getChildren().add(tab(grid.getAccessibleText(), grid));
     }
-    tabs.getChildren().addAll(tab("What if", whatIf), tab("Why not", whyNot));
+    tabs.getChildren()
+        .addAll(tab("What if", whatIf), tab("Why not", whyNot), tab("Fills in", fillsIn));
     tables.getToggles().getFirst().setSelected(true);
     return tabs;
   }
@@ -310,7 +315,7 @@ public final class ReviewStage extends BorderPane implements DayStage {
             + fills.stream()
                 .map(f -> f.symbol() + " " + f.side().word() + " " + f.quantity().toPlainString())
                 .collect(Collectors.joining(", "))
-            + ". Add the fills that opened them to fills.csv and open the day again.";
+            + ". Bring in the fills that opened them (F).";
   }
 
   private static String words(TradeTotals t) {
