@@ -31,6 +31,8 @@ import kelvo.review.MoveVerdict;
 import kelvo.review.ReviewLane;
 import kelvo.review.ReviewedMove;
 import kelvo.review.ReviewedTrade;
+import kelvo.review.TradeGroup;
+import kelvo.review.TradeGrouping;
 import kelvo.review.TradeVerdict;
 import kelvo.review.VerdictText;
 import kelvo.review.WhatIf;
@@ -339,5 +341,27 @@ class ReviewStageTest {
         .map(box -> (ComboBox<FillPart>) box)
         .sorted(Comparator.comparingDouble(box -> box.localToScene(0, 0).getX()))
         .toList();
+  }
+
+  @Test
+  void theTradesAreMeasuredInGroups(FxRobot robot) {
+    robot.type(KeyCode.M);
+    until(() -> !table(robot, "Measures").rows().isEmpty());
+
+    assertThat(table(robot, "Measures").rows())
+        .isEqualTo(
+            TradeGroup.of(review().trades(), TradeGrouping.SCAN, opened.workspace.session()));
+    ComboBox<String> by =
+        robot
+            .lookup((Node n) -> "What the trades are told apart by".equals(n.getAccessibleText()))
+            .query();
+    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> by.setValue("hour"));
+    until(
+        () ->
+            table(robot, "Measures")
+                .rows()
+                .equals(
+                    TradeGroup.of(
+                        review().trades(), TradeGrouping.HOUR, opened.workspace.session())));
   }
 }

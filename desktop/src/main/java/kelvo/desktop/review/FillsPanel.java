@@ -37,6 +37,7 @@ import org.jspecify.annotations.Nullable;
 final class FillsPanel extends BorderPane {
   private static final int ROWS_SHOWN = 6;
   private static final int REASONS_SHOWN = 3;
+  private static final double PART_WIDTH = 104;
 
   private final Workspace workspace;
   private final FillMappings mappings;
@@ -170,6 +171,7 @@ final class FillsPanel extends BorderPane {
     choice.getItems().setAll(FillPart.values());
     choice.setConverter(new PartWords());
     choice.setValue(known.parts().get(column));
+    choice.setPrefWidth(PART_WIDTH);
     choice.setAccessibleText("What the column holds");
     choice.setOnAction(
         e -> {

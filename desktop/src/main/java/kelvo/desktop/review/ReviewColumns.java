@@ -167,7 +167,7 @@ final class ReviewColumns {
     return direction > 0 ? "▲ " : "▼ ";
   }
 
-  private static String lateness(long nanos) {
+  static String lateness(long nanos) {
     long seconds = nanos / DayTime.SECOND;
     return seconds < 60 ? seconds + " s" : seconds / 60 + " min";
   }

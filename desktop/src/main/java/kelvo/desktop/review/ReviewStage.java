@@ -50,6 +50,7 @@ public final class ReviewStage extends BorderPane implements DayStage {
   private final Grid<ReviewedMove> moves =
       new Grid<>("Moves", m -> m.move().start() + m.move().symbol() + m.move().side());
   private final Grid<ScanTotals> scans = new Grid<>("Scans", ScanTotals::scan);
+  private final MeasuresPanel measures;
   private final WhatIfPanel whatIf;
   private final WhyNotPanel whyNot;
   private final FillsPanel fillsIn;
@@ -66,6 +67,7 @@ public final class ReviewStage extends BorderPane implements DayStage {
   public ReviewStage(Workspace workspace) {
     this.workspace = workspace;
     lanes = new LanesView(workspace, this::choose, this::choose);
+    measures = new MeasuresPanel(workspace);
     whatIf = new WhatIfPanel(workspace);
     whyNot = new WhyNotPanel(workspace, this::attempt);
     fillsIn = new FillsPanel(workspace);
@@ -113,6 +115,7 @@ public final class ReviewStage extends BorderPane implements DayStage {
     return List.of(
         new StageKey("J, space", "the next row"),
         new StageKey("T", "trades"),
+        new StageKey("M", "measures"),
         new StageKey("W", "what if"),
         new StageKey("K", "keep its change"),
         new StageKey("Y", "why not"),
@@ -125,6 +128,7 @@ public final class ReviewStage extends BorderPane implements DayStage {
       case J, SPACE -> next();
       case K -> whatIf.keep();
       case T -> choose(trades);
+      case M -> choose(measures);
       case W -> choose(whatIf);
       case Y -> choose(whyNot);
       case F -> choose(fillsIn);
@@ -216,7 +220,11 @@ public final class ReviewStage extends BorderPane implements DayStage {
       tabs.getChildren().add(tab(grid.getAccessibleText(), grid));
     }
     tabs.getChildren()
-        .addAll(tab("What if", whatIf), tab("Why not", whyNot), tab("Fills in", fillsIn));
+        .addAll(
+            tab("Measures", measures),
+            tab("What if", whatIf),
+            tab("Why not", whyNot),
+            tab("Fills in", fillsIn));
     tables.getToggles().getFirst().setSelected(true);
     return tabs;
   }
@@ -276,6 +284,7 @@ public final class ReviewStage extends BorderPane implements DayStage {
 
   private void theme() {
     List.of(trades, moves, scans).forEach(grid -> grid.theme(workspace.theme().get()));
+    measures.theme();
     whatIf.theme();
     whyNot.theme();
   }
@@ -283,6 +292,7 @@ public final class ReviewStage extends BorderPane implements DayStage {
   private void show() {
     DayReview review = workspace.review().review().get();
     lanes.show(review);
+    measures.show(review);
     if (review == null) {
       six.clear();
       closeUp.clear();
