@@ -43,7 +43,6 @@ final class RuleStrips implements TapeListener {
                     group.stream()
                         .map(rule -> new RuleCheck(rule.in(scan.name()), values))
                         .toList()));
-    checks.keySet().forEach(sentence -> answers.put(sentence, new ArrayList<>()));
   }
 
   /** Whom to ask about, before anything is heard. */
@@ -63,14 +62,19 @@ final class RuleStrips implements TapeListener {
       checks.forEach(
           (sentence, rules) ->
               answers
-                  .get(sentence)
-                  .add(
-                      !scan.open(minute)
-                          ? Answer.NOT_ASKED
-                          : rules.stream().anyMatch(rule -> rule.passes(asked, moment, phase))
-                              ? Answer.PASSES
-                              : Answer.FAILS));
+                  .computeIfAbsent(sentence, s -> new ArrayList<>())
+                  .add(answer(rules, asked, moment, minute, phase)));
     }
+  }
+
+  private Answer answer(
+      List<RuleCheck> rules, SymbolState asked, long moment, long minute, int phase) {
+    if (!scan.open(minute)) {
+      return Answer.NOT_ASKED;
+    }
+    return rules.stream().anyMatch(rule -> rule.passes(asked, moment, phase))
+        ? Answer.PASSES
+        : Answer.FAILS;
   }
 
   /**

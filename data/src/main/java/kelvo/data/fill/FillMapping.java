@@ -9,6 +9,7 @@ import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.SortedMap;
 import java.util.TreeMap;
@@ -145,7 +146,8 @@ public record FillMapping(List<FillPart> parts) {
         steps += before == null ? 0 : Integer.signum(at.compareTo(before));
         before = at;
       } catch (IllegalArgumentException e) {
-        leftOut.add(new LeftOut(row.line(), e.getMessage()));
+        leftOut.add(
+            new LeftOut(row.line(), Objects.requireNonNullElse(e.getMessage(), e.toString())));
       }
     }
     // A table that runs newest first has those of the same time newest first, too.

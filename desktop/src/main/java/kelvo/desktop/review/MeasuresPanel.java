@@ -45,13 +45,13 @@ final class MeasuresPanel extends BorderPane {
 
   private static List<GridColumn<TradeGroup>> columns() {
     return List.of(
-        GridColumn.words("", "What they have in common.", 96, TradeGroup::name),
+        GridColumn.words("", "What they have in common.", 92, TradeGroup::name),
         GridColumn.numbers(
             "trades", "Closed trades", 42, g -> Integer.toString(g.totals().trades())),
         GridColumn.<TradeGroup>numbers(
                 "won",
                 "Share of results above zero, with its 95% interval by Wilson",
-                98,
+                108,
                 MeasuresPanel::won)
             .toned(g -> g.totals().trades() < ReviewColumns.SMALL_SAMPLE ? Tone.FADED : Tone.INK),
         GridColumn.<TradeGroup>numbers(
@@ -68,7 +68,7 @@ final class MeasuresPanel extends BorderPane {
         GridColumn.numbers(
             "a trade $",
             "Expectancy: the mean result",
-            84,
+            78,
             g -> Numbers.money(g.totals().expectancy())),
         GridColumn.numbers(
             "a share $",
@@ -88,7 +88,7 @@ final class MeasuresPanel extends BorderPane {
         GridColumn.numbers(
             "late by",
             "From the move's first hit to the entry, in the median",
-            52,
+            54,
             g ->
                 Double.isNaN(g.medianLateness())
                     ? ""
