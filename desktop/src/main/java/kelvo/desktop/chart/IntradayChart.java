@@ -366,7 +366,6 @@ public final class IntradayChart extends ChartCanvas {
     }
   }
 
-  /** One mark a bar and side, with how many hits there were. */
   /** None beyond the plot, where the scale is: a chart may stand at an earlier moment. */
   private void marks(GraphicsContext g, Axis axis, double plot, Content shown) {
     g.save();
@@ -379,6 +378,7 @@ public final class IntradayChart extends ChartCanvas {
     g.restore();
   }
 
+  /** One mark a bar and side, with how many hits there were. */
   private void hits(GraphicsContext g, Axis axis, List<Mark> hits) {
     Map<MarkPlace, Integer> counts = new LinkedHashMap<>();
     for (Mark hit : hits) {
