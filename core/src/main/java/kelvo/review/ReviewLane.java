@@ -22,14 +22,25 @@ public record ReviewLane(String symbol, List<ReviewedMove> moves, List<ReviewedT
     /** By the name of the scan that hit first, then by time. */
     SCAN;
 
-    private Comparator<ReviewLane> comparator() {
+    private Comparator<Placed> comparator() {
       return switch (this) {
         case VERDICT ->
-            Comparator.comparingInt(ReviewLane::rank)
-                .thenComparing(Comparator.comparingDouble(ReviewLane::weight).reversed());
-        case TIME -> Comparator.comparingLong(ReviewLane::start);
-        case SCAN -> Comparator.comparing(ReviewLane::scan).thenComparingLong(ReviewLane::start);
+            Comparator.comparingInt(Placed::rank)
+                .thenComparing(Comparator.comparingDouble(Placed::weight).reversed());
+        case TIME -> Comparator.comparingLong(Placed::start);
+        case SCAN -> Comparator.comparing(Placed::scan).thenComparingLong(Placed::start);
       };
+    }
+  }
+
+  /** A lane with what it is ordered by, worked out once. */
+  private record Placed(ReviewLane lane, int rank, double weight, long start, String scan) {
+    static Placed of(ReviewLane lane) {
+      return new Placed(lane, lane.rank(), lane.weight(), lane.start(), lane.scan());
+    }
+
+    String symbol() {
+      return lane.symbol();
     }
   }
 
@@ -59,7 +70,9 @@ public record ReviewLane(String symbol, List<ReviewedMove> moves, List<ReviewedT
                     symbol,
                     moves.getOrDefault(symbol, List.of()),
                     trades.getOrDefault(symbol, List.of())))
-        .sorted(order.comparator().thenComparing(ReviewLane::symbol))
+        .map(Placed::of)
+        .sorted(order.comparator().thenComparing(Placed::symbol))
+        .map(Placed::lane)
         .toList();
   }
 

@@ -21,6 +21,7 @@ import kelvo.session.Session;
 import kelvo.tape.EventKind;
 import kelvo.tape.EventTape;
 import kelvo.tape.Price;
+import kelvo.tape.SaleCondition;
 import kelvo.time.DayTime;
 import kelvo.time.Phases;
 import kelvo.time.SessionHours;
@@ -171,5 +172,15 @@ public final class TestSessions {
     ScanEngine.replay(session, new Program(List.of(scans), List.of()), hits::add)
         .runTo(DayTime.LAST);
     return hits;
+  }
+
+  /** A regular print of 1,000 shares of a security, by its number. */
+  public static void print(EventTape tape, String time, int security, double price) {
+    tape.trade(
+        DayTime.parse(time),
+        security,
+        Math.round(price * Price.DOLLAR),
+        1_000,
+        SaleCondition.REGULAR.bit());
   }
 }

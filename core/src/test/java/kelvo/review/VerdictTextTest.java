@@ -13,8 +13,6 @@ import kelvo.journal.FocusSpan;
 import kelvo.scan.Scan;
 import kelvo.scan.Side;
 import kelvo.session.Session;
-import kelvo.tape.EventTape;
-import kelvo.tape.SaleCondition;
 import kelvo.time.DayTime;
 import kelvo.trade.TestFills;
 import org.junit.jupiter.api.Test;
@@ -26,26 +24,17 @@ class VerdictTextTest {
       TestSessions.of(
           2,
           tape -> {
-            print(tape, "09:40:00", 0, 10.00);
-            print(tape, "09:40:00", 1, 10.00);
-            print(tape, "10:00:00", 0, 10.50);
-            print(tape, "10:00:10", 0, 10.60);
-            print(tape, "10:20:00", 0, 12.00);
-            print(tape, "10:30:00", 1, 10.60);
-            print(tape, "10:31:00", 1, 10.60);
-            print(tape, "10:40:00", 1, 10.00);
-            print(tape, "15:00:00", 0, 9.00);
+            TestSessions.print(tape, "09:40:00", 0, 10.00);
+            TestSessions.print(tape, "09:40:00", 1, 10.00);
+            TestSessions.print(tape, "10:00:00", 0, 10.50);
+            TestSessions.print(tape, "10:00:10", 0, 10.60);
+            TestSessions.print(tape, "10:20:00", 0, 12.00);
+            TestSessions.print(tape, "10:30:00", 1, 10.60);
+            TestSessions.print(tape, "10:31:00", 1, 10.60);
+            TestSessions.print(tape, "10:40:00", 1, 10.00);
+            TestSessions.print(tape, "15:00:00", 0, 9.00);
           });
   private static final List<Hit> HITS = TestSessions.hits(SESSION, RISERS);
-
-  private static void print(EventTape tape, String time, int security, double price) {
-    tape.trade(
-        DayTime.parse(time),
-        security,
-        Math.round(price * 10_000),
-        1_000,
-        SaleCondition.REGULAR.bit());
-  }
 
   private static DayReview review(DayBook book) {
     return DayReview.of(

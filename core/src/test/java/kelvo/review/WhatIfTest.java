@@ -13,8 +13,6 @@ import kelvo.review.WhatIf.Change;
 import kelvo.review.WhatIf.Kind;
 import kelvo.scan.Scan;
 import kelvo.session.Session;
-import kelvo.tape.EventTape;
-import kelvo.tape.SaleCondition;
 import kelvo.time.DayTime;
 import kelvo.trade.TestFills;
 import kelvo.trigger.Trigger;
@@ -27,25 +25,16 @@ class WhatIfTest {
       TestSessions.of(
           3,
           tape -> {
-            print(tape, "09:40:00", 0, 10.00);
-            print(tape, "09:40:00", 1, 10.00);
-            print(tape, "09:40:00", 2, 10.00);
-            print(tape, "09:50:00", 0, 10.20);
-            print(tape, "09:50:10", 0, 10.30);
-            print(tape, "09:55:00", 2, 10.60);
-            print(tape, "10:00:00", 0, 10.50);
-            print(tape, "10:05:00", 1, 10.30);
-            print(tape, "10:12:00", 0, 12.00);
+            TestSessions.print(tape, "09:40:00", 0, 10.00);
+            TestSessions.print(tape, "09:40:00", 1, 10.00);
+            TestSessions.print(tape, "09:40:00", 2, 10.00);
+            TestSessions.print(tape, "09:50:00", 0, 10.20);
+            TestSessions.print(tape, "09:50:10", 0, 10.30);
+            TestSessions.print(tape, "09:55:00", 2, 10.60);
+            TestSessions.print(tape, "10:00:00", 0, 10.50);
+            TestSessions.print(tape, "10:05:00", 1, 10.30);
+            TestSessions.print(tape, "10:12:00", 0, 12.00);
           });
-
-  private static void print(EventTape tape, String time, int security, double price) {
-    tape.trade(
-        DayTime.parse(time),
-        security,
-        Math.round(price * 10_000),
-        1_000,
-        SaleCondition.REGULAR.bit());
-  }
 
   private static Scan highs(String rule) {
     return TestSessions.scan("highs", List.of(Trigger.NEW_HIGH_OF_SESSION), rule);

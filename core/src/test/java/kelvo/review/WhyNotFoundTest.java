@@ -13,8 +13,6 @@ import kelvo.review.WhyNotFound.Answer;
 import kelvo.review.WhyNotFound.Looser;
 import kelvo.scan.Scan;
 import kelvo.session.Session;
-import kelvo.tape.EventTape;
-import kelvo.tape.SaleCondition;
 import kelvo.time.DayTime;
 import kelvo.trigger.Trigger;
 import kelvo.universe.Universe;
@@ -29,21 +27,12 @@ class WhyNotFoundTest {
       TestSessions.of(
           2,
           tape -> {
-            print(tape, "09:40:00", 0, 10.00);
-            print(tape, "09:40:00", 1, 10.00);
-            print(tape, "10:00:00", 0, 10.50);
-            print(tape, "10:20:00", 0, 12.00);
-            print(tape, "15:00:00", 0, 10.20);
+            TestSessions.print(tape, "09:40:00", 0, 10.00);
+            TestSessions.print(tape, "09:40:00", 1, 10.00);
+            TestSessions.print(tape, "10:00:00", 0, 10.50);
+            TestSessions.print(tape, "10:20:00", 0, 12.00);
+            TestSessions.print(tape, "15:00:00", 0, 10.20);
           });
-
-  private static void print(EventTape tape, String time, int security, double price) {
-    tape.trade(
-        DayTime.parse(time),
-        security,
-        Math.round(price * 10_000),
-        1_000,
-        SaleCondition.REGULAR.bit());
-  }
 
   private static WhyNotFound why(Scan scan, int security) {
     return WhyNotFound.of(SESSION, scan, security, END, Progress.NONE);
