@@ -1,14 +1,20 @@
 package kelvo.desktop;
 
+import java.util.Objects;
 import java.util.concurrent.Callable;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
+import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Predicate;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.input.MouseButton;
+import org.jspecify.annotations.Nullable;
 import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.robot.Motion;
+import org.testfx.service.locator.BoundsLocatorException;
 import org.testfx.service.query.NodeQuery;
 import org.testfx.service.query.PointQuery;
 import org.testfx.util.NodeQueryUtils;
@@ -23,13 +29,25 @@ public final class RealWindow extends ApplicationExtension {
 
   @Override
   public PointQuery point(Node node) {
-    Point2D middle =
-        onWindow(
-            () -> {
-              layOut(node.getScene().getRoot());
-              return super.point(node).query();
-            });
-    return point(middle).onNode(node);
+    AtomicReference<@Nullable Point2D> middle = new AtomicReference<>();
+    try {
+      WaitForAsyncUtils.waitFor(
+          LONGEST_WAIT_MILLIS, TimeUnit.MILLISECONDS, () -> onWindow(() -> look(node, middle)));
+    } catch (TimeoutException e) {
+      throw new AssertionError("it is nowhere to be seen: " + node, e);
+    }
+    return point(Objects.requireNonNull(middle.get())).onNode(node);
+  }
+
+  /** A popup has no size before its first frame, so nothing of it is seen until then. */
+  private boolean look(Node node, AtomicReference<@Nullable Point2D> middle) {
+    layOut(node.getScene().getRoot());
+    try {
+      middle.set(super.point(node).query());
+      return true;
+    } catch (BoundsLocatorException notYet) {
+      return false;
+    }
   }
 
   @Override
