@@ -23,7 +23,7 @@ final class ReviewColumns {
     return List.of(
         GridColumn.<ReviewedTrade>symbolsWithSide(
             t -> arrow(t.trade().side().direction()) + t.trade().symbol()),
-        GridColumn.words("entry", "Time of the first fill", 66, ReviewColumns::entry),
+        GridColumn.words("entry", "Time of the first fill", 62, ReviewColumns::entry),
         GridColumn.<ReviewedTrade>words(
                 "verdict",
                 "On a hit; late: far beyond its price or long after it; off plan: no hit behind it",
@@ -43,7 +43,7 @@ final class ReviewColumns {
         GridColumn.<ReviewedTrade>numbers(
                 "chase %",
                 "How far the entry was beyond the first hit's price",
-                66,
+                60,
                 t -> Numbers.percent(t.chasePercent()))
             .toned(t -> t.chasePercent() > 2 ? Tone.BAD : Tone.INK),
         GridColumn.<ReviewedTrade>numbers(
