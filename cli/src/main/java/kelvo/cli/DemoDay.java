@@ -1,6 +1,8 @@
 package kelvo.cli;
 
 import java.nio.file.Path;
+import kelvo.data.calendar.ExchangeCalendar;
+import kelvo.data.folder.DataFolder;
 import kelvo.data.ledger.Ledger;
 import kelvo.desktop.shell.OpenRequest.Load;
 import kelvo.desktop.workspace.OpenedDay;
@@ -19,6 +21,7 @@ record DemoDay(Path root) implements Load {
     boolean written =
         DemoData.ready(root, DemoSize.DEMO, DemoFolder.SEED, progress.within(0, WRITING));
     try (Ledger ledger = Ledger.open(root.resolve(OpenedDay.LEDGER))) {
+      DemoTrader.prepareRecord(ledger, DemoSize.DEMO, new DataFolder(root, new ExchangeCalendar()));
       DemoTrader.prepare(ledger, DemoSize.SESSION);
     }
     return OpenedDay.open(root, DemoSize.SESSION, progress.within(written ? 0 : WRITING, 1));

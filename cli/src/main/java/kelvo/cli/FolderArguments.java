@@ -7,6 +7,7 @@ import java.util.List;
 import kelvo.alert.AlertScans;
 import kelvo.data.calendar.ExchangeCalendar;
 import kelvo.data.folder.DataFolder;
+import kelvo.data.past.WantedHits;
 import kelvo.data.scanfile.ScanFolder;
 import kelvo.job.Progress;
 import kelvo.journal.DayBook;
@@ -107,6 +108,12 @@ final class FolderArguments {
   List<Scan> alerts(DayBook book, List<Scan> scans) {
     ScanFolder own = new ScanFolder(folder, data().vocabulary(), this::tell);
     return AlertScans.on(date(), own.watchlists(), book, scans).of(own.alerts().alerts());
+  }
+
+  /** What the trader looks for: the scans that are named, and the folder's alerts. */
+  WantedHits wanted() {
+    ScanFolder own = new ScanFolder(folder, data().vocabulary(), this::tell);
+    return new WantedHits(scans(), own.watchlists(), own.alerts());
   }
 
   private void tell(String problem) {

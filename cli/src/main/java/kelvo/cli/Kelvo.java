@@ -20,6 +20,8 @@ import picocli.CommandLine.Option;
       MatchesCommand.class,
       HitsCommand.class,
       ReviewCommand.class,
+      TrackRecordCommand.class,
+      WhatIfCommand.class,
       ConvertCommand.class,
       RecordCommand.class,
       SimCommand.class,

@@ -6,6 +6,7 @@ import java.time.LocalDate;
 import java.util.List;
 import kelvo.field.Unit;
 import kelvo.review.DayReview;
+import kelvo.review.Horizon;
 import kelvo.review.Outcome;
 import kelvo.review.ReviewedMove;
 import kelvo.review.ReviewedTrade;
@@ -35,7 +36,14 @@ final class ReviewTables {
           "planned",
           "captured_share",
           "r",
-          "scan");
+          "scan",
+          "best_pct",
+          "worst_pct",
+          "spread_cost",
+          "volume_share",
+          "alert",
+          "catalyst",
+          "tags");
   static final List<String> MOVE_COLUMNS =
       List.of(
           "symbol",
@@ -53,7 +61,11 @@ final class ReviewTables {
           "best_30m",
           "worst_30m",
           "best_close",
-          "worst_close");
+          "worst_close",
+          "best_15m",
+          "worst_15m",
+          "best_60m",
+          "worst_60m");
   static final List<String> SCAN_COLUMNS =
       List.of(
           "scan",
@@ -81,12 +93,12 @@ final class ReviewTables {
     return day == 0 ? time : session.plusDays(day) + "T" + time;
   }
 
-  private static String money(BigDecimal dollars) {
+  static String money(BigDecimal dollars) {
     BigDecimal rounded = dollars.setScale(6, RoundingMode.HALF_EVEN).stripTrailingZeros();
     return rounded.scale() < 0 ? rounded.setScale(0).toPlainString() : rounded.toPlainString();
   }
 
-  private static List<String> trade(ReviewedTrade reviewed, LocalDate session) {
+  static List<String> trade(ReviewedTrade reviewed, LocalDate session) {
     Trade trade = reviewed.trade();
     return List.of(
         trade.account(),
@@ -106,7 +118,14 @@ final class ReviewTables {
         reviewed.planned() ? "yes" : "no",
         number(reviewed.capturedShare()),
         number(reviewed.r()),
-        reviewed.scan());
+        reviewed.scan(),
+        number(reviewed.bestPercent()),
+        number(reviewed.worstPercent()),
+        number(reviewed.context().spreadCost()),
+        number(reviewed.context().volumeShare()),
+        reviewed.context().alert(),
+        reviewed.context().catalyst(),
+        String.join("; ", reviewed.context().tags()));
   }
 
   static List<List<String>> moves(DayReview review) {
@@ -129,16 +148,24 @@ final class ReviewTables {
         reviewed.verdict().word(),
         ran,
         number(outcome.goneShare()),
-        number(outcome.fiveMinutes().best()),
-        number(outcome.fiveMinutes().worst()),
+        number(outcome.over(Horizon.FIVE_MINUTES).best()),
+        number(outcome.over(Horizon.FIVE_MINUTES).worst()),
         number(outcome.halfHour().best()),
         number(outcome.halfHour().worst()),
-        number(outcome.toClose().best()),
-        number(outcome.toClose().worst()));
+        number(outcome.over(Horizon.TO_CLOSE).best()),
+        number(outcome.over(Horizon.TO_CLOSE).worst()),
+        number(outcome.over(Horizon.QUARTER_HOUR).best()),
+        number(outcome.over(Horizon.QUARTER_HOUR).worst()),
+        number(outcome.over(Horizon.HOUR).best()),
+        number(outcome.over(Horizon.HOUR).worst()));
   }
 
   static List<List<String>> scans(DayReview review) {
-    return review.scans().stream().map(ReviewTables::scan).toList();
+    return scans(review.scans());
+  }
+
+  static List<List<String>> scans(List<ScanTotals> scans) {
+    return scans.stream().map(ReviewTables::scan).toList();
   }
 
   private static List<String> scan(ScanTotals totals) {
@@ -156,7 +183,7 @@ final class ReviewTables {
         number(totals.net()));
   }
 
-  private static String number(double value) {
+  static String number(double value) {
     return Unit.COUNT.plain(value);
   }
 }

@@ -14,6 +14,10 @@ import org.jspecify.annotations.Nullable;
  * always the same. The list is shared by all values of a session.
  */
 public final class FieldValues {
+  /** No values at all. */
+  public static final FieldValues NONE =
+      new FieldValues(List.of(), new double[0], new double[0], Map.of(), null);
+
   private final List<Field.Number> fields;
   private final double[] fixed;
   private final double[] live;

@@ -29,6 +29,12 @@ public record Hit(
     Trigger trigger,
     long price,
     FieldValues fields) {
+  /** The same hit without its fields, which keep the whole session in memory. */
+  public Hit bare() {
+    return new Hit(
+        number, scan, version, side, security, symbol, at, trigger, price, FieldValues.NONE);
+  }
+
   /** The same hit at another place among the session's. */
   Hit numbered(int place) {
     return place == number

@@ -16,6 +16,7 @@ import kelvo.trade.Fill;
  * Each entry has its moment, and every question names one: nothing later is answered.
  *
  * @param carried the fills of what was held when the day began: {@link CarriedPositions}
+ * @param page what the trader says of it in hindsight
  */
 public record DayBook(
     List<Decision> decisions,
@@ -23,10 +24,12 @@ public record DayBook(
     List<Note> notes,
     List<FocusSpan> focus,
     List<Fill> fills,
-    List<Fill> carried) {
+    List<Fill> carried,
+    JournalPage page) {
   /** A day on which nothing was done. */
   public static final DayBook EMPTY =
-      new DayBook(List.of(), List.of(), List.of(), List.of(), List.of(), List.of());
+      new DayBook(
+          List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), JournalPage.EMPTY);
 
   public DayBook {
     decisions = List.copyOf(decisions);
@@ -78,39 +81,44 @@ public record DayBook(
 
   /** This book with what was held when the day began. */
   public DayBook carrying(List<Fill> held) {
-    return new DayBook(decisions, levels, notes, focus, fills, held);
+    return new DayBook(decisions, levels, notes, focus, fills, held, page);
   }
 
   /** This book with one more decision. */
   public DayBook with(Decision decision) {
-    return new DayBook(and(decisions, decision), levels, notes, focus, fills, carried);
+    return new DayBook(and(decisions, decision), levels, notes, focus, fills, carried, page);
   }
 
   /** This book with one more level. */
   public DayBook with(Level level) {
-    return new DayBook(decisions, and(levels, level), notes, focus, fills, carried);
+    return new DayBook(decisions, and(levels, level), notes, focus, fills, carried, page);
   }
 
   /** This book with a level that stops counting at a moment. */
   public DayBook without(Level level, long moment) {
     List<Level> changed = new ArrayList<>(levels);
     changed.replaceAll(l -> l.equals(level) ? l.until(moment) : l);
-    return new DayBook(decisions, changed, notes, focus, fills, carried);
+    return new DayBook(decisions, changed, notes, focus, fills, carried, page);
   }
 
   /** This book with one more note. */
   public DayBook with(Note note) {
-    return new DayBook(decisions, levels, and(notes, note), focus, fills, carried);
+    return new DayBook(decisions, levels, and(notes, note), focus, fills, carried, page);
   }
 
   /** This book with one more span of focus. */
   public DayBook with(FocusSpan span) {
-    return new DayBook(decisions, levels, notes, and(focus, span), fills, carried);
+    return new DayBook(decisions, levels, notes, and(focus, span), fills, carried, page);
+  }
+
+  /** This book with another page of the journal. */
+  public DayBook with(JournalPage other) {
+    return new DayBook(decisions, levels, notes, focus, fills, carried, other);
   }
 
   /** This book with other fills. */
   public DayBook withFills(List<Fill> others) {
-    return new DayBook(decisions, levels, notes, focus, others, carried);
+    return new DayBook(decisions, levels, notes, focus, others, carried, page);
   }
 
   /**

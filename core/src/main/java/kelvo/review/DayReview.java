@@ -16,6 +16,7 @@ import kelvo.journal.Decision;
 import kelvo.scan.Scan;
 import kelvo.session.Session;
 import kelvo.state.PricePath;
+import kelvo.tape.Price;
 import kelvo.time.DayTime;
 import kelvo.trade.Fill;
 import kelvo.trade.RoundTrips;
@@ -59,6 +60,9 @@ public record DayReview(
     List<Hit> counted =
         hits.stream().filter(h -> h.at() <= until && counting.contains(h.scan())).toList();
     List<Move> moves = Moves.of(session, counted, settings.moveGap(), until);
+    List<Hit> alerts =
+        hits.stream().filter(h -> h.at() <= until && !counting.contains(h.scan())).toList();
+    TradeContexts contexts = new TradeContexts(session, book, alerts, settings, until);
     Map<Integer, PricePath> paths = new HashMap<>();
     List<ReviewedTrade> trades = new ArrayList<>();
     RoundTrips roundTrips =
@@ -72,7 +76,7 @@ public record DayReview(
           security.isEmpty()
               ? PricePath.EMPTY
               : paths.computeIfAbsent(security.getAsInt(), s -> PricePath.of(session, s, until));
-      trades.add(new TradeReview(trade, path, book, settings).against(moves));
+      trades.add(new TradeReview(trade, path, book, settings, contexts.of(trade)).against(moves));
     }
     List<ReviewedMove> reviewed = new ArrayList<>();
     for (Move move : moves) {
@@ -84,7 +88,8 @@ public record DayReview(
               book,
               settings,
               until,
-              Outcome.of(move, path, session, settings, until)));
+              Outcome.of(move, path, session, settings, until),
+              path));
     }
     return new DayReview(
         until,
@@ -122,7 +127,8 @@ public record DayReview(
       DayBook book,
       ReviewSettings settings,
       long asked,
-      Outcome outcome) {
+      Outcome outcome,
+      PricePath path) {
     List<ReviewedTrade> onIt = trades.stream().filter(t -> move.equals(t.move())).toList();
     Optional<Decision> decision = book.decisionOn(move.symbol(), move.start());
     Looked looked =
@@ -134,7 +140,26 @@ public record DayReview(
         onIt,
         decision.orElse(null),
         looked,
-        outcome);
+        outcome,
+        atTheHit(move, onIt, path));
+  }
+
+  /** What the trades on a move would have brought more at the first price after its first hit. */
+  private static double atTheHit(Move move, List<ReviewedTrade> trades, PricePath path) {
+    int first = path.firstAfter(move.start());
+    if (first == path.size()) {
+      return 0;
+    }
+    double more = 0;
+    for (ReviewedTrade trade : trades) {
+      if (path.time(first) <= trade.trade().exitAt()) {
+        more +=
+            move.side().direction()
+                * (trade.trade().entryPrice() - Price.dollars(path.price(first)))
+                * trade.trade().shares().doubleValue();
+      }
+    }
+    return more;
   }
 
   private static MoveVerdict verdict(

@@ -1,5 +1,7 @@
 package kelvo.review;
 
+import java.util.EnumMap;
+import java.util.Map;
 import kelvo.history.Averages;
 import kelvo.history.DailyHistory;
 import kelvo.session.Session;
@@ -13,13 +15,9 @@ import kelvo.time.DayTime;
  *
  * @param goneShare part of the run that was over at the first hit, 0 to 1; NaN when unknown
  * @param ran whether it ran
- * @param fiveMinutes the best and worst excursion (MFE and MAE) in the five minutes after the first
- *     hit
- * @param halfHour in 30 minutes
- * @param toClose until the close
+ * @param excursions the best and worst excursion (MFE and MAE) after the first hit, by horizon
  */
-public record Outcome(
-    double goneShare, Ran ran, Excursion fiveMinutes, Excursion halfHour, Excursion toClose) {
+public record Outcome(double goneShare, Ran ran, Map<Horizon, Excursion> excursions) {
   /** Whether a move ran. */
   public enum Ran {
     YES,
@@ -28,8 +26,21 @@ public record Outcome(
     UNKNOWN
   }
 
-  private static final long FIVE_MINUTES = 5 * DayTime.MINUTE;
   private static final long HALF_HOUR = 30 * DayTime.MINUTE;
+
+  public Outcome {
+    excursions = Map.copyOf(excursions);
+  }
+
+  /** The best and worst excursion over a horizon; unknown until it has passed. */
+  public Excursion over(Horizon horizon) {
+    return excursions.getOrDefault(horizon, Excursion.UNKNOWN);
+  }
+
+  /** The best and worst excursion in 30 minutes. */
+  public Excursion halfHour() {
+    return over(Horizon.HALF_HOUR);
+  }
 
   /**
    * The outcome of a move on its price path.
@@ -41,15 +52,31 @@ public record Outcome(
     int direction = move.side().direction();
     long start = move.start();
     long close = session.hours().close();
-    long halfHour = end(start, HALF_HOUR, close);
+    long halfHour = Horizon.HALF_HOUR.end(start, close);
     boolean over = asked >= halfHour;
     boolean decided = asked >= end(start, settings.ranWithin(), close);
     return new Outcome(
         over ? goneShare(move, path, halfHour) : Double.NaN,
         decided ? ran(move, path, session, settings) : Ran.UNKNOWN,
-        excursion(path, start, end(start, FIVE_MINUTES, close), direction, asked),
-        excursion(path, start, halfHour, direction, asked),
-        excursion(path, start, close, direction, asked));
+        excursions(path, start, close, direction, asked));
+  }
+
+  /**
+   * The excursions after a moment, over every horizon.
+   *
+   * @param close of regular hours
+   * @param direction 1 for up, -1 for down
+   * @param asked the moment of the question; what is not over by then is unknown
+   */
+  static Map<Horizon, Excursion> excursions(
+      PricePath path, long start, long close, int direction, long asked) {
+    Map<Horizon, Excursion> excursions = new EnumMap<>(Horizon.class);
+    for (Horizon horizon : Horizon.values()) {
+      long until = horizon.end(start, close);
+      excursions.put(
+          horizon, asked >= until ? excursion(path, start, until, direction) : Excursion.UNKNOWN);
+    }
+    return excursions;
   }
 
   /** When an outcome over so long is decided: the close ends those of regular hours. */
@@ -70,11 +97,6 @@ public record Outcome(
     return furthest == base
         ? Double.NaN
         : Math.clamp((hit - base) / (double) (furthest - base), 0, 1);
-  }
-
-  private static Excursion excursion(
-      PricePath path, long start, long until, int direction, long asked) {
-    return asked >= until ? excursion(path, start, until, direction) : Excursion.UNKNOWN;
   }
 
   /** Best and worst price in (start, until] against the first price after the start. */

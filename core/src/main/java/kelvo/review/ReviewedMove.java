@@ -10,6 +10,8 @@ import org.jspecify.annotations.Nullable;
  * @param trades those on it, by time of entry
  * @param decision the decision in force when it began; null without one
  * @param looked how it was looked at until it was over
+ * @param atTheHit what the trades on it would have brought more, had they been entered at the first
+ *     price after the first hit, dollars; 0 without trades
  */
 public record ReviewedMove(
     Move move,
@@ -17,7 +19,8 @@ public record ReviewedMove(
     List<ReviewedTrade> trades,
     @Nullable Decision decision,
     Looked looked,
-    Outcome outcome) {
+    Outcome outcome,
+    double atTheHit) {
   public ReviewedMove {
     trades = List.copyOf(trades);
   }

@@ -1,6 +1,8 @@
 package kelvo.review;
 
+import java.util.Comparator;
 import kelvo.hit.Hit;
+import kelvo.journal.Subject;
 import kelvo.trade.Trade;
 import org.jspecify.annotations.Nullable;
 
@@ -19,6 +21,8 @@ import org.jspecify.annotations.Nullable;
  * @param r result over the money at risk to the stop
  * @param bestPercent best price between entry and exit against the entry (MFE), per cent
  * @param worstPercent worst price between entry and exit against the entry (MAE), per cent
+ * @param byHand whether the trader said which move it was on
+ * @param context its circumstances
  */
 public record ReviewedTrade(
     Trade trade,
@@ -33,7 +37,23 @@ public record ReviewedTrade(
     double capturedShare,
     double r,
     double bestPercent,
-    double worstPercent) {
+    double worstPercent,
+    boolean byHand,
+    TradeContext context) {
+  /** By session, then by exit. */
+  public static final Comparator<ReviewedTrade> BY_EXIT =
+      Comparator.comparing((ReviewedTrade t) -> t.context().date())
+          .thenComparingLong(t -> t.trade().exitAt());
+
+  /** What remarks on it are about. */
+  public Subject subject() {
+    return subjectOf(trade);
+  }
+
+  static Subject subjectOf(Trade trade) {
+    return Subject.trade(trade.account(), trade.symbol(), trade.entryAt());
+  }
+
   /** The scan that is credited with the trade; empty when it was off plan. */
   public String scan() {
     return followed == null ? "" : followed.scan();

@@ -7,9 +7,9 @@ import kelvo.hit.Hit;
 import kelvo.time.DayTime;
 
 /**
- * What a scan brought on one day. A move counts for every scan that hit in it, a trade only for the
- * scan whose hit it followed, so that the results of all scans and of the trades off plan add up to
- * the day's.
+ * What a scan brought, on one day or on several. A move counts for every scan that hit in it, a
+ * trade only for the scan whose hit it followed, so that the results of all scans and of the trades
+ * off plan add up to the day's.
  *
  * @param hits all firings
  * @param moves moves with one of its hits
@@ -18,7 +18,7 @@ import kelvo.time.DayTime;
  * @param interval 95% interval of the share that ran
  * @param medianGone median share of the run that was over at the first hit; NaN when unknown
  * @param medianBest median best excursion in 30 minutes, per cent; NaN when unknown
- * @param hitsPerHour over the hours of its window so far
+ * @param hours how long its window was open; NaN when that cannot be said
  * @param trades trades that followed its hits
  * @param net their result, dollars
  */
@@ -31,9 +31,14 @@ public record ScanTotals(
     WilsonInterval interval,
     double medianGone,
     double medianBest,
-    double hitsPerHour,
+    double hours,
     int trades,
     double net) {
+  /** Its noise; NaN when its window was not open. */
+  public double hitsPerHour() {
+    return hours > 0 ? hits / hours : Double.NaN;
+  }
+
   /**
    * The totals of a scan.
    *
@@ -48,16 +53,11 @@ public record ScanTotals(
     int count = (int) hits.stream().filter(h -> h.scan().equals(scan)).count();
     List<ReviewedMove> own = moves.stream().filter(m -> m.move().scans().contains(scan)).toList();
     List<ReviewedTrade> traded = trades.stream().filter(t -> t.scan().equals(scan)).toList();
-    double hours = span / (double) DayTime.HOUR;
-    return of(scan, count, own, hours > 0 ? count / hours : Double.NaN, traded);
+    return of(scan, count, own, span / (double) DayTime.HOUR, traded);
   }
 
   private static ScanTotals of(
-      String scan,
-      int hits,
-      List<ReviewedMove> own,
-      double hitsPerHour,
-      List<ReviewedTrade> traded) {
+      String scan, int hits, List<ReviewedMove> own, double hours, List<ReviewedTrade> traded) {
     int known = (int) own.stream().filter(m -> m.outcome().ran() != Outcome.Ran.UNKNOWN).count();
     int ran = (int) own.stream().filter(ReviewedMove::ran).count();
     return new ScanTotals(
@@ -69,12 +69,29 @@ public record ScanTotals(
         WilsonInterval.of(ran, known),
         Median.of(own.stream().mapToDouble(m -> m.outcome().goneShare())),
         Median.of(own.stream().mapToDouble(m -> m.outcome().halfHour().best())),
-        hitsPerHour,
+        hours,
         traded.size(),
         traded.stream()
             .map(t -> t.trade().result())
             .reduce(BigDecimal.ZERO, BigDecimal::add)
             .doubleValue());
+  }
+
+  /**
+   * The totals of a scan over several days.
+   *
+   * @param days its totals of each day
+   * @param moves all moves of these days
+   * @param trades all trades of these days
+   */
+  public static ScanTotals together(
+      String scan, List<ScanTotals> days, List<ReviewedMove> moves, List<ReviewedTrade> trades) {
+    return of(
+        scan,
+        days.stream().mapToInt(ScanTotals::hits).sum(),
+        moves.stream().filter(m -> m.move().scans().contains(scan)).toList(),
+        days.stream().mapToDouble(ScanTotals::hours).sum(),
+        trades.stream().filter(t -> t.scan().equals(scan)).toList());
   }
 
   /** The totals of some moves, whichever scans made them; hits an hour are not known. */

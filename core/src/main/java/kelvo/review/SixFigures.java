@@ -64,7 +64,9 @@ public record SixFigures(
     }
   }
 
-  static SixFigures of(List<ReviewedTrade> trades, List<ReviewedMove> moves, TradeTotals all) {
+  /** The figures of trades and moves, of which the totals are known. */
+  public static SixFigures of(
+      List<ReviewedTrade> trades, List<ReviewedMove> moves, TradeTotals all) {
     return new SixFigures(
         all,
         Some.of(trades, TradeVerdict.ON_A_HIT),

@@ -2,12 +2,11 @@ package kelvo.review;
 
 import java.math.BigDecimal;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.TreeMap;
 import kelvo.history.Median;
-import kelvo.session.Session;
 import kelvo.trade.Trade;
 
 /**
@@ -21,6 +20,13 @@ import kelvo.trade.Trade;
  * @param longestLoss the most losses in a row
  * @param medianLateness from the move's first hit to the entry, nanoseconds, in the median of those
  *     on a hit
+ * @param medianCaptured the part of the move's best run that was taken, in the median
+ * @param medianR result over the money at risk, in the median of those with a stop
+ * @param medianHeld from the first fill to the last, nanoseconds, in the median of those entered in
+ *     the session
+ * @param spreadCost what all fills with known quotes paid beyond the middle, dollars
+ * @param medianVolumeShare shares opened over those printed in the five minutes before, in the
+ *     median
  */
 public record TradeGroup(
     String name,
@@ -29,30 +35,42 @@ public record TradeGroup(
     double perShare,
     int longestWin,
     int longestLoss,
-    double medianLateness) {
-  /** The trades of a review by something, each in one group; the groups in its natural order. */
-  public static List<TradeGroup> of(
-      List<ReviewedTrade> trades, TradeGrouping grouping, Session session) {
-    Map<TradeGrouping.Key, List<ReviewedTrade>> groups = new LinkedHashMap<>();
-    trades.forEach(
-        trade ->
-            groups
-                .computeIfAbsent(grouping.keyOf(trade, session), key -> new ArrayList<>())
-                .add(trade));
-    return groups.entrySet().stream()
-        .sorted(Map.Entry.comparingByKey(Comparator.naturalOrder()))
-        .map(group -> of(group.getKey().name(), group.getValue()))
+    double medianLateness,
+    double medianCaptured,
+    double medianR,
+    double medianHeld,
+    double spreadCost,
+    double medianVolumeShare) {
+  /**
+   * Trades by something; the groups in its natural order. Each trade is in one group, but by tag it
+   * is in that of each of its tags.
+   */
+  public static List<TradeGroup> of(List<ReviewedTrade> trades, TradeGrouping grouping) {
+    return split(trades, grouping).entrySet().stream()
+        .map(group -> of(group.getKey(), group.getValue()))
         .toList();
   }
 
-  private static TradeGroup of(String name, List<ReviewedTrade> reviewed) {
-    List<Trade> closed =
-        reviewed.stream()
-            .map(ReviewedTrade::trade)
-            .filter(Trade::closed)
-            .sorted(Comparator.comparingLong(Trade::exitAt))
-            .toList();
-    TradeTotals totals = TradeTotals.of(closed);
+  /** The trades of each group, by its name; in the natural order of the groups. */
+  public static Map<String, List<ReviewedTrade>> split(
+      List<ReviewedTrade> trades, TradeGrouping grouping) {
+    Map<TradeGrouping.Key, List<ReviewedTrade>> groups = new TreeMap<>();
+    for (ReviewedTrade trade : trades) {
+      for (TradeGrouping.Key key : grouping.keysOf(trade)) {
+        groups.computeIfAbsent(key, k -> new ArrayList<>()).add(trade);
+      }
+    }
+    Map<String, List<ReviewedTrade>> named = new LinkedHashMap<>();
+    groups.forEach((key, some) -> named.put(key.name(), some));
+    return named;
+  }
+
+  /** The group of some trades. */
+  public static TradeGroup of(String name, List<ReviewedTrade> reviewed) {
+    List<ReviewedTrade> over =
+        reviewed.stream().filter(t -> t.trade().closed()).sorted(ReviewedTrade.BY_EXIT).toList();
+    List<Trade> closed = over.stream().map(ReviewedTrade::trade).toList();
+    TradeTotals totals = TradeTotals.inOrder(closed);
     BigDecimal shares = closed.stream().map(Trade::shares).reduce(BigDecimal.ZERO, BigDecimal::add);
     return new TradeGroup(
         name,
@@ -62,7 +80,20 @@ public record TradeGroup(
         longest(closed, 1),
         longest(closed, -1),
         Median.of(
-            reviewed.stream().filter(t -> t.move() != null).mapToDouble(ReviewedTrade::lateness)));
+            reviewed.stream().filter(t -> t.move() != null).mapToDouble(ReviewedTrade::lateness)),
+        Median.of(over.stream().mapToDouble(ReviewedTrade::capturedShare)),
+        Median.of(over.stream().mapToDouble(ReviewedTrade::r)),
+        Median.of(
+            over.stream().filter(t -> t.trade().entryAt() >= 0).mapToDouble(TradeGroup::held)),
+        over.stream()
+            .mapToDouble(t -> t.context().spreadCost())
+            .filter(cost -> !Double.isNaN(cost))
+            .sum(),
+        Median.of(over.stream().mapToDouble(t -> t.context().volumeShare())));
+  }
+
+  private static double held(ReviewedTrade trade) {
+    return trade.trade().exitAt() - trade.trade().entryAt();
   }
 
   /** The most results of a sign in a row; a result of zero ends it. */

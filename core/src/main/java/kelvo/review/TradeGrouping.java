@@ -1,11 +1,11 @@
 package kelvo.review;
 
-import java.util.OptionalInt;
+import java.time.DayOfWeek;
+import java.time.format.TextStyle;
+import java.util.List;
+import java.util.Locale;
 import kelvo.hit.Hit;
-import kelvo.session.SecurityFacts;
-import kelvo.session.Session;
 import kelvo.time.DayTime;
-import kelvo.time.Phase;
 import org.jspecify.annotations.Nullable;
 
 /** What trades are told apart by. */
@@ -14,19 +14,24 @@ public enum TradeGrouping {
   SCAN("scan"),
   VERSION("version of the scan"),
   TRIGGER("trigger"),
+  ALERT("alert"),
   PLANNED("plan"),
   SIDE("side"),
   PHASE("phase"),
   HOUR("hour"),
+  WEEKDAY("weekday"),
   PRICE("price"),
   FLOAT("float"),
   SECTOR("sector"),
+  CATALYST("catalyst"),
+  TAG("tag"),
   SYMBOL("symbol"),
   ACCOUNT("account");
 
   private static final double[] PRICES = {1, 2, 5, 10, 20, 50, 100};
   private static final double[] FLOATS = {5e6, 10e6, 20e6, 50e6, 100e6};
   private static final String UNKNOWN = "unknown";
+  private static final String BEFORE = "before the session";
   private static final String NO_HIT = "no hit";
 
   private final String words;
@@ -54,9 +59,17 @@ public enum TradeGrouping {
     }
   }
 
-  /** The group of a trade. */
-  Key keyOf(ReviewedTrade trade, Session session) {
+  /** The groups of a trade: one, or one a tag. */
+  List<Key> keysOf(ReviewedTrade trade) {
+    List<String> tags = trade.context().tags();
+    return this == TAG && !tags.isEmpty()
+        ? tags.stream().map(tag -> new Key(0, tag)).toList()
+        : List.of(keyOf(trade));
+  }
+
+  private Key keyOf(ReviewedTrade trade) {
     Hit hit = trade.followed();
+    TradeContext context = trade.context();
     return switch (this) {
       case VERDICT -> new Key(trade.verdict().ordinal(), trade.verdict().words());
       case SCAN -> ofHit(hit, hit == null ? "" : hit.scan());
@@ -64,11 +77,18 @@ public enum TradeGrouping {
       case TRIGGER -> ofHit(hit, hit == null ? "" : hit.trigger().words());
       case PLANNED -> trade.planned() ? new Key(0, "on the Ten") : new Key(1, "not on the Ten");
       case SIDE -> new Key(trade.trade().side().ordinal(), trade.trade().side().word());
-      case PHASE -> phase(trade, session);
+      case ALERT -> named(context.alert(), "no alert");
+      case PHASE ->
+          context.phaseName().isEmpty()
+              ? new Key(-1, BEFORE)
+              : new Key(context.phase(), context.phaseName());
       case HOUR -> hour(trade.trade().entryAt());
       case PRICE -> band(trade.trade().entryPrice(), PRICES, "$", 1, "");
-      case FLOAT -> band(floatShares(trade, session), FLOATS, "", 1e6, "M");
-      case SECTOR -> sector(facts(trade, session));
+      case WEEKDAY -> weekday(context.date().getDayOfWeek());
+      case FLOAT -> band(context.floatShares(), FLOATS, "", 1e6, "M");
+      case SECTOR -> named(context.sector(), UNKNOWN);
+      case CATALYST -> named(context.catalyst(), "no news");
+      case TAG -> new Key(1, "no tag");
       case SYMBOL -> new Key(0, trade.trade().symbol());
       case ACCOUNT ->
           new Key(0, trade.trade().account().isEmpty() ? UNKNOWN : trade.trade().account());
@@ -80,19 +100,18 @@ public enum TradeGrouping {
     return hit == null ? new Key(1, NO_HIT) : new Key(0, name);
   }
 
-  private static Key phase(ReviewedTrade trade, Session session) {
-    long at = trade.trade().entryAt();
-    if (at < DayTime.FIRST) {
-      return new Key(-1, "before the session");
-    }
-    int place = session.phases().indexAt(at);
-    Phase phase = session.phases().all().get(place);
-    return new Key(place, phase.name());
+  /** Those without a name come last. */
+  private static Key named(String name, String none) {
+    return name.isEmpty() ? new Key(1, none) : new Key(0, name);
+  }
+
+  private static Key weekday(DayOfWeek day) {
+    return new Key(day.getValue(), day.getDisplayName(TextStyle.FULL, Locale.ENGLISH));
   }
 
   private static Key hour(long at) {
     if (at < 0) {
-      return new Key(-1, "before the session");
+      return new Key(-1, BEFORE);
     }
     int hour = (int) (at / DayTime.HOUR);
     return new Key(hour, DayTime.minutes(hour * DayTime.HOUR));
@@ -119,21 +138,5 @@ public enum TradeGrouping {
 
   private static String text(double whole) {
     return Long.toString(Math.round(whole));
-  }
-
-  private static double floatShares(ReviewedTrade trade, Session session) {
-    SecurityFacts facts = facts(trade, session);
-    return facts == null ? Double.NaN : facts.floatShares();
-  }
-
-  private static Key sector(@Nullable SecurityFacts facts) {
-    return facts == null || facts.security().sector().isEmpty()
-        ? new Key(1, UNKNOWN)
-        : new Key(0, facts.security().sector());
-  }
-
-  private static @Nullable SecurityFacts facts(ReviewedTrade trade, Session session) {
-    OptionalInt number = session.numberOf(trade.trade().symbol());
-    return number.isEmpty() ? null : session.security(number.getAsInt());
   }
 }

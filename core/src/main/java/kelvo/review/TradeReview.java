@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import kelvo.hit.Hit;
 import kelvo.journal.DayBook;
+import kelvo.journal.HandMatch;
 import kelvo.level.Level;
 import kelvo.level.LevelKind;
 import kelvo.state.PricePath;
@@ -22,20 +23,44 @@ final class TradeReview {
   private final PricePath path;
   private final DayBook book;
   private final ReviewSettings settings;
+  private final TradeContext context;
   private final int direction;
 
-  TradeReview(Trade trade, PricePath path, DayBook book, ReviewSettings settings) {
+  TradeReview(
+      Trade trade, PricePath path, DayBook book, ReviewSettings settings, TradeContext context) {
     this.trade = trade;
     this.path = path;
     this.book = book;
     this.settings = settings;
+    this.context = context;
     direction = trade.side().direction();
   }
 
   ReviewedTrade against(List<Move> moves) {
+    Optional<HandMatch> said = book.page().matchOf(ReviewedTrade.subjectOf(trade));
+    if (said.isPresent() && said.get().says() == HandMatch.Says.OFF_PLAN) {
+      return review(null, true);
+    }
+    Optional<Move> named =
+        said.flatMap(
+            match ->
+                moves.stream()
+                    .filter(this::couldBe)
+                    .filter(move -> move.start() == match.moveStart())
+                    .findFirst());
     Optional<Move> on =
-        moves.stream().filter(this::isOn).max(Comparator.comparingLong(Move::start));
-    return on.isPresent() ? review(on.get()) : review(null);
+        named.or(
+            () -> moves.stream().filter(this::isOn).max(Comparator.comparingLong(Move::start)));
+    return review(on.orElse(null), named.isPresent());
+  }
+
+  /**
+   * Whether the trader may say that the trade was on a move: it began before the trade was over.
+   */
+  private boolean couldBe(Move move) {
+    return move.symbol().equals(trade.symbol())
+        && move.side() == trade.side().way()
+        && move.start() <= trade.exitAt();
   }
 
   private boolean isOn(Move move) {
@@ -45,7 +70,7 @@ final class TradeReview {
         && trade.entryAt() <= move.end() + settings.entryAfter();
   }
 
-  private ReviewedTrade review(@Nullable Move move) {
+  private ReviewedTrade review(@Nullable Move move, boolean byHand) {
     double hitPrice = move == null ? Double.NaN : Price.dollars(move.startPrice());
     double chase = direction * (trade.entryPrice() - hitPrice);
     double chasePercent = 100 * chase / hitPrice;
@@ -62,7 +87,9 @@ final class TradeReview {
         move == null ? Double.NaN : capturedShare(move),
         r(),
         against(direction),
-        against(-direction));
+        against(-direction),
+        byHand,
+        context);
   }
 
   private TradeVerdict verdict(@Nullable Move move, double chasePercent) {

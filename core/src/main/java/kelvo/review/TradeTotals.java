@@ -28,13 +28,14 @@ public record TradeTotals(
     double profitFactor,
     double expectancy,
     double drawdown) {
-  /** The totals of these trades; open ones are left out. */
+  /** The totals of a session's trades; open ones are left out. */
   public static TradeTotals of(List<Trade> trades) {
-    List<Trade> closed =
-        trades.stream()
-            .filter(Trade::closed)
-            .sorted(Comparator.comparingLong(Trade::exitAt))
-            .toList();
+    return inOrder(trades.stream().sorted(Comparator.comparingLong(Trade::exitAt)).toList());
+  }
+
+  /** The totals of trades that are in the order of their exits; open ones are left out. */
+  public static TradeTotals inOrder(List<Trade> trades) {
+    List<Trade> closed = trades.stream().filter(Trade::closed).toList();
     double gains = 0;
     double losses = 0;
     double highest = 0;

@@ -31,22 +31,30 @@ public record VerdictText(String verdict, String because, String rule) {
       case OFF_PLAN ->
           new VerdictText(
               "off plan",
-              reviewed.planned() ? "no hit, but on the Ten" : "no hit, not on the Ten",
-              "No hit "
-                  + reviewed.trade().side().way().word()
-                  + " on "
-                  + reviewed.trade().symbol()
-                  + " was less than "
-                  + span(settings.entryAfter())
-                  + " old when it was entered at "
-                  + DayTime.seconds(reviewed.trade().entryAt())
-                  + ".");
+              reviewed.byHand()
+                  ? "on no hit, as you say"
+                  : reviewed.planned() ? "no hit, but on the Ten" : "no hit, not on the Ten",
+              reviewed.byHand()
+                  ? "You said that it was on none of the moves."
+                  : noHit(reviewed, settings));
       case OVERNIGHT ->
           new VerdictText(
               "held overnight",
               "entered in an earlier session",
               "It was entered in an earlier session, which has judged the entry.");
     };
+  }
+
+  private static String noHit(ReviewedTrade reviewed, ReviewSettings settings) {
+    return "No hit "
+        + reviewed.trade().side().way().word()
+        + " on "
+        + reviewed.trade().symbol()
+        + " was less than "
+        + span(settings.entryAfter())
+        + " old when it was entered at "
+        + DayTime.seconds(reviewed.trade().entryAt())
+        + ".";
   }
 
   private static String taken(ReviewedTrade reviewed) {
@@ -87,7 +95,7 @@ public record VerdictText(String verdict, String because, String rule) {
         + " after the latest hit, of "
         + followed.scan()
         + (reviewed.atLevel() ? ", at a planned level" : "")
-        + ". ";
+        + (reviewed.byHand() ? "; you matched it to this move. " : ". ");
   }
 
   private static String beyond(double chase) {

@@ -3,6 +3,7 @@ package kelvo.review;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -17,23 +18,51 @@ import kelvo.journal.DayBook;
 import kelvo.replay.TapeReplay;
 import kelvo.scan.Scan;
 import kelvo.session.Session;
-import kelvo.state.PricePath;
-import kelvo.tape.Price;
 import kelvo.time.DayTime;
 import kelvo.time.Phase;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A scan as it was and as changed, both played through one session up to a moment. Moves of one
- * symbol and side that overlap in time are the same opportunity.
+ * A scan as it was and as changed, both played through one session up to a moment, or through
+ * several to their ends. Moves of one symbol and side that overlap in time are the same
+ * opportunity.
  *
- * @param was the review of the scan as it was
- * @param now the review of the scan as changed
- * @param changes what became of each move, by time of first hit
+ * @param sessions through how many
+ * @param was the scan as it was
+ * @param now the scan as changed
+ * @param changes what became of each move, by session and time of first hit
  * @param noise hits an hour in each phase that the scan's window touches
  */
-public record WhatIf(DayReview was, DayReview now, List<Change> changes, List<Noise> noise) {
+public record WhatIf(
+    int sessions, Played was, Played now, List<Change> changes, List<Noise> noise) {
   private static final double HALF = 0.5;
+
+  /**
+   * What a scan made of the sessions.
+   *
+   * @param totals its totals
+   * @param moves its moves, each with the trades on it
+   */
+  public record Played(ScanTotals totals, List<ReviewedMove> moves) {
+    public Played {
+      moves = List.copyOf(moves);
+    }
+
+    private static Played of(DayReview alone) {
+      return new Played(alone.scans().getFirst(), alone.moves());
+    }
+
+    private static Played together(List<Played> days) {
+      List<ReviewedMove> moves = days.stream().flatMap(day -> day.moves().stream()).toList();
+      return new Played(
+          ScanTotals.together(
+              days.getFirst().totals().scan(),
+              days.stream().map(Played::totals).toList(),
+              moves,
+              moves.stream().flatMap(move -> move.trades().stream()).toList()),
+          moves);
+    }
+  }
 
   /** What a change of rules makes of a move. */
   public enum Kind {
@@ -67,8 +96,22 @@ public record WhatIf(DayReview was, DayReview now, List<Change> changes, List<No
     }
   }
 
-  /** Hits an hour in a phase, before and after. */
-  public record Noise(String phase, double before, double after) {}
+  /**
+   * Hits in a phase, before and after.
+   *
+   * @param hours how long the phase and the scan's window have been open together
+   */
+  public record Noise(String phase, double hours, long hitsBefore, long hitsAfter) {
+    /** Hits an hour of the scan as it was. */
+    public double before() {
+      return hitsBefore / hours;
+    }
+
+    /** Hits an hour of the scan as changed. */
+    public double after() {
+      return hitsAfter / hours;
+    }
+  }
 
   /**
    * Some of the moves, in figures.
@@ -107,7 +150,41 @@ public record WhatIf(DayReview was, DayReview now, List<Change> changes, List<No
   /** Holds two reviews against each other, each of one scan alone up to the same moment. */
   public static WhatIf between(Session session, Scan was, DayReview before, DayReview after) {
     return new WhatIf(
-        before, after, changes(before.moves(), after.moves()), noise(session, before, after, was));
+        1,
+        Played.of(before),
+        Played.of(after),
+        changes(before.moves(), after.moves()),
+        noise(session, before, after, was));
+  }
+
+  /**
+   * Several sessions as one, of the same two scans.
+   *
+   * @param each at least one, by date
+   */
+  public static WhatIf together(List<WhatIf> each) {
+    return new WhatIf(
+        each.size(),
+        Played.together(each.stream().map(WhatIf::was).toList()),
+        Played.together(each.stream().map(WhatIf::now).toList()),
+        each.stream().flatMap(one -> one.changes().stream()).toList(),
+        noiseOf(each.stream().flatMap(one -> one.noise().stream()).toList()));
+  }
+
+  private static List<Noise> noiseOf(List<Noise> all) {
+    Map<String, Noise> noise = new LinkedHashMap<>();
+    for (Noise one : all) {
+      noise.merge(
+          one.phase(),
+          one,
+          (a, b) ->
+              new Noise(
+                  a.phase(),
+                  a.hours() + b.hours(),
+                  a.hitsBefore() + b.hitsBefore(),
+                  a.hitsAfter() + b.hitsAfter()));
+    }
+    return List.copyOf(noise.values());
   }
 
   /**
@@ -134,7 +211,8 @@ public record WhatIf(DayReview was, DayReview now, List<Change> changes, List<No
   /** The hits of scans alone up to a moment. */
   private static List<Hit> hits(Session session, List<Scan> scans, long until, Progress progress) {
     List<Hit> hits = new ArrayList<>();
-    TapeReplay replay = ScanEngine.replay(session, new Program(scans, List.of()), hits::add);
+    TapeReplay replay =
+        ScanEngine.replay(session, new Program(scans, List.of()), hit -> hits.add(hit.bare()));
     for (long at = DayTime.FIRST; at < until; at += DayTime.MINUTE) {
       replay.runTo(Math.min(at, until));
       progress.done((at - DayTime.FIRST) / (double) (until - DayTime.FIRST));
@@ -184,9 +262,12 @@ public record WhatIf(DayReview was, DayReview now, List<Change> changes, List<No
       long from = Math.max(phase.start(), scan.from());
       long to = Math.min(Math.min(phase.end(), scan.to()), before.until());
       if (from < to) {
-        double hours = (to - from) / (double) DayTime.HOUR;
         noise.add(
-            new Noise(phase.name(), hits(before, from, to) / hours, hits(after, from, to) / hours));
+            new Noise(
+                phase.name(),
+                (to - from) / (double) DayTime.HOUR,
+                hits(before, from, to),
+                hits(after, from, to)));
       }
     }
     return noise;
@@ -211,10 +292,10 @@ public record WhatIf(DayReview was, DayReview now, List<Change> changes, List<No
   }
 
   /** The scan as it was and as changed, and the moves that the change touches, in figures. */
-  public List<Line> lines(Session session) {
+  public List<Line> lines() {
     List<Line> lines = new ArrayList<>();
-    lines.add(new Line("as it was", was.scans().getFirst(), atTheHit(session, was.moves())));
-    lines.add(new Line("as changed", now.scans().getFirst(), atTheHit(session, now.moves())));
+    lines.add(new Line("as it was", was.totals(), atTheHit(was.moves())));
+    lines.add(new Line("as changed", now.totals(), atTheHit(now.moves())));
     for (Kind kind : List.of(Kind.NEW, Kind.GONE, Kind.EARLIER, Kind.LATER)) {
       List<ReviewedMove> moves = of(kind).stream().map(Change::move).toList();
       if (!moves.isEmpty()) {
@@ -222,7 +303,7 @@ public record WhatIf(DayReview was, DayReview now, List<Change> changes, List<No
             new Line(
                 "the " + moves.size() + " " + kind.word(),
                 ScanTotals.over(moves),
-                atTheHit(session, moves)));
+                atTheHit(moves)));
       }
     }
     return lines;
@@ -259,23 +340,7 @@ public record WhatIf(DayReview was, DayReview now, List<Change> changes, List<No
     return seconds < 60 ? seconds + " s" : seconds / 60 + " min " + seconds % 60 + " s";
   }
 
-  /** What the trades on some moves would have brought more at the first price after the hit. */
-  private static double atTheHit(Session session, List<ReviewedMove> moves) {
-    double more = 0;
-    for (ReviewedMove move : moves) {
-      if (!move.trades().isEmpty()) {
-        PricePath path = PricePath.of(session, move.move().security(), DayTime.LAST);
-        int first = path.firstAfter(move.move().start());
-        for (ReviewedTrade trade : move.trades()) {
-          if (first < path.size() && path.time(first) <= trade.trade().exitAt()) {
-            more +=
-                move.move().side().direction()
-                    * (trade.trade().entryPrice() - Price.dollars(path.price(first)))
-                    * trade.trade().shares().doubleValue();
-          }
-        }
-      }
-    }
-    return more;
+  private static double atTheHit(List<ReviewedMove> moves) {
+    return moves.stream().mapToDouble(ReviewedMove::atTheHit).sum();
   }
 }

@@ -44,13 +44,22 @@ public final class TestSessions {
 
   /** A session of so many securities with the events that the filler puts on the tape. */
   public static Session of(int securities, Consumer<EventTape> filler) {
+    return of(DATE, securities, filler);
+  }
+
+  /** A session of two securities on another date, on which nothing happens. */
+  public static Session on(LocalDate date) {
+    return of(date, 2, tape -> {});
+  }
+
+  private static Session of(LocalDate date, int securities, Consumer<EventTape> filler) {
     EventTape tape = new EventTape(securities);
     filler.accept(tape);
     List<SecurityFacts> facts = new ArrayList<>();
     for (int i = 0; i < securities; i++) {
       facts.add(facts(String.valueOf((char) ('A' + i)).repeat(6), SecurityKind.COMMON_STOCK, 10e6));
     }
-    return new Session(SessionHours.full(DATE), Phases.DEFAULT, facts, news(tape), List.of(), tape);
+    return new Session(SessionHours.full(date), Phases.DEFAULT, facts, news(tape), List.of(), tape);
   }
 
   /** The items that a tape brings: those of {@link #NEWS} in turn, every third one told late. */

@@ -151,7 +151,8 @@ class DayReviewTest {
 
     assertThat(outcome.halfHour().best()).isCloseTo(100 * 1.40 / 10.60, within(1e-9));
     assertThat(outcome.halfHour().worst()).isZero();
-    assertThat(outcome.toClose().worst()).isCloseTo(100 * (9.00 - 10.60) / 10.60, within(1e-9));
+    assertThat(outcome.over(Horizon.TO_CLOSE).worst())
+        .isCloseTo(100 * (9.00 - 10.60) / 10.60, within(1e-9));
     assertThat(outcome.goneShare()).isCloseTo(0.5 / 2.0, within(1e-9));
     assertThat(outcome.ran()).isEqualTo(Outcome.Ran.YES);
   }
@@ -173,10 +174,10 @@ class DayReviewTest {
     assertThat(early.ran()).isEqualTo(Outcome.Ran.UNKNOWN);
     assertThat(early.halfHour().best()).isNaN();
     assertThat(early.goneShare()).isNaN();
-    assertThat(early.fiveMinutes().best()).as("over since 10:05").isZero();
+    assertThat(early.over(Horizon.FIVE_MINUTES).best()).as("over since 10:05").isZero();
     assertThat(then.ran()).isEqualTo(Outcome.Ran.YES);
     assertThat(then.halfHour().best()).isCloseTo(100 * 1.40 / 10.60, within(1e-9));
-    assertThat(then.toClose().best()).isNaN();
+    assertThat(then.over(Horizon.TO_CLOSE).best()).isNaN();
     ScanTotals undecided = review(DayBook.EMPTY, "10:29").scans().getFirst();
     assertThat(undecided.moves()).isEqualTo(1);
     assertThat(undecided.known()).isZero();

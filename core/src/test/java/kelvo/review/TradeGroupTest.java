@@ -56,7 +56,7 @@ class TradeGroupTest {
       List<ReviewedTrade> trades = random(seed);
       double net = trades.stream().mapToDouble(ReviewedTrade::result).sum();
       for (TradeGrouping grouping : TradeGrouping.values()) {
-        List<TradeGroup> groups = TradeGroup.of(trades, grouping, SESSION);
+        List<TradeGroup> groups = TradeGroup.of(trades, grouping);
 
         assertThat(groups).extracting(TradeGroup::name).doesNotHaveDuplicates();
         assertThat(groups.stream().mapToInt(group -> group.totals().trades()).sum())
@@ -71,7 +71,7 @@ class TradeGroupTest {
   @Test
   void theFiguresAreThoseOfTheReferenceLibrary() {
     List<ReviewedTrade> trades = random(77);
-    for (TradeGroup group : TradeGroup.of(trades, TradeGrouping.SYMBOL, SESSION)) {
+    for (TradeGroup group : TradeGroup.of(trades, TradeGrouping.SYMBOL)) {
       double[] results =
           trades.stream()
               .filter(trade -> trade.trade().symbol().equals(group.name()))
@@ -101,11 +101,11 @@ class TradeGroupTest {
                 "11:00 AAAAAA buy 100 120",
                 "11:05 AAAAAA sell 100 121"));
 
-    assertThat(TradeGroup.of(trades, TradeGrouping.PRICE, SESSION))
+    assertThat(TradeGroup.of(trades, TradeGrouping.PRICE))
         .extracting(TradeGroup::name, group -> Math.round(group.totals().net()))
         .containsExactly(
             tuple("under $1", 10L), tuple("$5 to 10", -10L), tuple("$100 and over", 100L));
-    assertThat(TradeGroup.of(trades, TradeGrouping.HOUR, SESSION))
+    assertThat(TradeGroup.of(trades, TradeGrouping.HOUR))
         .extracting(TradeGroup::name)
         .containsExactly("09:00", "11:00", "14:00");
   }
@@ -120,7 +120,7 @@ class TradeGroupTest {
           "10:%02d:30 AAAAAA sell 100 %s"
               .formatted(minute++, BigDecimal.valueOf(1_000 + cents, 2).toPlainString()));
     }
-    TradeGroup all = TradeGroup.of(trades(fills), TradeGrouping.SYMBOL, SESSION).getFirst();
+    TradeGroup all = TradeGroup.of(trades(fills), TradeGrouping.SYMBOL).getFirst();
 
     assertThat(all.longestWin()).isEqualTo(3);
     assertThat(all.longestLoss()).isEqualTo(2);

@@ -45,7 +45,7 @@ class WhatIfTest {
   }
 
   private static WhatIf.Line line(WhatIf whatIf, String name) {
-    return whatIf.lines(SESSION).stream()
+    return whatIf.lines().stream()
         .filter(line -> line.name().equals(name))
         .findFirst()
         .orElseThrow();
@@ -97,11 +97,10 @@ class WhatIfTest {
 
     assertThat(same.changes()).isNotEmpty().allMatch(change -> change.kind() == Kind.SAME);
     assertThat(same.noise()).allMatch(noise -> noise.before() == noise.after());
-    assertThat(same.lines(session))
+    assertThat(same.lines())
         .extracting(WhatIf.Line::name)
         .containsExactly("as it was", "as changed");
-    assertThat(same.lines(session).get(1).totals())
-        .isEqualTo(same.lines(session).getFirst().totals());
+    assertThat(same.lines().get(1).totals()).isEqualTo(same.lines().getFirst().totals());
     assertThat(same.words()).isEqualTo("0 moves come, 0 go.");
   }
 

@@ -246,8 +246,7 @@ class ReviewStageTest {
             opened.workspace.review().settings(),
             opened.workspace.now(),
             Progress.NONE);
-    assertThat(table(robot, "What if").rows())
-        .isEqualTo(expected.lines(opened.workspace.session()));
+    assertThat(table(robot, "What if").rows()).isEqualTo(expected.lines());
     assertThat(labels(robot)).contains(expected.words());
     assertThat(opened.workspace.desk().scans()).contains(was);
 
@@ -349,8 +348,7 @@ class ReviewStageTest {
     until(() -> !table(robot, "Measures").rows().isEmpty());
 
     assertThat(table(robot, "Measures").rows())
-        .isEqualTo(
-            TradeGroup.of(review().trades(), TradeGrouping.SCAN, opened.workspace.session()));
+        .isEqualTo(TradeGroup.of(review().trades(), TradeGrouping.SCAN));
     ComboBox<String> by =
         robot
             .lookup((Node n) -> "What the trades are told apart by".equals(n.getAccessibleText()))
@@ -360,8 +358,6 @@ class ReviewStageTest {
         () ->
             table(robot, "Measures")
                 .rows()
-                .equals(
-                    TradeGroup.of(
-                        review().trades(), TradeGrouping.HOUR, opened.workspace.session())));
+                .equals(TradeGroup.of(review().trades(), TradeGrouping.HOUR)));
   }
 }

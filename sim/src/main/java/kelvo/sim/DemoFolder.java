@@ -10,12 +10,16 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import java.util.concurrent.CompletableFuture;
 import java.util.function.Consumer;
 import java.util.stream.Stream;
+import kelvo.alert.AlertBook;
+import kelvo.alert.AlertSentence;
 import kelvo.data.calendar.ExchangeCalendar;
+import kelvo.data.folder.DataFolder;
 import kelvo.data.scanfile.ScanFile;
 import kelvo.data.scanfile.ScanFolder;
 import kelvo.history.DailyBar;
@@ -34,7 +38,7 @@ public final class DemoFolder {
   public static final long SEED = 20_310_312;
 
   /** Raised when what is written changes, so that an older folder is written again. */
-  public static final int VERSION = 6;
+  public static final int VERSION = 7;
 
   private final Path root;
   private final DemoSize size;
@@ -69,7 +73,8 @@ public final class DemoFolder {
     DailyInvention invention = new DailyInvention(size, seed, calendar, earlier);
     double past = size.printSessions() + size.minuteSessions() > 0 ? 0.85 : 0;
     progress.step("inventing what came before");
-    earlier.write(root, invention, progress.within(0, past));
+    List<InventedFill> fills =
+        new ArrayList<>(earlier.write(root, invention, progress.within(0, past)));
     CompletableFuture<Void> before =
         CompletableFuture.runAsync(
             () -> {
@@ -88,9 +93,13 @@ public final class DemoFolder {
     before.join();
     calendarFile(date);
     NewsWire.write(root.resolve("news"), date, stocks, seed);
-    DemoTrader.writeFills(root.resolve("fills.csv"), date, stocks, session.trades);
+    fills.addAll(DemoTrader.fills(date, stocks, session.trades));
+    InventedFill.write(root.resolve("fills.csv"), fills);
     scans();
     universe();
+    if (size.printSessions() > 0) {
+      habits();
+    }
     progress.done(1);
   }
 
@@ -187,6 +196,21 @@ public final class DemoFolder {
     for (String file : ScanFile.shippedFiles()) {
       Files.writeString(root.resolve("scans/" + file), ScanFile.shippedText(file));
     }
+  }
+
+  /**
+   * What the trader of the track record had made: a scan that is only noise, an alert that pays.
+   */
+  private void habits() {
+    List<LocalDate> recorded = new DataFolder(root, calendar).sessionDates();
+    ScanFolder own = new ScanFolder(root, Vocabulary.DEFAULT, problem -> {});
+    own.save(
+        ScanFile.parse(TraderHabits.NOISE, TraderHabits.NOISE_FILE, Vocabulary.DEFAULT, List.of()));
+    own.save(
+        AlertBook.EMPTY.with(
+            AlertSentence.parse(TraderHabits.ALERT, Vocabulary.DEFAULT, size.session())
+                .alert()
+                .arm(recorded.getFirst().atTime(4, 0))));
   }
 
   /** The universe that most traders begin with; nobody has looked it through since autumn. */

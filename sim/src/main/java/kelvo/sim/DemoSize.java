@@ -11,6 +11,8 @@ import java.time.LocalDate;
  * @param session the date of the recorded session
  * @param printSessions how many sessions before it are recorded too
  * @param minuteSessions how many sessions before it have minute bars
+ * @param sharesAPrint by how much the prints of the sessions before it are larger, and fewer; those
+ *     of stories are as they are
  * @param usualSessions how many sessions before it have a bar in every fifth minute, for what is
  *     usual by time of day
  */
@@ -21,29 +23,50 @@ public record DemoSize(
     LocalDate session,
     int printSessions,
     int minuteSessions,
+    int sharesAPrint,
     int usualSessions) {
   /** A size with no session but one. */
   public DemoSize(int securities, int days, int prints, LocalDate session) {
-    this(securities, days, prints, session, 0, 0, 0);
+    this(securities, days, prints, session, 0, 0, 1, 0);
   }
 
   /** The same with sessions before it, for what-if and relative volume. */
   public DemoSize withHistory(int sessionsOfPrints, int sessionsOfMinutes) {
-    return new DemoSize(securities, days, prints, session, sessionsOfPrints, sessionsOfMinutes, 0);
+    return new DemoSize(
+        securities,
+        days,
+        prints,
+        session,
+        sessionsOfPrints,
+        sessionsOfMinutes,
+        sharesAPrint,
+        usualSessions);
+  }
+
+  /** The same with a track record: sessions before it of fewer prints, all of them traded. */
+  public DemoSize withRecord(int sessions) {
+    return new DemoSize(
+        securities, days, prints, session, sessions, minuteSessions, SHARES_A_PRINT, usualSessions);
   }
 
   /** The same with what is usual by time of day, as so many sessions before it tell. */
   private DemoSize withUsual(int sessions) {
-    return new DemoSize(securities, days, prints, session, printSessions, minuteSessions, sessions);
+    return new DemoSize(
+        securities, days, prints, session, printSessions, minuteSessions, sharesAPrint, sessions);
   }
 
   /** The date of the demo's session. */
   public static final LocalDate SESSION = LocalDate.of(2031, 3, 12);
 
   private static final int USUAL = 10;
+  private static final int SHARES_A_PRINT = 24;
+
+  /** How many sessions of the demo's trader there are before its own. */
+  public static final int RECORD = 20;
 
   /** The demo: 3,000 securities, over 3 million prints. */
-  public static final DemoSize DEMO = new DemoSize(3_000, 600, 2_950_000, SESSION).withUsual(USUAL);
+  public static final DemoSize DEMO =
+      new DemoSize(3_000, 600, 2_950_000, SESSION).withUsual(USUAL).withRecord(RECORD);
 
   /** A market of 8,000 securities, for the live feed. */
   public static final DemoSize MARKET = new DemoSize(8_000, 280, 7_000_000, SESSION);

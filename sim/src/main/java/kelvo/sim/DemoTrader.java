@@ -1,9 +1,9 @@
 package kelvo.sim;
 
-import java.nio.file.Path;
 import java.time.LocalDate;
-import java.time.LocalTime;
 import java.util.List;
+import kelvo.data.calendar.ExchangeCalendar;
+import kelvo.data.folder.DataFolder;
 import kelvo.data.ledger.Ledger;
 import kelvo.journal.Choice;
 import kelvo.journal.Decision;
@@ -24,63 +24,40 @@ public final class DemoTrader {
   /** When the trader's own preparation ends; the demo goes on from there. */
   public static final long PREPARED_AT = DayTime.of(8, 50);
 
-  private static final long FEE_PER_SHARE = 50;
-
-  private record Order(String time, String symbol, FillSide side, long shares) {}
-
-  private static final List<Order> ORDERS =
+  private static final List<InventedOrder> ORDERS =
       List.of(
-          new Order("09:02:10", "TIDARC", FillSide.BUY, 600),
-          new Order("09:04:30", "TIDARC", FillSide.BUY, 300),
-          new Order("10:02:40", "TIDARC", FillSide.SELL, 500),
-          new Order("10:19:10", "TIDARC", FillSide.SELL, 400),
-          new Order("10:58:15", "KELPOR", FillSide.BUY, 800),
-          new Order("11:31:00", "KELPOR", FillSide.SELL, 800),
-          new Order("11:44:30", "MARKTA", FillSide.BUY, 100),
-          new Order("12:21:45", "MARKTA", FillSide.SELL, 100),
-          new Order("13:38:30", "GENSED", FillSide.SHORT, 700),
-          new Order("15:24:00", "GENSED", FillSide.COVER, 700));
+          new InventedOrder("09:02:10", "TIDARC", FillSide.BUY, 600),
+          new InventedOrder("09:04:30", "TIDARC", FillSide.BUY, 300),
+          new InventedOrder("10:02:40", "TIDARC", FillSide.SELL, 500),
+          new InventedOrder("10:19:10", "TIDARC", FillSide.SELL, 400),
+          new InventedOrder("10:58:15", "KELPOR", FillSide.BUY, 800),
+          new InventedOrder("11:31:00", "KELPOR", FillSide.SELL, 800),
+          new InventedOrder("11:44:30", "MARKTA", FillSide.BUY, 100),
+          new InventedOrder("12:21:45", "MARKTA", FillSide.SELL, 100),
+          new InventedOrder("13:38:30", "GENSED", FillSide.SHORT, 700),
+          new InventedOrder("15:24:00", "GENSED", FillSide.COVER, 700));
 
   private DemoTrader() {}
 
-  static void writeFills(
-      Path file, LocalDate date, List<InventedStock> stocks, SessionEvents trades) {
-    DemoFolder.writeCsv(
-        file,
-        csv -> {
-          csv.writeRecord(
-              "time", "symbol", "side", "quantity", "price", "fee", "account", "order_id");
-          int number = 0;
-          for (Order order : ORDERS) {
-            String at =
-                date.atTime(LocalTime.parse(order.time()))
-                    .atZone(DayTime.NEW_YORK)
-                    .toOffsetDateTime()
-                    .toString();
-            csv.writeRecord(
-                at,
-                order.symbol(),
-                order.side().word(),
-                Long.toString(order.shares()),
-                Price.exact(priceAt(order, stocks, trades)),
-                Price.exact(order.shares() * FEE_PER_SHARE),
-                "main",
-                "K" + ++number);
-          }
-        });
+  /** The fills of the demo's own session. */
+  static List<InventedFill> fills(
+      LocalDate date, List<InventedStock> stocks, SessionEvents trades) {
+    return ORDERS.stream().map(order -> order.filled(date, stocks, trades)).toList();
   }
 
-  private static long priceAt(Order order, List<InventedStock> stocks, SessionEvents trades) {
-    int until = (int) (DayTime.parse(order.time()) / DayTime.MILLISECOND);
-    int newest = -1;
-    for (int i = 0; i < trades.size; i++) {
-      if (trades.timesMs[i] <= until
-          && stocks.get(trades.stocks[i]).symbol().equals(order.symbol())
-          && (newest < 0 || trades.timesMs[i] >= trades.timesMs[newest])) {
-        newest = i;
+  /** Enters what the trader had decided in the sessions of a market before its own, once. */
+  public static void prepareRecord(Ledger ledger, DemoSize size, DataFolder data) {
+    EarlierSessions earlier =
+        new EarlierSessions(
+            size,
+            DemoFolder.SEED,
+            new ExchangeCalendar(),
+            InventedMarket.of(size, DemoFolder.SEED));
+    for (LocalDate date : data.sessionDates()) {
+      if (date.isBefore(size.session()) && ledger.day(date).decisions().isEmpty()) {
+        TraderHabits.prepare(ledger, date, earlier.storiesOn(date), data.fills(date));
       }
     }
-    return trades.firsts[newest];
   }
 
   /**

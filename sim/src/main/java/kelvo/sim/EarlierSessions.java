@@ -1,15 +1,20 @@
 package kelvo.sim;
 
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.SplittableRandom;
+import java.util.concurrent.ConcurrentHashMap;
 import kelvo.history.DailyBar;
 import kelvo.job.Progress;
+import kelvo.job.SideBySide;
 import kelvo.session.SecurityKind;
 import kelvo.time.DayTime;
 import kelvo.time.SessionHours;
@@ -26,6 +31,10 @@ public final class EarlierSessions {
   private static final double TYPICAL_PREMARKET_PART = 0.03;
   private static final int FIRST_ECHO = 100;
   private static final int ECHOES_APART = 17;
+  private static final double LOW_FLOAT = 20e6;
+  private static final double VERY_LOW_FLOAT = 10e6;
+  private static final double LOWEST = 2;
+  private static final double HIGHEST = 15;
 
   private final DemoSize size;
   private final long seed;
@@ -36,8 +45,11 @@ public final class EarlierSessions {
   /** By date and stock: the story that happens again. */
   private final Map<LocalDate, Map<Integer, Story>> echoes = new HashMap<>();
 
+  /** The stocks to which something has happened that the trader trades. */
+  private final Set<Integer> lowFloats = new HashSet<>();
+
   /** By stock and date: the bar that the prints make. */
-  private final Map<LocalDate, @Nullable DailyBar[]> bars = new HashMap<>();
+  private final Map<LocalDate, @Nullable DailyBar[]> bars = new ConcurrentHashMap<>();
 
   EarlierSessions(DemoSize size, long seed, TradingCalendar calendar, List<InventedStock> stocks) {
     this.size = size;
@@ -59,9 +71,7 @@ public final class EarlierSessions {
   /** The stories that happen again on a date of a market, with their companies. */
   public static List<Story> stories(
       DemoSize size, long seed, TradingCalendar calendar, LocalDate date) {
-    EarlierSessions earlier =
-        new EarlierSessions(size, seed, calendar, InventedMarket.of(size, seed));
-    return List.copyOf(earlier.echoes.getOrDefault(date, Map.of()).values());
+    return new EarlierSessions(size, seed, calendar, InventedMarket.of(size, seed)).storiesOn(date);
   }
 
   private Map<Integer, Story> echoesOf(int day) {
@@ -72,15 +82,34 @@ public final class EarlierSessions {
         continue;
       }
       int number = next++ % stocks.size();
-      while (stocks.get(number).story() != null
-          || stocks.get(number).kind() != SecurityKind.COMMON_STOCK
-          || found.containsKey(number)) {
+      for (int tried = 1; !fits(stocks.get(number), story, found, number, tried); tried++) {
         number = next++ % stocks.size();
+      }
+      if (TraderHabits.STORIES.contains(story.id())) {
+        lowFloats.add(number);
       }
       InventedStock stock = stocks.get(number);
       found.put(number, story.of(stock.symbol(), stock.name(), stock.sector()));
     }
     return found;
+  }
+
+  /**
+   * What the trader trades happens to a stock of low float and price, each time to another one, as
+   * long as there are any.
+   */
+  private boolean fits(
+      InventedStock stock, Story story, Map<Integer, Story> taken, int number, int tried) {
+    boolean free =
+        stock.story() == null
+            && stock.kind() == SecurityKind.COMMON_STOCK
+            && !taken.containsKey(number)
+            && !lowFloats.contains(number);
+    boolean low =
+        stock.floatShares() <= (story.floatShares() <= VERY_LOW_FLOAT ? VERY_LOW_FLOAT : LOW_FLOAT)
+            && stock.previousClose() >= LOWEST
+            && stock.previousClose() <= HIGHEST;
+    return free && (low || !TraderHabits.STORIES.contains(story.id()) || tried > stocks.size());
   }
 
   /** How far a stock closes from the close before, as a multiple, where a story says so; else 0. */
@@ -96,30 +125,51 @@ public final class EarlierSessions {
     return made == null ? otherwise : made;
   }
 
-  /** Writes every session. */
-  void write(Path root, DailyInvention daily, Progress progress) throws IOException {
-    for (int d = 0; d < dates.size(); d++) {
-      LocalDate date = dates.get(d);
-      List<InventedStock> then = stocksOn(date, daily);
-      InventedSession session =
-          new InventedSession(then, seed + date.toEpochDay(), calendar.hours(date));
-      for (int i = 0; i < then.size(); i++) {
-        session.invent(i);
-      }
-      MinutesOfSession minutes =
-          new MinutesOfSession(session.trades, then.size(), calendar.hours(date));
-      bars.put(date, minutes.daily(date));
-      SessionFolder folder = new SessionFolder(root, date, then);
-      if (d >= dates.size() - size.printSessions()) {
-        folder.write(session);
-        NewsWire.write(root.resolve("news"), date, then, seed + d);
-      } else {
-        folder.mentions(session.mentions);
-      }
-      if (d >= dates.size() - size.minuteSessions()) {
-        MinutesTable.write(root.resolve("minutes"), date, csv -> minutes.write(csv, then));
-      }
-      progress.done((d + 1.0) / dates.size());
+  /** The stories that happen again on a date, with their companies. */
+  List<Story> storiesOn(LocalDate date) {
+    return List.copyOf(echoes.getOrDefault(date, Map.of()).values());
+  }
+
+  /** Writes every session; returns the trader's fills in those with prints, by date. */
+  List<InventedFill> write(Path root, DailyInvention daily, Progress progress) {
+    return SideBySide.each(dates, (date, going) -> write(root, daily, date), fills -> {}, progress)
+        .stream()
+        .flatMap(List::stream)
+        .toList();
+  }
+
+  private List<InventedFill> write(Path root, DailyInvention daily, LocalDate date) {
+    int day = dates.indexOf(date);
+    List<InventedStock> then = stocksOn(date, daily);
+    InventedSession session =
+        new InventedSession(then, seed + date.toEpochDay(), calendar.hours(date));
+    for (int i = 0; i < then.size(); i++) {
+      session.invent(i);
+    }
+    MinutesOfSession minutes =
+        new MinutesOfSession(session.trades, then.size(), calendar.hours(date));
+    bars.put(date, minutes.daily(date));
+    SessionFolder folder = new SessionFolder(root, date, then);
+    boolean printed = day >= dates.size() - size.printSessions();
+    if (printed) {
+      folder.write(session);
+      news(root, date, then, day);
+    } else {
+      folder.mentions(session.mentions);
+    }
+    if (day >= dates.size() - size.minuteSessions()) {
+      MinutesTable.write(root.resolve("minutes"), date, csv -> minutes.write(csv, then));
+    }
+    return printed
+        ? TraderHabits.fills(date, day, storiesOn(date), then, session.trades)
+        : List.of();
+  }
+
+  private void news(Path root, LocalDate date, List<InventedStock> then, int day) {
+    try {
+      NewsWire.write(root.resolve("news"), date, then, seed + day);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
     }
   }
 
@@ -138,7 +188,10 @@ public final class EarlierSessions {
     SplittableRandom random = new SplittableRandom(seed * 31 + date.toEpochDay() * 65_537 + number);
     Story story = echoes.getOrDefault(date, Map.of()).get(number);
     double dayPrints =
-        stock.averageVolume() / PRINT_SHARES * Math.exp(0.35 * random.nextGaussian());
+        stock.averageVolume()
+            / PRINT_SHARES
+            / size.sharesAPrint()
+            * Math.exp(0.35 * random.nextGaussian());
     return stock.on(
         before,
         close,
@@ -148,6 +201,7 @@ public final class EarlierSessions {
         story != null
             ? story.activity()
             : InventedMarket.activity(dayPrints, TYPICAL_PREMARKET_PART),
+        size.sharesAPrint(),
         story);
   }
 }

@@ -42,14 +42,19 @@ record InventedStock(
     double close) {
   private static final double LEAP_PRINTS = 90;
 
-  /** The same stock on an earlier session, with another day before it. */
+  /**
+   * The same stock on an earlier session, with another day before it.
+   *
+   * @param larger how many times as large its prints are, unless a story happens to it
+   */
   InventedStock on(
       double closeBefore,
       double closeThen,
       List<Story.Mark> priceThen,
       List<Story.Mark> activityThen,
+      int larger,
       @Nullable Story storyThen) {
-    int shares = storyThen == null ? printShares : storyThen.printShares();
+    int shares = storyThen == null ? printShares * larger : storyThen.printShares();
     return with(closeBefore, 1, priceThen, activityThen, shares, storyThen, closeThen);
   }
 

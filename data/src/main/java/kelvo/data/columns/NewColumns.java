@@ -65,6 +65,10 @@ public final class NewColumns {
         write(to, ByteBuffer.allocate((int) (at - end)), end);
       }
     }
+    if (to.size() < at) {
+      // Empty columns alone would lie beyond the end of the file.
+      write(to, ByteBuffer.allocate(1), at - 1);
+    }
     byte[] header = header(sources, places);
     ByteBuffer start =
         ByteBuffer.allocate(ColumnFile.HEADER + header.length)

@@ -73,7 +73,7 @@ public final class FillMappings {
     try {
       Files.writeString(file, kept.toPrettyString() + System.lineSeparator());
     } catch (IOException e) {
-      throw new UncheckedIOException(e);
+      throw new UncheckedIOException(file + " cannot be written", e);
     }
   }
 }

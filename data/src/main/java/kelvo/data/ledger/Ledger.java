@@ -16,7 +16,10 @@ import kelvo.hit.Hit;
 import kelvo.journal.DayBook;
 import kelvo.journal.Decision;
 import kelvo.journal.FocusSpan;
+import kelvo.journal.HandMatch;
 import kelvo.journal.Note;
+import kelvo.journal.Remark;
+import kelvo.journal.RuleKept;
 import kelvo.level.Level;
 import kelvo.scan.Scan;
 import kelvo.trade.Fill;
@@ -241,6 +244,21 @@ public final class Ledger implements AutoCloseable {
                 f.to()));
   }
 
+  /** Keeps a remark in place of the one on the same subject. */
+  public void add(LocalDate day, Remark remark) {
+    add(handle -> JournalRows.write(handle, day.toString(), remark));
+  }
+
+  /** Keeps the trader's word on a trade in place of what was said of it before. */
+  public void add(LocalDate day, HandMatch match) {
+    add(handle -> JournalRows.write(handle, day.toString(), match));
+  }
+
+  /** Keeps whether a rule was kept, in place of what was said before. */
+  public void add(LocalDate day, RuleKept kept) {
+    add(handle -> JournalRows.write(handle, day.toString(), kept));
+  }
+
   /** Keeps a hit with its fields; one that is already there stays as it is. */
   public void add(LocalDate day, Hit h) {
     add(handle -> hitRows.add(handle, day, h));
@@ -261,6 +279,22 @@ public final class Ledger implements AutoCloseable {
   /** The hits that are kept of a day, in order of time. */
   public List<KeptHit> hits(LocalDate day) {
     return read(List.of(), handle -> KeptHits.of(handle, day));
+  }
+
+  /**
+   * The versions of scans that were first used on a day or before, as scan files, the newest of
+   * each name last.
+   */
+  public List<String> scansUntil(LocalDate day) {
+    return read(
+        List.of(),
+        handle ->
+            handle
+                .select(
+                    "select json from scan_version where first_day <= ? order by first_day, rowid",
+                    day.toString())
+                .mapTo(String.class)
+                .list());
   }
 
   /** The scan file of a version; empty when it is not kept. */
@@ -312,6 +346,11 @@ public final class Ledger implements AutoCloseable {
                 "insert into place(day, moment) values (?, ?) on conflict(day) do update set moment = excluded.moment",
                 day.toString(),
                 moment));
+  }
+
+  /** All fills, by day. */
+  public SortedMap<LocalDate, List<Fill>> allFills() {
+    return fillsBefore(LocalDate.of(9999, 12, 31));
   }
 
   /** The moment at which a day was left last. */

@@ -67,7 +67,8 @@ final class LedgerRows {
         list(handle, "select * from note where day = ? order by id", day, NOTE),
         list(handle, "select * from focus where day = ? order by id", day, FOCUS),
         list(handle, "select * from fill where day = ? order by at, id", day, FILL),
-        List.of());
+        List.of(),
+        JournalRows.page(handle, day));
   }
 
   /** The fills of the days before one, by day. */

@@ -183,4 +183,17 @@ class ColumnsTest {
 
     assertThat(new Columns(blocked).<Read>find("daily", sources(), file -> null)).isEmpty();
   }
+
+  @Test
+  void columnsOfWhichNoneHoldsAnythingAreKeptToo() {
+    columns.keep(
+        "earlier/2031-03-12",
+        sources(),
+        new NewColumns().with("nothing", List.of()).with("nor here", List.of()));
+
+    assertThat(
+            columns.find(
+                "earlier/2031-03-12", sources(), found -> found.column("nothing").byteSize()))
+        .contains(0L);
+  }
 }

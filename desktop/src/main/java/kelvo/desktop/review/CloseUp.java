@@ -9,6 +9,7 @@ import kelvo.desktop.theme.FigureCell;
 import kelvo.desktop.theme.Numbers;
 import kelvo.desktop.theme.Tone;
 import kelvo.review.Excursion;
+import kelvo.review.Horizon;
 import kelvo.review.Outcome;
 import kelvo.review.ReviewSettings;
 import kelvo.review.ReviewedMove;
@@ -110,10 +111,10 @@ final class CloseUp extends VBox {
             DayTime.seconds(reviewed.move().start()),
             "at " + Price.text(reviewed.move().startPrice()),
             "The first hit of the move.");
-    excursion(1, "best in 5 min", outcome.fiveMinutes());
+    excursion(1, "best in 5 min", outcome.over(Horizon.FIVE_MINUTES));
     cells.get(1).tone(Tone.INK);
     excursion(2, "best in 30 min", outcome.halfHour());
-    excursion(3, "best to the close", outcome.toClose());
+    excursion(3, "best to the close", outcome.over(Horizon.TO_CLOSE));
     cells.get(3).tone(Tone.INK);
   }
 

@@ -28,6 +28,7 @@ import kelvo.data.fill.FillMappings;
 import kelvo.data.fill.FillPart;
 import kelvo.data.ledger.KeptFills;
 import kelvo.desktop.theme.SmallButton;
+import kelvo.desktop.theme.WordsOf;
 import kelvo.desktop.workspace.Workspace;
 import kelvo.job.LatestAnswer;
 import kelvo.trade.Fill;
@@ -169,7 +170,7 @@ final class FillsPanel extends BorderPane {
   private ComboBox<FillPart> part(FillMapping known, int column) {
     ComboBox<FillPart> choice = new ComboBox<>();
     choice.getItems().setAll(FillPart.values());
-    choice.setConverter(new PartWords());
+    choice.setConverter(new WordsOf<>(FillPart::words));
     choice.setValue(known.parts().get(column));
     choice.setPrefWidth(PART_WIDTH);
     choice.setAccessibleText("What the column holds");
@@ -244,7 +245,14 @@ final class FillsPanel extends BorderPane {
         + (rows > REASONS_SHOWN ? "; and more." : ".");
   }
 
-  private record Added(int fills, int known, List<Fill> today, boolean others) {}
+  /**
+   * What adding has come to.
+   *
+   * @param wrong why the ledger could not save them; empty when they are saved
+   * @param forgotten why the columns could not be kept for the next time; empty when they are
+   */
+  private record Added(
+      int fills, int known, List<Fill> today, boolean others, String wrong, String forgotten) {}
 
   private void add() {
     BrokerTable shown = table;
@@ -256,18 +264,38 @@ final class FillsPanel extends BorderPane {
     LocalDate today = workspace.day();
     answers.askInstead(
         progress -> {
-          mappings.keep(shown, known);
+          String forgotten = keep(shown, known);
           FillMapping.Read read = known.read(shown);
           int added = KeptFills.add(workspace.ledger(), read.byDay());
           boolean others = read.byDay().keySet().stream().anyMatch(day -> day.isBefore(today));
-          workspace.ledger().awaitSaved();
+          boolean saved = workspace.ledger().awaitSaved();
           return new Added(
-              added, read.fills() - added, read.byDay().getOrDefault(today, List.of()), others);
+              added,
+              read.fills() - added,
+              read.byDay().getOrDefault(today, List.of()),
+              others,
+              saved ? "" : workspace.ledger().failure(),
+              forgotten);
         },
         this::added);
   }
 
+  /** Without its columns the next table is only asked about again, so that fills go on. */
+  private String keep(BrokerTable shown, FillMapping known) {
+    try {
+      mappings.keep(shown, known);
+      return "";
+    } catch (UncheckedIOException e) {
+      return e.getMessage();
+    }
+  }
+
   private void added(Added added) {
+    if (!added.wrong().isEmpty()) {
+      tell("Nothing is saved yet: " + added.wrong() + ". Add them again when that is mended.");
+      add.setDisable(false);
+      return;
+    }
     workspace.trader().filled(added.today());
     begin();
     workspace
@@ -275,7 +303,10 @@ final class FillsPanel extends BorderPane {
         .set(
             added.fills()
                 + (added.fills() == 1 ? " fill added" : " fills added")
-                + (added.known() == 0 ? "" : ", " + added.known() + " known already"));
+                + (added.known() == 0 ? "" : ", " + added.known() + " known already")
+                + (added.forgotten().isEmpty()
+                    ? ""
+                    : "; its columns could not be kept: " + added.forgotten()));
     // What was held when the day began may be another thing now.
     if (added.others() && added.fills() > 0) {
       workspace.readAgain();

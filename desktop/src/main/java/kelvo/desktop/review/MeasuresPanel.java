@@ -114,8 +114,7 @@ final class MeasuresPanel extends BorderPane {
     DayReview shown = review;
     TradeGrouping grouping =
         TradeGrouping.values()[Math.max(0, by.getSelectionModel().getSelectedIndex())];
-    table.rows(
-        shown == null ? List.of() : TradeGroup.of(shown.trades(), grouping, workspace.session()));
+    table.rows(shown == null ? List.of() : TradeGroup.of(shown.trades(), grouping));
   }
 
   void theme() {

@@ -64,7 +64,7 @@ final class Playing extends HBox {
 
   private void tell(int perCent) {
     if (answers.isBusy() || perCent == 0) {
-      part.setText("playing the session, " + perCent + "%");
+      part.setText("playing, " + perCent + "%");
     }
   }
 

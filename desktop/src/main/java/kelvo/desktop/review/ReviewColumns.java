@@ -5,6 +5,7 @@ import kelvo.desktop.grid.GridColumn;
 import kelvo.desktop.theme.Numbers;
 import kelvo.desktop.theme.Tone;
 import kelvo.review.Excursion;
+import kelvo.review.Horizon;
 import kelvo.review.Outcome;
 import kelvo.review.ReviewedMove;
 import kelvo.review.ReviewedTrade;
@@ -112,7 +113,7 @@ final class ReviewColumns {
             "best to close",
             "MFE: the best price until the close",
             60,
-            m -> best(m.outcome().toClose())),
+            m -> best(m.outcome().over(Horizon.TO_CLOSE))),
         GridColumn.words(
             "scans", "The scans that hit", 180, m -> String.join(", ", m.move().scans())));
   }

@@ -20,6 +20,9 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import kelvo.desktop.grid.Grid;
 import kelvo.desktop.theme.Numbers;
+import kelvo.desktop.theme.SmallButton;
+import kelvo.desktop.trackrecord.SixFiguresRow;
+import kelvo.desktop.trackrecord.TrackRecordPane;
 import kelvo.desktop.workspace.DayStage;
 import kelvo.desktop.workspace.StageKey;
 import kelvo.desktop.workspace.StageKind;
@@ -60,6 +63,8 @@ public final class ReviewStage extends BorderPane implements DayStage {
   private final Label totals = new Label();
   private final Label offPlan = new Label();
   private final Label beforeRecord = new Label();
+  private final SplitPane day;
+  private final TrackRecordPane record;
   private Grid<?> listed = trades;
   private boolean inFront;
 
@@ -86,7 +91,9 @@ public final class ReviewStage extends BorderPane implements DayStage {
     SplitPane split = new SplitPane(above, table);
     split.setOrientation(Orientation.VERTICAL);
     split.setDividerPositions(0.5);
-    setCenter(split);
+    day = split;
+    record = new TrackRecordPane(workspace, this::chooseOfToday, this::showDay);
+    setCenter(day);
     workspace.review().review().addListener((o, was, is) -> show());
     workspace.clock().addListener((o, was, is) -> refresh());
     workspace.hitCounts().addListener((o, was, is) -> refresh());
@@ -119,13 +126,35 @@ public final class ReviewStage extends BorderPane implements DayStage {
         new StageKey("W", "what if"),
         new StageKey("K", "keep its change"),
         new StageKey("Y", "why not"),
-        new StageKey("F", "fills in"));
+        new StageKey("F", "fills in"),
+        new StageKey("S", "sessions, and the day again"),
+        new StageKey("Enter", "in sessions: open what is picked"));
   }
 
   @Override
   public boolean key(KeyEvent event) {
+    boolean ofRecord = getCenter() == record;
     switch (event.getCode()) {
-      case J, SPACE -> next();
+      case S -> {
+        if (ofRecord) {
+          showDay();
+        } else {
+          showRecord();
+        }
+      }
+      case ENTER -> {
+        if (!ofRecord) {
+          return false;
+        }
+        record.enter();
+      }
+      case J, SPACE -> {
+        if (ofRecord) {
+          record.step(-1);
+        } else {
+          next();
+        }
+      }
       case K -> whatIf.keep();
       case T -> choose(trades);
       case M -> choose(measures);
@@ -139,6 +168,39 @@ public final class ReviewStage extends BorderPane implements DayStage {
     return true;
   }
 
+  /** Shows several sessions together in place of the day. */
+  private void showRecord() {
+    setCenter(record);
+    record.seen();
+    say();
+  }
+
+  private void showDay() {
+    setCenter(day);
+    say();
+  }
+
+  /** What the trader might do next. */
+  private void say() {
+    DayReview review = workspace.review().review().get();
+    if (getCenter() == record) {
+      nextStep.set(
+          "Sessions up to this one: J chooses an earlier one, Enter opens it, S is the day again");
+    } else if (review != null) {
+      nextStep.set(
+          review.trades().size()
+              + " trades against "
+              + review.moves().size()
+              + " moves: walk with J; a click on a lane puts its symbol in focus");
+    }
+  }
+
+  private void chooseOfToday(ReviewedTrade trade) {
+    showDay();
+    choose(trades);
+    choose(trade);
+  }
+
   private void next() {
     if (table.getCenter() == whyNot) {
       whyNot.next();
@@ -149,6 +211,7 @@ public final class ReviewStage extends BorderPane implements DayStage {
 
   /** Opens what a tab stands for. */
   private void choose(Region shown) {
+    showDay();
     tables.getToggles().stream()
         .filter(tab -> tab.getUserData() == shown)
         .forEach(tab -> tab.setSelected(true));
@@ -224,7 +287,8 @@ public final class ReviewStage extends BorderPane implements DayStage {
             tab("Measures", measures),
             tab("What if", whatIf),
             tab("Why not", whyNot),
-            tab("Fills in", fillsIn));
+            tab("Fills in", fillsIn),
+            SmallButton.of("Sessions…", "S", this::showRecord));
     tables.getToggles().getFirst().setSelected(true);
     return tabs;
   }
@@ -306,11 +370,7 @@ public final class ReviewStage extends BorderPane implements DayStage {
     }
     six.show(review.figures());
     trades.rows(review.trades());
-    nextStep.set(
-        review.trades().size()
-            + " trades against "
-            + review.moves().size()
-            + " moves: walk with J; a click on a lane puts its symbol in focus");
+    say();
     moves.rows(review.moves().reversed());
     scans.rows(review.scans());
     totals.setText("All trades: " + words(review.all()));

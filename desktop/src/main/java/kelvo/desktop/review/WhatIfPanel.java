@@ -1,5 +1,7 @@
 package kelvo.desktop.review;
 
+import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
 import javafx.animation.PauseTransition;
 import javafx.collections.ListChangeListener;
@@ -16,6 +18,7 @@ import javafx.util.Duration;
 import kelvo.desktop.grid.Grid;
 import kelvo.desktop.rules.RulesEditor;
 import kelvo.desktop.theme.SmallButton;
+import kelvo.desktop.theme.WordsOf;
 import kelvo.desktop.workspace.Workspace;
 import kelvo.job.Progress;
 import kelvo.journal.DayBook;
@@ -37,6 +40,7 @@ final class WhatIfPanel extends BorderPane {
 
   private final Workspace workspace;
   private final ComboBox<String> choice = new ComboBox<>();
+  private final ComboBox<Over> over = new ComboBox<>();
   private final RulesEditor rules;
   private final Grid<WhatIf.Line> table = new Grid<>("What if", WhatIf.Line::name);
   private final Label words = new Label();
@@ -47,6 +51,31 @@ final class WhatIfPanel extends BorderPane {
   private @Nullable Scan was;
   private @Nullable Scan changed;
   private @Nullable Before before;
+
+  /** Over which sessions a change is tried, counted back from the one that is open. */
+  private enum Over {
+    DAY("this session", 1),
+    FIVE("the last 5", 5),
+    TWENTY("the last 20", 20),
+    ALL("all", Integer.MAX_VALUE);
+
+    private final String words;
+    private final int sessions;
+
+    Over(String words, int sessions) {
+      this.words = words;
+      this.sessions = sessions;
+    }
+
+    private String words() {
+      return words;
+    }
+
+    /** The sessions before the one that is open, of which the newest come first. */
+    private List<LocalDate> before(List<LocalDate> recorded) {
+      return recorded.subList(0, Math.min(sessions - 1, recorded.size())).reversed();
+    }
+  }
 
   /** The scan as it was has been played; it is not played again for another change. */
   private record Before(
@@ -74,9 +103,15 @@ final class WhatIfPanel extends BorderPane {
     workspace.onClose(still::stop);
     words.getStyleClass().addAll("small", "part");
     words.setWrapText(true);
+    over.getItems().setAll(Over.values());
+    over.setValue(Over.DAY);
+    over.setConverter(new WordsOf<>(Over::words));
+    over.setAccessibleText("Over which sessions");
+    over.setFocusTraversable(false);
+    over.setOnAction(e -> play());
     Region space = new Region();
     HBox.setHgrow(space, Priority.ALWAYS);
-    HBox head = new HBox(6, choice, playing, space, keep, back);
+    HBox head = new HBox(6, choice, over, playing, space, keep, back);
     head.setAlignment(Pos.CENTER_LEFT);
     head.getStyleClass().addAll("card", "part");
     setTop(head);
@@ -158,8 +193,10 @@ final class WhatIfPanel extends BorderPane {
     DayBook book = workspace.book().get();
     ReviewSettings settings = workspace.review().settings();
     Before known = before != null && before.isOf(scan, moment, book, settings) ? before : null;
+    List<LocalDate> earlier = over.getValue().before(workspace.earlier().dates());
     playing.ask(
-        progress -> answer(scan, other, book, settings, moment, known, progress), this::show);
+        progress -> answer(scan, other, book, settings, moment, known, earlier, progress),
+        this::show);
   }
 
   private Answer answer(
@@ -169,8 +206,11 @@ final class WhatIfPanel extends BorderPane {
       ReviewSettings settings,
       long moment,
       @Nullable Before known,
-      Progress progress) {
+      List<LocalDate> earlier,
+      Progress all) {
     var session = workspace.session();
+    // The session that is open counts as far as it has come, the others to their ends.
+    Progress progress = all.within(0, 1.0 / (1 + earlier.size()));
     double share = known == null ? 0.5 : 0;
     Before asItWas =
         known != null
@@ -184,8 +224,15 @@ final class WhatIfPanel extends BorderPane {
     DayReview after =
         WhatIf.alone(
             session, other.named(scan.name()), book, settings, moment, progress.within(share, 1));
-    WhatIf whatIf = WhatIf.between(session, scan, asItWas.review(), after);
-    return new Answer(asItWas, whatIf.lines(session), whatIf.words());
+    List<WhatIf> sessions =
+        new ArrayList<>(
+            workspace
+                .past()
+                .whatIfs(
+                    earlier, scan, other, settings, all.within(1.0 / (1 + earlier.size()), 1)));
+    sessions.add(WhatIf.between(session, scan, asItWas.review(), after));
+    WhatIf whatIf = WhatIf.together(sessions);
+    return new Answer(asItWas, whatIf.lines(), whatIf.words());
   }
 
   private void show(Answer answer) {

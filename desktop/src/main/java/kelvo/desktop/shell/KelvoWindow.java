@@ -16,7 +16,9 @@ import kelvo.desktop.theme.Theme;
 import kelvo.desktop.windows.WindowSets;
 import kelvo.desktop.workspace.NoSuchSession;
 import kelvo.desktop.workspace.OpenedDay;
+import kelvo.desktop.workspace.OtherDay;
 import kelvo.desktop.workspace.Workspace;
+import kelvo.job.Progress;
 import kelvo.setting.SettingCatalogue;
 import kelvo.setting.Settings;
 import kelvo.watchlist.TheTen;
@@ -201,6 +203,7 @@ public final class KelvoWindow extends Application {
             leave(stage, opened, () -> exit(0));
           });
       opened.onReadAgain(() -> readAgain(stage, request, opened));
+      opened.onOpen(other -> open(stage, request, opened, other));
       opened.onOtherDay(() -> leave(stage, opened, () -> choose(stage, request)));
     }
     if (request.pictures() != null) {
@@ -236,6 +239,25 @@ public final class KelvoWindow extends Application {
       again = opened.focus().get();
       leave(stage, opened, () -> read(stage, request.of(load)));
     }
+  }
+
+  /** Saves the day and opens another date of its folder, with the stage that is in front. */
+  private void open(Stage stage, OpenRequest request, Workspace opened, OtherDay other) {
+    Path folder = opened.folder();
+    again = other.symbol().isEmpty() ? null : other.symbol();
+    OpenRequest.Load load =
+        new OpenRequest.Load() {
+          @Override
+          public OpenedDay day(Progress progress) {
+            return OpenedDay.open(folder, other.date(), progress);
+          }
+
+          @Override
+          public String words() {
+            return "the session of " + other.date();
+          }
+        };
+    leave(stage, opened, () -> read(stage, request.of(load).at(other.moment())));
   }
 
   /** Saves the day behind the window, which says so, and goes on when all is on disk. */

@@ -37,6 +37,11 @@ public record OpenRequest(
     return new OpenRequest(other, places, -1, otherwiseAt, 0, theme, pictures, smoke);
   }
 
+  /** The same at a moment. */
+  OpenRequest at(long moment) {
+    return new OpenRequest(load, places, moment, otherwiseAt, speed, theme, pictures, smoke);
+  }
+
   /** Reads a day. */
   @FunctionalInterface
   public interface Load {

@@ -30,6 +30,8 @@ import kelvo.data.feed.FeedGap;
 import kelvo.data.feed.LiveFeed;
 import kelvo.data.fix.DropCopy;
 import kelvo.data.ledger.Ledger;
+import kelvo.data.past.PastSessions;
+import kelvo.data.past.WantedHits;
 import kelvo.data.setting.SettingsFile;
 import kelvo.desktop.chart.PointedAt;
 import kelvo.desktop.theme.Theme;
@@ -75,6 +77,7 @@ public final class Workspace implements AutoCloseable {
   private final ListDesk lists;
   private final AlertDesk alertDesk;
   private final Ledger ledger;
+  private final PastSessions past;
   private final Player player;
   private final @Nullable LiveFeed feed;
   private final @Nullable DropCopy dropCopy;
@@ -119,12 +122,14 @@ public final class Workspace implements AutoCloseable {
   private boolean traceless;
   private Runnable onReadAgain = () -> {};
   private Runnable onOtherDay = () -> {};
+  private Consumer<OtherDay> onOpen = other -> {};
 
   /** A window's work on an opened day, paused at a moment. */
   public Workspace(OpenedDay day, long moment, Theme theme) {
     this.day = day;
     session = day.session();
     ledger = day.ledger();
+    past = new PastSessions(day.scanFolder().root(), ledger, day.vocabulary());
     feed = day.feed();
     dropCopy = day.dropCopy();
     earlier = day.earlier();
@@ -364,6 +369,26 @@ public final class Workspace implements AutoCloseable {
   /** Saves the day and lets another one be chosen. */
   public void chooseOtherDay() {
     onOtherDay.run();
+  }
+
+  /** Does something when a date of the same folder is wanted. */
+  public void onOpen(Consumer<OtherDay> then) {
+    onOpen = then;
+  }
+
+  /** Saves the day and opens another date of the same folder in this window. */
+  public void open(OtherDay other) {
+    onOpen.accept(other);
+  }
+
+  /** The sessions of the folder that are over. */
+  public PastSessions past() {
+    return past;
+  }
+
+  /** What the trader looks for now, of which past sessions are reviewed. */
+  public WantedHits wanted() {
+    return new WantedHits(List.copyOf(desk.scans()), lists.lists().get(), alertDesk.book().get());
   }
 
   /** Whether the window has been left. */

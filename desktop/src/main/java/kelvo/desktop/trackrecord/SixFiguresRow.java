@@ -1,4 +1,4 @@
-package kelvo.desktop.review;
+package kelvo.desktop.trackrecord;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -9,12 +9,13 @@ import kelvo.desktop.theme.Tone;
 import kelvo.review.SixFigures;
 
 /** The six figures of a review, above its lanes. */
-final class SixFiguresRow extends HBox {
+public final class SixFiguresRow extends HBox {
   private static final int FIGURES = 6;
 
   private final List<FigureCell> cells = new ArrayList<>();
 
-  SixFiguresRow() {
+  /** No figures yet. */
+  public SixFiguresRow() {
     setId("six-figures");
     getStyleClass().addAll("card", "divided", "figure-row");
     for (int i = 0; i < FIGURES; i++) {
@@ -25,11 +26,12 @@ final class SixFiguresRow extends HBox {
   }
 
   /** Shows nothing while a review is being made. */
-  void clear() {
+  public void clear() {
     cells.forEach(cell -> cell.tell(" ", "", " ", ""));
   }
 
-  void show(SixFigures six) {
+  /** Shows figures, of a day or of more. */
+  public void show(SixFigures six) {
     int trades = six.all().trades();
     tell(
         0,
@@ -51,7 +53,7 @@ final class SixFiguresRow extends HBox {
         String.valueOf(six.late().trades()),
         six.late().trades() == 0
             ? "none chased"
-            : "cost $" + Numbers.fixed(six.lateCost(), 0) + " to chase",
+            : "cost $" + Numbers.whole(Math.round(six.lateCost())) + " to chase",
         "Trades on a hit, but far beyond its price or long after it; what they paid beyond the price of the first hit.",
         six.late().trades() > 0 ? Tone.BAD : Tone.INK);
     tell(

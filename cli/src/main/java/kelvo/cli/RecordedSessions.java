@@ -1,0 +1,40 @@
+package kelvo.cli;
+
+import java.time.LocalDate;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import picocli.CommandLine.Option;
+
+/** Which of a folder's recorded sessions a command is about. */
+final class RecordedSessions {
+  @Option(
+      names = "--from",
+      paramLabel = "D",
+      description = "the first date; the oldest if not given")
+  @Nullable LocalDate from;
+
+  @Option(names = "--to", paramLabel = "D", description = "the last date; the newest if not given")
+  @Nullable LocalDate to;
+
+  @Option(names = "--last", paramLabel = "N", description = "only the newest N of them")
+  int last = Integer.MAX_VALUE;
+
+  /** Those of a folder, oldest first; at least one. */
+  List<LocalDate> of(FolderArguments arguments) {
+    LocalDate first = from == null ? LocalDate.MIN : from;
+    LocalDate newest = to == null ? LocalDate.MAX : to;
+    List<LocalDate> recorded = arguments.data().sessionDates();
+    List<LocalDate> within =
+        recorded.stream().filter(date -> !date.isBefore(first) && !date.isAfter(newest)).toList();
+    List<LocalDate> wanted = within.subList(Math.max(0, within.size() - last), within.size());
+    if (wanted.isEmpty()) {
+      throw new DataAtFault(
+          arguments.folder
+              + " has no session there; "
+              + (recorded.isEmpty()
+                  ? "expected a folder sessions/DATE with trades.csv"
+                  : "its sessions are of " + recorded.getFirst() + " to " + recorded.getLast()));
+    }
+    return wanted;
+  }
+}

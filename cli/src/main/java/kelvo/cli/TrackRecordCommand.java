@@ -1,0 +1,107 @@
+package kelvo.cli;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.concurrent.Callable;
+import kelvo.data.ledger.Ledger;
+import kelvo.data.past.PastSessions;
+import kelvo.desktop.workspace.OpenedDay;
+import kelvo.review.ReviewSettings;
+import kelvo.review.TradeGrouping;
+import kelvo.trackrecord.TrackRecord;
+import org.jspecify.annotations.Nullable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
+import picocli.CommandLine.Option;
+
+/** {@code kelvo trackrecord}: several sessions reviewed together, the same as Review's Sessions. */
+@Command(name = "trackrecord", description = "Reviews several sessions together.")
+final class TrackRecordCommand implements Callable<Integer> {
+  @Mixin final FolderArguments arguments;
+
+  @Mixin RecordedSessions sessions = new RecordedSessions();
+
+  @Option(
+      names = "--by",
+      paramLabel = "WHAT",
+      description = "group trades by one of: ${COMPLETION-CANDIDATES}; scan if not given")
+  TradeGrouping by = TradeGrouping.SCAN;
+
+  @Option(names = "--account", paramLabel = "A", description = "only trades of this account")
+  @Nullable String account;
+
+  @Option(names = "--tag", paramLabel = "T", description = "only trades with this tag")
+  @Nullable String tag;
+
+  @Option(
+      names = "--out",
+      paramLabel = "FOLDER",
+      description = "write sessions.csv, trades.csv, scans.csv, groups.csv and equity.csv there")
+  @Nullable Path out;
+
+  TrackRecordCommand(Terminal terminal) {
+    arguments = new FolderArguments(terminal);
+  }
+
+  @Override
+  public Integer call() {
+    ReviewSettings settings = arguments.data().settings().review();
+    TrackRecord record = record(settings);
+    arguments.tellFaults();
+    if (out == null) {
+      arguments.output.print(TrackRecordTables.GROUP_COLUMNS, TrackRecordTables.groups(record, by));
+    } else {
+      writeAll(out, record);
+    }
+    arguments.terminal().err().println(settings.words());
+    return arguments.exitCode();
+  }
+
+  private TrackRecord record(ReviewSettings settings) {
+    try (Ledger ledger = Ledger.readOnly(arguments.folder.resolve(OpenedDay.LEDGER))) {
+      PastSessions past = new PastSessions(arguments.folder, ledger, arguments.data().vocabulary());
+      TrackRecord all =
+          TrackRecord.of(
+              past.reviews(
+                  sessions.of(arguments),
+                  arguments.wanted(),
+                  settings,
+                  review -> {},
+                  new TextProgress(arguments.terminal(), "Reviewing sessions")));
+      TrackRecord ofAccount = account == null ? all : all.ofAccount(account);
+      return tag == null ? ofAccount : ofAccount.tagged(tag);
+    }
+  }
+
+  private void writeAll(Path folder, TrackRecord record) {
+    try {
+      Files.createDirectories(folder);
+      write(
+          folder,
+          "sessions.csv",
+          TrackRecordTables.SESSION_COLUMNS,
+          TrackRecordTables.sessions(record));
+      write(
+          folder, "trades.csv", TrackRecordTables.tradeColumns(), TrackRecordTables.trades(record));
+      write(folder, "scans.csv", ReviewTables.SCAN_COLUMNS, ReviewTables.scans(record.scans()));
+      write(
+          folder,
+          "groups.csv",
+          TrackRecordTables.GROUP_COLUMNS,
+          TrackRecordTables.groups(record, by));
+      write(
+          folder, "equity.csv", TrackRecordTables.EQUITY_COLUMNS, TrackRecordTables.equity(record));
+    } catch (IOException e) {
+      throw new UncheckedIOException(
+          "cannot write to " + folder + "; name a folder that can be written", e);
+    }
+  }
+
+  private void write(Path folder, String name, List<String> columns, List<List<String>> rows)
+      throws IOException {
+    arguments.output.write(folder.resolve(name), columns, rows);
+  }
+}

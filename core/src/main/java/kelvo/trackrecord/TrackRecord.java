@@ -1,0 +1,131 @@
+package kelvo.trackrecord;
+
+import java.math.BigDecimal;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+import kelvo.review.ReviewedMove;
+import kelvo.review.ReviewedTrade;
+import kelvo.review.ScanTotals;
+import kelvo.review.SixFigures;
+import kelvo.review.TradeGroup;
+import kelvo.review.TradeGrouping;
+import kelvo.review.TradeTotals;
+
+/**
+ * What several sessions say together. Only closed trades count, in the session in which they were
+ * closed; money is in dollars.
+ *
+ * @param sessions by date
+ * @param trades closed ones, in the order of their exits
+ */
+public record TrackRecord(List<PastReview> sessions, List<ReviewedTrade> trades) {
+  private static final int LAST = 100;
+
+  public TrackRecord {
+    sessions = List.copyOf(sessions);
+    trades = List.copyOf(trades);
+  }
+
+  /** The track record of sessions. */
+  public static TrackRecord of(List<PastReview> sessions) {
+    List<PastReview> byDate =
+        sessions.stream().sorted(Comparator.comparing(PastReview::date)).toList();
+    return new TrackRecord(
+        byDate, byDate.stream().flatMap(session -> session.closed().stream()).toList());
+  }
+
+  /**
+   * The part of it that lies in a period.
+   *
+   * @param date a date of the period
+   */
+  public TrackRecord over(Period period, LocalDate date) {
+    if (period == Period.LAST_100) {
+      List<ReviewedTrade> last = trades.subList(Math.max(0, trades.size() - LAST), trades.size());
+      LocalDate first = last.isEmpty() ? LocalDate.MAX : last.getFirst().context().date();
+      return new TrackRecord(
+          sessions.stream().filter(session -> !session.date().isBefore(first)).toList(), last);
+    }
+    return of(sessions.stream().filter(one -> period.holds(date, one.date())).toList());
+  }
+
+  /** The same sessions with the trades of one account. */
+  public TrackRecord ofAccount(String account) {
+    return new TrackRecord(
+        sessions, trades.stream().filter(t -> t.trade().account().equals(account)).toList());
+  }
+
+  /** The same sessions with the trades that have a tag. */
+  public TrackRecord tagged(String tag) {
+    return new TrackRecord(
+        sessions, trades.stream().filter(t -> t.context().tags().contains(tag)).toList());
+  }
+
+  /** The accounts that traded, in the order in which they did. */
+  public Set<String> accounts() {
+    Set<String> accounts = new LinkedHashSet<>();
+    trades.forEach(trade -> accounts.add(trade.trade().account()));
+    return accounts;
+  }
+
+  /** The tags of its trades, in the order in which they were traded. */
+  public Set<String> tags() {
+    Set<String> tags = new LinkedHashSet<>();
+    trades.forEach(trade -> tags.addAll(trade.context().tags()));
+    return tags;
+  }
+
+  /** All moves, by session. */
+  public List<ReviewedMove> moves() {
+    return sessions.stream().flatMap(session -> session.review().moves().stream()).toList();
+  }
+
+  /** Totals over its trades. */
+  public TradeTotals totals() {
+    return TradeTotals.inOrder(trades.stream().map(ReviewedTrade::trade).toList());
+  }
+
+  /** The six figures of it. */
+  public SixFigures figures() {
+    return SixFigures.of(trades, moves(), totals());
+  }
+
+  /** A line a scan, in the order in which the sessions name them. */
+  public List<ScanTotals> scans() {
+    Set<String> names = new LinkedHashSet<>();
+    sessions.forEach(one -> one.review().scans().forEach(scan -> names.add(scan.scan())));
+    List<ReviewedMove> moves = moves();
+    List<ScanTotals> totals = new ArrayList<>();
+    for (String name : names) {
+      List<ScanTotals> days =
+          sessions.stream()
+              .flatMap(one -> one.review().scans().stream())
+              .filter(scan -> scan.scan().equals(name))
+              .toList();
+      totals.add(ScanTotals.together(name, days, moves, trades));
+    }
+    return totals;
+  }
+
+  /** Its trades by something. */
+  public List<TradeGroup> groups(TradeGrouping grouping) {
+    return TradeGroup.of(trades, grouping);
+  }
+
+  /** The sum of the results after each trade. */
+  public List<EquityPoint> equity() {
+    List<EquityPoint> line = new ArrayList<>();
+    BigDecimal sum = BigDecimal.ZERO;
+    BigDecimal highest = BigDecimal.ZERO;
+    for (ReviewedTrade trade : trades) {
+      sum = sum.add(trade.trade().result());
+      highest = highest.max(sum);
+      line.add(new EquityPoint(trade, sum.doubleValue(), highest.subtract(sum).doubleValue()));
+    }
+    return line;
+  }
+}

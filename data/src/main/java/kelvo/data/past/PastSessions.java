@@ -1,0 +1,205 @@
+package kelvo.data.past;
+
+import java.math.BigDecimal;
+import java.nio.file.Path;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeSet;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Consumer;
+import kelvo.data.calendar.ExchangeCalendar;
+import kelvo.data.folder.DataFolder;
+import kelvo.data.ledger.KeptFills;
+import kelvo.data.ledger.Ledger;
+import kelvo.data.scanfile.ScanFile;
+import kelvo.hit.Hit;
+import kelvo.hit.Program;
+import kelvo.job.Progress;
+import kelvo.job.SideBySide;
+import kelvo.journal.DayBook;
+import kelvo.player.SessionRun;
+import kelvo.review.DayReview;
+import kelvo.review.DecisionReview;
+import kelvo.review.ReviewSettings;
+import kelvo.review.WhatIf;
+import kelvo.rule.Vocabulary;
+import kelvo.scan.Scan;
+import kelvo.session.Session;
+import kelvo.time.DayTime;
+import kelvo.trackrecord.CalendarDay;
+import kelvo.trackrecord.PastReview;
+import kelvo.trade.RoundTrips;
+import kelvo.trade.Trade;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+
+/**
+ * The sessions of a data folder that are over. Each is read and played when it is first asked for;
+ * its hits are kept in memory, so that other settings, other words of the trader and other scans
+ * beside it need no second play. All methods may be called from any thread, but not from the
+ * window's.
+ */
+public final class PastSessions {
+  private static final Logger LOG = LoggerFactory.getLogger(PastSessions.class);
+
+  private final Path root;
+  private final Ledger ledger;
+  private final Vocabulary vocabulary;
+  private final Map<Played, List<Hit>> hits = new ConcurrentHashMap<>();
+  private final Map<PlayedAlone, DayReview> asTheyWere = new ConcurrentHashMap<>();
+
+  private record Played(LocalDate date, Program program) {}
+
+  private record PlayedAlone(LocalDate date, Scan scan, DayBook book, ReviewSettings settings) {}
+
+  /**
+   * The sessions of a folder.
+   *
+   * @param vocabulary the words that scans of before may use
+   */
+  public PastSessions(Path root, Ledger ledger, Vocabulary vocabulary) {
+    this.root = root;
+    this.ledger = ledger;
+    this.vocabulary = vocabulary;
+  }
+
+  private DataFolder data() {
+    return new DataFolder(root, new ExchangeCalendar());
+  }
+
+  /** The dates that were recorded, oldest first. */
+  public List<LocalDate> recorded() {
+    return data().sessionDates();
+  }
+
+  /** What a calendar says of every date that was recorded or traded, by date. */
+  public List<CalendarDay> calendar(ReviewSettings settings) {
+    DataFolder data = data();
+    List<LocalDate> recorded = data.sessionDates();
+    TreeSet<LocalDate> dates = new TreeSet<>(recorded);
+    dates.addAll(ledger.allFills().keySet());
+    dates.addAll(data.ownFills().keySet());
+    List<CalendarDay> days = new ArrayList<>();
+    for (LocalDate date : dates) {
+      DayBook book = KeptFills.of(ledger, data, date);
+      List<Trade> closed =
+          RoundTrips.of(settings.fees().on(book.tradedUntil(DayTime.LAST)), settings.cost())
+              .trades()
+              .stream()
+              .filter(trade -> trade.closed() && trade.exitAt() >= 0)
+              .toList();
+      days.add(
+          new CalendarDay(
+              date,
+              recorded.contains(date),
+              closed.size(),
+              closed.stream().map(Trade::result).reduce(BigDecimal.ZERO, BigDecimal::add),
+              !book.page().isEmpty()));
+    }
+    return days;
+  }
+
+  /** The review of one session from its end, by the scans that were in force then. */
+  public PastReview review(
+      LocalDate date, WantedHits wanted, ReviewSettings settings, Progress progress) {
+    return review(date, wanted, KeptFills.of(ledger, data(), date), settings, progress);
+  }
+
+  private PastReview review(
+      LocalDate date, WantedHits wanted, DayBook book, ReviewSettings settings, Progress progress) {
+    Session session = session(date);
+    progress.done(0.5);
+    WantedHits then = wanted.with(inForce(date, wanted.scans()));
+    Program program = then.on(date, book);
+    Played played = new Played(date, program);
+    List<Hit> found = hits.get(played);
+    if (found == null) {
+      found = SessionRun.of(session, program, progress).hits().stream().map(Hit::bare).toList();
+      hits.put(played, found);
+    }
+    DayReview review = DayReview.of(session, then.scans(), found, book, settings, DayTime.LAST);
+    return new PastReview(date, review, DecisionReview.of(session, book, review), book.page());
+  }
+
+  /**
+   * The reviews of several sessions, by date.
+   *
+   * @param each hears of each review as it is made
+   * @throws java.util.concurrent.CancellationException when the progress stops it
+   */
+  public List<PastReview> reviews(
+      List<LocalDate> dates,
+      WantedHits wanted,
+      ReviewSettings settings,
+      Consumer<PastReview> each,
+      Progress progress) {
+    return SideBySide.each(
+        dates, (date, going) -> review(date, wanted, settings, going), each, progress);
+  }
+
+  /**
+   * A scan as it is and as changed, in each of several sessions, from their ends.
+   *
+   * @throws java.util.concurrent.CancellationException when the progress stops it
+   */
+  public List<WhatIf> whatIfs(
+      List<LocalDate> dates, Scan was, Scan changed, ReviewSettings settings, Progress progress) {
+    return SideBySide.each(
+        dates,
+        (date, going) -> whatIf(date, was, changed.named(was.name()), settings, going),
+        one -> {},
+        progress);
+  }
+
+  private WhatIf whatIf(
+      LocalDate date, Scan was, Scan changed, ReviewSettings settings, Progress going) {
+    Session session = session(date);
+    DayBook book = KeptFills.of(ledger, data(), date);
+    return WhatIf.between(
+        session,
+        was,
+        asItWas(session, was, book, settings, going),
+        WhatIf.alone(session, changed, book, settings, DayTime.LAST, going));
+  }
+
+  /** The scan as it is has been played for the change before; it is not played again. */
+  private DayReview asItWas(
+      Session session, Scan was, DayBook book, ReviewSettings settings, Progress going) {
+    PlayedAlone asked = new PlayedAlone(session.hours().date(), was, book, settings);
+    DayReview known = asTheyWere.get(asked);
+    if (known == null) {
+      known = WhatIf.alone(session, was, book, settings, DayTime.LAST, going);
+      asTheyWere.put(asked, known);
+    }
+    return known;
+  }
+
+  private Session session(LocalDate date) {
+    return data().session(date, Progress.NONE);
+  }
+
+  /**
+   * The scans in the version that was in force on a date: the newest that had been used by then.
+   */
+  private List<Scan> inForce(LocalDate date, List<Scan> scans) {
+    Map<String, Scan> then = new LinkedHashMap<>();
+    scans.forEach(scan -> then.put(scan.name(), scan));
+    for (String json : ledger.scansUntil(date)) {
+      try {
+        Scan old =
+            ScanFile.parse(
+                "a scan of the ledger",
+                json,
+                vocabulary,
+                scans.stream().map(Scan::universe).distinct().toList());
+        then.computeIfPresent(old.name(), (name, now) -> old);
+      } catch (ScanFile.ScanFileException e) {
+        LOG.warn("{}; the scan of today is played in its place", e.getMessage());
+      }
+    }
+    return List.copyOf(then.values());
+  }
+}

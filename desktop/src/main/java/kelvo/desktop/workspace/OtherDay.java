@@ -1,0 +1,11 @@
+package kelvo.desktop.workspace;
+
+import java.time.LocalDate;
+
+/**
+ * A date of the same folder that is to be opened.
+ *
+ * @param moment to be shown, {@link kelvo.time.DayTime}
+ * @param symbol to be in focus; empty for the first of that day's Ten
+ */
+public record OtherDay(LocalDate date, long moment, String symbol) {}
