@@ -22,6 +22,8 @@ import picocli.CommandLine.Option;
       ReviewCommand.class,
       TrackRecordCommand.class,
       WhatIfCommand.class,
+      ReportCommand.class,
+      LedgerCommand.class,
       ConvertCommand.class,
       RecordCommand.class,
       SimCommand.class,

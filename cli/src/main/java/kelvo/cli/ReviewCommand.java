@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.concurrent.Callable;
 import kelvo.data.ledger.KeptFills;
 import kelvo.data.ledger.Ledger;
+import kelvo.data.report.ReviewTables;
 import kelvo.desktop.workspace.OpenedDay;
 import kelvo.hit.Program;
 import kelvo.job.Progress;

@@ -2,12 +2,12 @@ package kelvo.cli;
 
 import java.io.IOException;
 import java.io.UncheckedIOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.List;
 import java.util.concurrent.Callable;
 import kelvo.data.ledger.Ledger;
 import kelvo.data.past.PastSessions;
+import kelvo.data.report.CsvTables;
+import kelvo.data.report.TrackRecordTables;
 import kelvo.desktop.workspace.OpenedDay;
 import kelvo.review.ReviewSettings;
 import kelvo.review.TradeGrouping;
@@ -78,30 +78,10 @@ final class TrackRecordCommand implements Callable<Integer> {
 
   private void writeAll(Path folder, TrackRecord record) {
     try {
-      Files.createDirectories(folder);
-      write(
-          folder,
-          "sessions.csv",
-          TrackRecordTables.SESSION_COLUMNS,
-          TrackRecordTables.sessions(record));
-      write(
-          folder, "trades.csv", TrackRecordTables.tradeColumns(), TrackRecordTables.trades(record));
-      write(folder, "scans.csv", ReviewTables.SCAN_COLUMNS, ReviewTables.scans(record.scans()));
-      write(
-          folder,
-          "groups.csv",
-          TrackRecordTables.GROUP_COLUMNS,
-          TrackRecordTables.groups(record, by));
-      write(
-          folder, "equity.csv", TrackRecordTables.EQUITY_COLUMNS, TrackRecordTables.equity(record));
+      CsvTables.write(folder, record, by);
     } catch (IOException e) {
       throw new UncheckedIOException(
           "cannot write to " + folder + "; name a folder that can be written", e);
     }
-  }
-
-  private void write(Path folder, String name, List<String> columns, List<List<String>> rows)
-      throws IOException {
-    arguments.output.write(folder.resolve(name), columns, rows);
   }
 }

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.concurrent.Callable;
 import kelvo.data.ledger.Ledger;
 import kelvo.data.past.PastSessions;
+import kelvo.data.report.ReviewTables;
 import kelvo.data.scanfile.ScanFolder;
 import kelvo.desktop.workspace.OpenedDay;
 import kelvo.review.ScanTotals;

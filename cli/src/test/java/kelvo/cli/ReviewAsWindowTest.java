@@ -13,6 +13,7 @@ import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.List;
+import kelvo.data.report.ReviewTables;
 import kelvo.desktop.workspace.OpenedDay;
 import kelvo.hit.Hit;
 import kelvo.job.Progress;

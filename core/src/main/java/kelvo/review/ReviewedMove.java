@@ -2,6 +2,7 @@ package kelvo.review;
 
 import java.util.List;
 import kelvo.journal.Decision;
+import kelvo.journal.Subject;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -23,6 +24,11 @@ public record ReviewedMove(
     double atTheHit) {
   public ReviewedMove {
     trades = List.copyOf(trades);
+  }
+
+  /** What remarks on it are about. */
+  public Subject subject() {
+    return Subject.move(move.symbol(), move.start());
   }
 
   /** Whether it is known that it ran. */

@@ -1,6 +1,7 @@
 package kelvo.review;
 
 import java.util.Comparator;
+import java.util.List;
 import kelvo.hit.Hit;
 import kelvo.journal.Subject;
 import kelvo.trade.Trade;
@@ -52,6 +53,19 @@ public record ReviewedTrade(
 
   static Subject subjectOf(Trade trade) {
     return Subject.trade(trade.account(), trade.symbol(), trade.entryAt());
+  }
+
+  /**
+   * The moves that the trader may match it to: of its symbol and side, begun before it was over.
+   */
+  public List<ReviewedMove> possibleMoves(DayReview review) {
+    return review.moves().stream().filter(one -> couldBeOn(trade, one.move())).toList();
+  }
+
+  static boolean couldBeOn(Trade trade, Move move) {
+    return move.symbol().equals(trade.symbol())
+        && move.side() == trade.side().way()
+        && move.start() <= trade.exitAt();
   }
 
   /** The scan that is credited with the trade; empty when it was off plan. */

@@ -45,22 +45,13 @@ final class TradeReview {
         said.flatMap(
             match ->
                 moves.stream()
-                    .filter(this::couldBe)
+                    .filter(move -> ReviewedTrade.couldBeOn(trade, move))
                     .filter(move -> move.start() == match.moveStart())
                     .findFirst());
     Optional<Move> on =
         named.or(
             () -> moves.stream().filter(this::isOn).max(Comparator.comparingLong(Move::start)));
     return review(on.orElse(null), named.isPresent());
-  }
-
-  /**
-   * Whether the trader may say that the trade was on a move: it began before the trade was over.
-   */
-  private boolean couldBe(Move move) {
-    return move.symbol().equals(trade.symbol())
-        && move.side() == trade.side().way()
-        && move.start() <= trade.exitAt();
   }
 
   private boolean isOn(Move move) {

@@ -164,13 +164,17 @@ public final class Ledger implements AutoCloseable {
     return writes == null ? "" : writes.failure();
   }
 
+  void write(LedgerWrites.Write write) {
+    add(write);
+  }
+
   private void add(LedgerWrites.Write write) {
     if (writes != null) {
       writes.add(write);
     }
   }
 
-  private <T> T read(T none, HandleCallback<T, RuntimeException> reader) {
+  <T> T read(T none, HandleCallback<T, RuntimeException> reader) {
     return jdbi == null ? none : jdbi.withHandle(reader);
   }
 

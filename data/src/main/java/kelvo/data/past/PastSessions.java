@@ -177,7 +177,8 @@ public final class PastSessions {
     return known;
   }
 
-  private Session session(LocalDate date) {
+  /** Reads a session. */
+  public Session session(LocalDate date) {
     return data().session(date, Progress.NONE);
   }
 

@@ -16,6 +16,7 @@ import kelvo.alert.AlertBook;
 import kelvo.check.CheckRule;
 import kelvo.data.folder.FiguresFile;
 import kelvo.formula.OwnField;
+import kelvo.journal.OwnRules;
 import kelvo.rule.Vocabulary;
 import kelvo.scan.Scan;
 import kelvo.universe.Figure;
@@ -33,6 +34,7 @@ public final class ScanFolder {
   private static final String CHECKS = "checks.json";
   private static final String ALERTS = "alerts.json";
   private static final String TEN = "ten.json";
+  private static final String OWN_RULES = "own-rules.json";
   private static final String OWN_FIELDS = "fields.json";
 
   private final Path root;
@@ -229,6 +231,24 @@ public final class ScanFolder {
     Path file = root.resolve(ALERTS);
     String before = Files.exists(file) ? text(file) : "{}";
     write(file, AlertsFile.write(book, before, vocabulary));
+  }
+
+  /**
+   * The rules that the trader keeps or breaks; those that Kelvo starts with when there are none.
+   */
+  public List<String> ownRules() {
+    Path file = root.resolve(OWN_RULES);
+    try {
+      return Files.exists(file) ? OwnRulesFile.parse(OWN_RULES, text(file)) : OwnRules.DEFAULT;
+    } catch (ScanFile.ScanFileException e) {
+      wrong.accept(e.getMessage() + "; the rules that Kelvo starts with are asked");
+      return OwnRules.DEFAULT;
+    }
+  }
+
+  /** Writes the rules that the trader keeps or breaks. */
+  public void saveOwnRules(List<String> rules) {
+    write(root.resolve(OWN_RULES), OwnRulesFile.write(rules));
   }
 
   /** The checks of the morning; the usual ones when the folder has none of its own. */

@@ -44,6 +44,7 @@ final class FillsPanel extends BorderPane {
   private final FillMappings mappings;
   private final LatestAnswer answers;
   private final TextArea pasted = new TextArea();
+  private final FillByHand hand;
   private final Label source = new Label();
   private final Label says = new Label();
   private final Button add = SmallButton.of("Add", "", this::add);
@@ -54,6 +55,7 @@ final class FillsPanel extends BorderPane {
     this.workspace = workspace;
     mappings = new FillMappings(workspace.folder());
     answers = workspace.latestAnswer("reading fills");
+    hand = new FillByHand(workspace.day());
     pasted.setId("pasted-fills");
     pasted.setPromptText(
         "Paste rows with their header here, or choose a file. Any broker's table will do.");
@@ -80,6 +82,7 @@ final class FillsPanel extends BorderPane {
             SmallButton.of("Choose a file…", "", this::choose),
             source,
             space,
+            SmallButton.of("By hand", "Write one fill", () -> byHand(null)),
             SmallButton.of("Begin again", "", this::begin));
     HBox foot = new HBox(8, says, add);
     for (HBox line : List.of(head, foot)) {
@@ -89,6 +92,20 @@ final class FillsPanel extends BorderPane {
     setTop(head);
     setBottom(foot);
     begin();
+  }
+
+  /** Lets one fill be written: what opened a position before the record, or any when it is null. */
+  void byHand(@Nullable Fill closing) {
+    begin();
+    if (closing == null) {
+      hand.begin();
+    } else {
+      hand.askFor(closing);
+    }
+    source.setText("written by hand");
+    setCenter(hand);
+    add.setText("Look at it");
+    add.setDisable(false);
   }
 
   /** Nothing has been chosen. */
@@ -255,6 +272,10 @@ final class FillsPanel extends BorderPane {
       int fills, int known, List<Fill> today, boolean others, String wrong, String forgotten) {}
 
   private void add() {
+    if (getCenter() == hand) {
+      read("what was written", () -> BrokerTable.of(hand.table()));
+      return;
+    }
     BrokerTable shown = table;
     FillMapping known = mapping;
     if (shown == null || known == null) {
@@ -291,11 +312,6 @@ final class FillsPanel extends BorderPane {
   }
 
   private void added(Added added) {
-    if (!added.wrong().isEmpty()) {
-      tell("Nothing is saved yet: " + added.wrong() + ". Add them again when that is mended.");
-      add.setDisable(false);
-      return;
-    }
     workspace.trader().filled(added.today());
     begin();
     workspace
@@ -304,6 +320,7 @@ final class FillsPanel extends BorderPane {
             added.fills()
                 + (added.fills() == 1 ? " fill added" : " fills added")
                 + (added.known() == 0 ? "" : ", " + added.known() + " known already")
+                + (added.wrong().isEmpty() ? "" : ", not saved yet: " + added.wrong())
                 + (added.forgotten().isEmpty()
                     ? ""
                     : "; its columns could not be kept: " + added.forgotten()));

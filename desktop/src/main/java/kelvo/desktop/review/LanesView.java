@@ -3,12 +3,11 @@ package kelvo.desktop.review;
 import java.util.List;
 import java.util.function.Consumer;
 import javafx.geometry.VPos;
-import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.input.MouseEvent;
-import javafx.scene.layout.Region;
 import javafx.scene.text.TextAlignment;
 import kelvo.desktop.theme.Numbers;
+import kelvo.desktop.theme.Painted;
 import kelvo.desktop.theme.PointedWords;
 import kelvo.desktop.theme.Theme;
 import kelvo.desktop.theme.Tone;
@@ -29,14 +28,13 @@ import org.jspecify.annotations.Nullable;
  * A row for each symbol that matters: time across, hits as ticks, moves as bands, trades as bars
  * from entry to exit, catalysts as dots, the verdict in words at the end.
  */
-final class LanesView extends Region {
+final class LanesView extends Painted {
   private static final double ROW = 30;
   private static final double NAME = 78;
   private static final double VERDICT = 150;
   private static final double HEAD = 16;
 
   private final Workspace workspace;
-  private final Canvas canvas = new Canvas();
   private List<ReviewLane> lanes = List.of();
   private final Consumer<ReviewedTrade> onTrade;
   private final Consumer<ReviewedMove> onMove;
@@ -51,31 +49,29 @@ final class LanesView extends Region {
    * @param onMove takes a move that is clicked
    */
   LanesView(Workspace workspace, Consumer<ReviewedTrade> onTrade, Consumer<ReviewedMove> onMove) {
+    super(workspace.theme());
     this.workspace = workspace;
     this.onTrade = onTrade;
     this.onMove = onMove;
     setId("lanes");
-    getChildren().add(canvas);
-    setMinSize(0, 0);
     setAccessibleText("Lanes: hits, moves and trades by symbol");
     setOnScroll(
         e -> {
           scroll =
               Math.clamp(
                   scroll - e.getDeltaY(), 0, Math.max(0, lanes.size() * ROW - getHeight() + HEAD));
-          paint();
+          repaint();
         });
     setOnMousePressed(this::choose);
     PointedWords.of(this, this::describe);
-    workspace.focus().addListener((o, was, is) -> paint());
-    workspace.theme().addListener((o, was, is) -> paint());
+    workspace.focus().addListener((o, was, is) -> repaint());
   }
 
   /** Shows a review; null while there is none. */
   void show(@Nullable DayReview newest) {
     review = newest;
     lanes = newest == null ? List.of() : ReviewLane.of(newest, order);
-    paint();
+    repaint();
   }
 
   /** Orders the lanes otherwise. */
@@ -127,27 +123,17 @@ final class LanesView extends Region {
     return trade.trade().closed() ? trade.trade().exitAt() : workspace.now();
   }
 
-  @Override
-  protected void layoutChildren() {
-    canvas.setWidth(getWidth());
-    canvas.setHeight(getHeight());
-    paint();
-  }
-
   private double x(long moment) {
     double width = getWidth() - NAME - VERDICT;
     double part = (moment - DayTime.FIRST) / (double) (DayTime.LAST - DayTime.FIRST);
     return NAME + width * Math.clamp(part, 0, 1);
   }
 
-  private void paint() {
+  @Override
+  protected void paint(GraphicsContext g, Theme theme) {
     if (getWidth() < NAME + VERDICT) {
       return;
     }
-    Theme theme = workspace.theme().get();
-    GraphicsContext g = canvas.getGraphicsContext2D();
-    g.setFill(theme.colour(Tone.CARD));
-    g.fillRect(0, 0, getWidth(), getHeight());
     for (int i = (int) (scroll / ROW);
         i < lanes.size() && HEAD + i * ROW - scroll < getHeight();
         i++) {
@@ -155,6 +141,7 @@ final class LanesView extends Region {
     }
     hours(g, theme);
     if (lanes.isEmpty()) {
+      g.setTextAlign(TextAlignment.LEFT);
       g.setFill(theme.colour(Tone.FADED));
       g.fillText("No hits and no trades up to this moment. Drag the day rail further.", 12, 40);
     }

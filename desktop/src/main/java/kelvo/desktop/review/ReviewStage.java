@@ -8,6 +8,7 @@ import javafx.beans.value.ObservableValue;
 import javafx.geometry.Orientation;
 import javafx.geometry.Pos;
 import javafx.scene.Parent;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.SplitPane;
 import javafx.scene.control.ToggleButton;
@@ -19,6 +20,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import kelvo.desktop.grid.Grid;
+import kelvo.desktop.setting.SettingRows;
 import kelvo.desktop.theme.Numbers;
 import kelvo.desktop.theme.SmallButton;
 import kelvo.desktop.trackrecord.SixFiguresRow;
@@ -35,6 +37,7 @@ import kelvo.review.ReviewedTrade;
 import kelvo.review.ScanTotals;
 import kelvo.review.TradeTotals;
 import kelvo.scan.Scan;
+import kelvo.setting.Setting;
 import kelvo.time.DayTime;
 import kelvo.trade.Fill;
 
@@ -57,12 +60,16 @@ public final class ReviewStage extends BorderPane implements DayStage {
   private final WhatIfPanel whatIf;
   private final WhyNotPanel whyNot;
   private final FillsPanel fillsIn;
+  private final JournalPanel journal;
+  private final DecisionsPanel decisions;
+  private final SettingRows bounds;
   private final ToggleGroup tables = new ToggleGroup();
   private final BorderPane table = new BorderPane();
   private final VBox below = new VBox();
   private final Label totals = new Label();
   private final Label offPlan = new Label();
   private final Label beforeRecord = new Label();
+  private final Button opening = SmallButton.of("Say how it was opened", "", this::askForOpening);
   private final SplitPane day;
   private final TrackRecordPane record;
   private Grid<?> listed = trades;
@@ -76,6 +83,9 @@ public final class ReviewStage extends BorderPane implements DayStage {
     whatIf = new WhatIfPanel(workspace);
     whyNot = new WhyNotPanel(workspace, this::attempt);
     fillsIn = new FillsPanel(workspace);
+    journal = new JournalPanel(workspace, new ExportPanel(workspace));
+    decisions = new DecisionsPanel(workspace);
+    bounds = new SettingRows(workspace.settings(), Setting.Group.REVIEW);
     trades.columns(ReviewColumns.trades());
     moves.columns(ReviewColumns.moves());
     scans.columns(ReviewColumns.scans());
@@ -127,6 +137,9 @@ public final class ReviewStage extends BorderPane implements DayStage {
         new StageKey("K", "keep its change"),
         new StageKey("Y", "why not"),
         new StageKey("F", "fills in"),
+        new StageKey("D", "what was decided on, and what it did"),
+        new StageKey("N", "notes, tags and rules"),
+        new StageKey("B", "the bounds that verdicts go by"),
         new StageKey("S", "sessions, and the day again"),
         new StageKey("Enter", "in sessions: open what is picked"));
   }
@@ -161,6 +174,9 @@ public final class ReviewStage extends BorderPane implements DayStage {
       case W -> choose(whatIf);
       case Y -> choose(whyNot);
       case F -> choose(fillsIn);
+      case N -> choose(journal);
+      case D -> choose(decisions);
+      case B -> choose(bounds);
       default -> {
         return false;
       }
@@ -204,6 +220,8 @@ public final class ReviewStage extends BorderPane implements DayStage {
   private void next() {
     if (table.getCenter() == whyNot) {
       whyNot.next();
+    } else if (table.getCenter() == decisions) {
+      decisions.next();
     } else if (table.getCenter() == listed) {
       listed.move(1);
     }
@@ -239,11 +257,13 @@ public final class ReviewStage extends BorderPane implements DayStage {
 
   private void choose(ReviewedTrade trade) {
     closeUp.show(trade, workspace.review().settings());
+    journal.about(trade);
     workspace.lookAt(trade.trade().symbol(), Math.max(DayTime.FIRST, trade.trade().entryAt()));
   }
 
   private void choose(ReviewedMove move) {
     closeUp.show(move, workspace.review().settings());
+    journal.about(move);
     workspace.lookAt(move.move().symbol(), move.move().start());
   }
 
@@ -270,25 +290,28 @@ public final class ReviewStage extends BorderPane implements DayStage {
     }
     Label legend = new Label("bands are moves, ticks their hits, bars trades, dots news");
     legend.getStyleClass().addAll("small", "faded");
+    legend.setMinWidth(0);
     Region space = new Region();
     HBox.setHgrow(space, Priority.ALWAYS);
-    line.getChildren().addAll(space, legend);
+    line.getChildren().addAll(space, legend, SmallButton.of("Sessions…", "S", this::showRecord));
     return line;
   }
 
   private HBox tabs() {
-    HBox tabs = new HBox(4);
-    tabs.getStyleClass().add("part");
+    HBox tabs = new HBox(3);
+    tabs.getStyleClass().addAll("part", "tabs");
     for (Grid<?> grid : List.of(trades, moves, scans)) {
       tabs.getChildren().add(tab(grid.getAccessibleText(), grid));
     }
     tabs.getChildren()
         .addAll(
+            tab("Decided", decisions),
             tab("Measures", measures),
             tab("What if", whatIf),
             tab("Why not", whyNot),
             tab("Fills in", fillsIn),
-            SmallButton.of("Sessions…", "S", this::showRecord));
+            tab("Journal", journal),
+            tab("Bounds", bounds));
     tables.getToggles().getFirst().setSelected(true);
     return tabs;
   }
@@ -297,6 +320,7 @@ public final class ReviewStage extends BorderPane implements DayStage {
     ToggleButton button = new ToggleButton(name);
     button.getStyleClass().setAll("toggle-button", "small-button");
     button.setFocusTraversable(false);
+    button.setMinWidth(USE_PREF_SIZE);
     button.setToggleGroup(tables);
     button.setUserData(shown);
     button.setOnAction(
@@ -337,10 +361,12 @@ public final class ReviewStage extends BorderPane implements DayStage {
         .addListener((o, was, is) -> settings.setText(workspace.review().settings().words()));
     beforeRecord.setWrapText(true);
     beforeRecord.getStyleClass().add("tone-bad");
+    opening.managedProperty().bind(opening.visibleProperty());
+    opening.visibleProperty().bind(beforeRecord.textProperty().isNotEmpty());
     beforeRecord.managedProperty().bind(beforeRecord.textProperty().isNotEmpty());
     settings.managedProperty().bind(settings.visibleProperty());
     settings.visibleProperty().bind(closeUp.visibleProperty().not());
-    VBox box = new VBox(2, totals, offPlan, beforeRecord, settings);
+    VBox box = new VBox(2, totals, offPlan, beforeRecord, opening, settings);
     box.getStyleClass().addAll("card", "part");
     below.getChildren().addAll(closeUp, box);
     return below;
@@ -349,6 +375,7 @@ public final class ReviewStage extends BorderPane implements DayStage {
   private void theme() {
     List.of(trades, moves, scans).forEach(grid -> grid.theme(workspace.theme().get()));
     measures.theme();
+    decisions.theme();
     whatIf.theme();
     whyNot.theme();
   }
@@ -357,6 +384,7 @@ public final class ReviewStage extends BorderPane implements DayStage {
     DayReview review = workspace.review().review().get();
     lanes.show(review);
     measures.show(review);
+    decisions.show(review);
     if (review == null) {
       six.clear();
       closeUp.clear();
@@ -378,6 +406,15 @@ public final class ReviewStage extends BorderPane implements DayStage {
     beforeRecord.setText(opened(review.beforeRecord()));
   }
 
+  /** Asks for the first of the positions of which the record does not know the opening. */
+  private void askForOpening() {
+    DayReview review = workspace.review().review().get();
+    if (review != null && !review.beforeRecord().isEmpty()) {
+      choose(fillsIn);
+      fillsIn.byHand(review.beforeRecord().getFirst());
+    }
+  }
+
   private static String opened(List<Fill> fills) {
     return fills.isEmpty()
         ? ""
@@ -385,7 +422,7 @@ public final class ReviewStage extends BorderPane implements DayStage {
             + fills.stream()
                 .map(f -> f.symbol() + " " + f.side().word() + " " + f.quantity().toPlainString())
                 .collect(Collectors.joining(", "))
-            + ". Bring in the fills that opened them (F).";
+            + ".";
   }
 
   private static String words(TradeTotals t) {

@@ -1,12 +1,10 @@
 package kelvo.desktop.review;
 
 import java.util.List;
-import javafx.geometry.VPos;
-import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.input.MouseEvent;
-import javafx.scene.layout.Region;
 import javafx.scene.text.TextAlignment;
+import kelvo.desktop.theme.Painted;
 import kelvo.desktop.theme.PointedWords;
 import kelvo.desktop.theme.Theme;
 import kelvo.desktop.theme.Tone;
@@ -16,37 +14,25 @@ import kelvo.review.WhyNotFound.Strip;
 import kelvo.time.DayTime;
 
 /** A strip of the day for each rule: full where it passes, empty where it fails. */
-final class StripsView extends Region {
+final class StripsView extends Painted {
   private static final double ROW = 22;
   private static final double NAME = 190;
   private static final double HEAD = 16;
   private static final double MARGIN = 12;
   private static final int HOURS_APART = 4;
 
-  private final Workspace workspace;
-  private final Canvas canvas = new Canvas();
   private List<Strip> strips = List.of();
 
   StripsView(Workspace workspace) {
-    this.workspace = workspace;
-    getChildren().add(canvas);
-    setMinSize(0, 0);
+    super(workspace.theme());
     PointedWords.of(this, this::describe);
-    workspace.theme().addListener((o, was, is) -> setNeedsLayout(true));
   }
 
   void show(List<Strip> others) {
     strips = others;
     setMinHeight(HEAD + ROW * strips.size());
     setPrefHeight(HEAD + ROW * strips.size());
-    setNeedsLayout(true);
-  }
-
-  @Override
-  protected void layoutChildren() {
-    canvas.setWidth(getWidth());
-    canvas.setHeight(getHeight());
-    paint();
+    repaint();
   }
 
   private double x(long moment) {
@@ -54,16 +40,11 @@ final class StripsView extends Region {
     return NAME + Math.max(0, getWidth() - NAME - MARGIN) * part;
   }
 
-  private void paint() {
-    Theme theme = workspace.theme().get();
-    GraphicsContext g = canvas.getGraphicsContext2D();
-    g.setFill(theme.colour(Tone.CARD));
-    g.fillRect(0, 0, getWidth(), getHeight());
+  @Override
+  protected void paint(GraphicsContext g, Theme theme) {
     if (strips.isEmpty()) {
       return;
     }
-    g.setFont(Theme.condensed(11));
-    g.setTextBaseline(VPos.CENTER);
     g.setTextAlign(TextAlignment.CENTER);
     g.setFill(theme.colour(Tone.FADED));
     for (int hour = HOURS_APART; hour < 20; hour += HOURS_APART) {

@@ -11,6 +11,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import javafx.scene.paint.Color;
@@ -103,6 +104,14 @@ public enum Theme {
       throw new IllegalStateException("the theme has no colour " + tone.token());
     }
     return colour;
+  }
+
+  /** The letters of text as TrueType, for what is written to files. */
+  public static InputStream textFont() {
+    InputStream font =
+        Theme.class.getResourceAsStream(
+            "/kelvo/desktop/fonts/" + TEXT.replace(" ", "") + "_" + WEIGHTS.getFirst() + ".ttf");
+    return Objects.requireNonNull(font, "the fonts that ship with Kelvo are missing");
   }
 
   /** Loads the fonts that ship with Kelvo. Call once, before the first window. */

@@ -53,7 +53,7 @@ public final class SixFiguresRow extends HBox {
         String.valueOf(six.late().trades()),
         six.late().trades() == 0
             ? "none chased"
-            : "cost $" + Numbers.whole(Math.round(six.lateCost())) + " to chase",
+            : "$" + Numbers.whole(Math.round(six.lateCost())) + " to chase",
         "Trades on a hit, but far beyond its price or long after it; what they paid beyond the price of the first hit.",
         six.late().trades() > 0 ? Tone.BAD : Tone.INK);
     tell(

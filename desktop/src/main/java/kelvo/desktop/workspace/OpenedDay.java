@@ -42,6 +42,7 @@ import org.jspecify.annotations.Nullable;
  * @param scanFolder where the trader's scans and universes are kept
  * @param watchlists the trader's own, besides the Ten
  * @param alerts what the trader wants to ring
+ * @param ownRules what the trader keeps or breaks, a sentence each
  * @param mostKept how many symbols the Ten may hold
  * @param earlier the recorded sessions before it
  * @param feed brings what is still to come; null for a recorded session
@@ -60,6 +61,7 @@ public record OpenedDay(
     AlertBook alerts,
     List<Figure> figures,
     List<CheckRule> checks,
+    List<String> ownRules,
     int mostKept,
     List<Scan> scans,
     SessionRun run,
@@ -88,6 +90,7 @@ public record OpenedDay(
         AlertBook.EMPTY,
         figures,
         checks,
+        ownRules,
         mostKept,
         looking,
         played,
@@ -207,6 +210,7 @@ public record OpenedDay(
       List<Watchlist> watchlists,
       AlertBook alerts,
       List<CheckRule> checks,
+      List<String> ownRules,
       int mostKept,
       List<Scan> scans,
       Ledger ledger,
@@ -232,6 +236,7 @@ public record OpenedDay(
           scans.watchlists(),
           scans.alerts(),
           scans.checks(),
+          scans.ownRules(),
           scans.mostKept(),
           scans.scans(universes),
           ledger,
@@ -257,6 +262,7 @@ public record OpenedDay(
           alerts,
           data.figures(),
           checks,
+          ownRules,
           mostKept,
           scans,
           run,

@@ -44,6 +44,7 @@ public final class ScanDesk {
   private final ObservableList<Universe> universes = FXCollections.observableArrayList();
   private final ObjectProperty<Scan> shown;
   private final ReadOnlyObjectWrapper<List<CheckRule>> checks;
+  private final ReadOnlyObjectWrapper<List<String>> ownRules;
   private final ReadOnlyIntegerWrapper mostKept;
   private final ReadOnlyObjectWrapper<List<Figure>> figures;
   private final ScanFolder folder;
@@ -75,6 +76,7 @@ public final class ScanDesk {
     universes.setAll(day.universes());
     figures = new ReadOnlyObjectWrapper<>(day.figures());
     checks = new ReadOnlyObjectWrapper<>(day.checks());
+    ownRules = new ReadOnlyObjectWrapper<>(day.ownRules());
     mostKept = new ReadOnlyIntegerWrapper(day.mostKept());
     folder = day.scanFolder();
     vocabulary = day.vocabulary();
@@ -315,6 +317,17 @@ public final class ScanDesk {
               }
               write(() -> folder.remove(gone));
             });
+  }
+
+  /** The rules that the trader keeps or breaks. */
+  public ReadOnlyObjectProperty<List<String>> ownRules() {
+    return ownRules.getReadOnlyProperty();
+  }
+
+  /** Asks about other rules from now on. */
+  public void askAbout(List<String> rules) {
+    ownRules.set(List.copyOf(rules));
+    write(() -> folder.saveOwnRules(rules));
   }
 
   /** The checks of the morning. */

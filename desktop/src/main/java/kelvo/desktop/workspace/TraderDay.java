@@ -14,7 +14,11 @@ import kelvo.journal.Choice;
 import kelvo.journal.DayBook;
 import kelvo.journal.Decision;
 import kelvo.journal.FocusSpan;
+import kelvo.journal.HandMatch;
+import kelvo.journal.JournalPage;
 import kelvo.journal.Note;
+import kelvo.journal.Remark;
+import kelvo.journal.RuleKept;
 import kelvo.level.Level;
 import kelvo.level.LevelKind;
 import kelvo.scan.Side;
@@ -227,5 +231,56 @@ public final class TraderDay implements DrawnLevels {
     ledger.add(day, note);
     book.set(book.get().with(note));
     listener.told("Noted on " + note.symbol());
+  }
+
+  /**
+   * Says something of the day, a trade or a move in hindsight, in place of what was said before.
+   */
+  public void say(Remark remark) {
+    if (!page().on(remark.subject()).equals(remark)) {
+      ledger.add(day, remark);
+      book.set(book.get().with(page().with(remark)));
+    }
+  }
+
+  /** Says whether one of the trader's own rules was kept. */
+  public void say(RuleKept kept) {
+    RuleKept before = new RuleKept(kept.rule(), page().answerTo(kept.rule()));
+    if (!before.equals(kept)) {
+      enter(kept);
+      listener.undoable().done("an answer", "", () -> enter(before));
+    }
+  }
+
+  private void enter(RuleKept kept) {
+    ledger.add(day, kept);
+    book.set(book.get().with(page().with(kept)));
+  }
+
+  /** Says which move a trade was on. */
+  public void match(HandMatch match) {
+    HandMatch before =
+        page()
+            .matchOf(match.trade())
+            .orElse(new HandMatch(match.trade(), HandMatch.Says.AS_FOUND, 0));
+    if (!before.equals(match)) {
+      enter(match);
+      listener
+          .undoable()
+          .done(
+              "the match of " + match.trade().symbol(),
+              match.trade().symbol(),
+              () -> enter(before));
+      listener.told("Matched " + match.trade().symbol() + " by hand");
+    }
+  }
+
+  private void enter(HandMatch match) {
+    ledger.add(day, match);
+    book.set(book.get().with(page().with(match)));
+  }
+
+  private JournalPage page() {
+    return book.get().page();
   }
 }

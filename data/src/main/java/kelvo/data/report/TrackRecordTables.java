@@ -1,4 +1,4 @@
-package kelvo.cli;
+package kelvo.data.report;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -11,10 +11,10 @@ import kelvo.trackrecord.ResultRange;
 import kelvo.trackrecord.TrackRecord;
 
 /** A track record as the tables of docs/formats.md. Unknown numbers are empty. */
-final class TrackRecordTables {
-  static final List<String> SESSION_COLUMNS =
+public final class TrackRecordTables {
+  public static final List<String> SESSION_COLUMNS =
       List.of("date", "trades", "wins", "losses", "net", "fees", "moves", "ran", "hits");
-  static final List<String> GROUP_COLUMNS =
+  public static final List<String> GROUP_COLUMNS =
       List.of(
           "group",
           "trades",
@@ -38,14 +38,14 @@ final class TrackRecordTables {
           "median_held_s",
           "spread_cost",
           "median_volume_share");
-  static final List<String> EQUITY_COLUMNS =
+  public static final List<String> EQUITY_COLUMNS =
       List.of("date", "account", "symbol", "exit_time", "result", "sum", "fall");
 
   private static final double SECOND = 1e9;
 
   private TrackRecordTables() {}
 
-  static List<List<String>> sessions(TrackRecord record) {
+  public static List<List<String>> sessions(TrackRecord record) {
     return record.sessions().stream().map(TrackRecordTables::session).toList();
   }
 
@@ -64,13 +64,13 @@ final class TrackRecordTables {
   }
 
   /** The columns of a session's trades, with its date before them. */
-  static List<String> tradeColumns() {
+  public static List<String> tradeColumns() {
     List<String> columns = new ArrayList<>(List.of("date"));
     columns.addAll(ReviewTables.TRADE_COLUMNS);
     return columns;
   }
 
-  static List<List<String>> trades(TrackRecord record) {
+  public static List<List<String>> trades(TrackRecord record) {
     List<List<String>> rows = new ArrayList<>();
     record
         .trades()
@@ -83,7 +83,7 @@ final class TrackRecordTables {
     return rows;
   }
 
-  static List<List<String>> groups(TrackRecord record, TradeGrouping grouping) {
+  public static List<List<String>> groups(TrackRecord record, TradeGrouping grouping) {
     return ResultRange.of(record, grouping).stream().map(TrackRecordTables::group).toList();
   }
 
@@ -115,7 +115,7 @@ final class TrackRecordTables {
         ReviewTables.number(group.medianVolumeShare()));
   }
 
-  static List<List<String>> equity(TrackRecord record) {
+  public static List<List<String>> equity(TrackRecord record) {
     return record.equity().stream().map(TrackRecordTables::point).toList();
   }
 

@@ -1,4 +1,4 @@
-package kelvo.cli;
+package kelvo.data.report;
 
 import java.math.BigDecimal;
 import java.math.RoundingMode;
@@ -16,8 +16,8 @@ import kelvo.time.DayTime;
 import kelvo.trade.Trade;
 
 /** A review as the tables of docs/formats.md. Unknown numbers are empty. */
-final class ReviewTables {
-  static final List<String> TRADE_COLUMNS =
+public final class ReviewTables {
+  public static final List<String> TRADE_COLUMNS =
       List.of(
           "account",
           "symbol",
@@ -44,7 +44,7 @@ final class ReviewTables {
           "alert",
           "catalyst",
           "tags");
-  static final List<String> MOVE_COLUMNS =
+  public static final List<String> MOVE_COLUMNS =
       List.of(
           "symbol",
           "side",
@@ -66,7 +66,7 @@ final class ReviewTables {
           "worst_15m",
           "best_60m",
           "worst_60m");
-  static final List<String> SCAN_COLUMNS =
+  public static final List<String> SCAN_COLUMNS =
       List.of(
           "scan",
           "hits",
@@ -82,7 +82,7 @@ final class ReviewTables {
 
   private ReviewTables() {}
 
-  static List<List<String>> trades(DayReview review, LocalDate session) {
+  public static List<List<String>> trades(DayReview review, LocalDate session) {
     return review.trades().stream().map(reviewed -> trade(reviewed, session)).toList();
   }
 
@@ -93,12 +93,12 @@ final class ReviewTables {
     return day == 0 ? time : session.plusDays(day) + "T" + time;
   }
 
-  static String money(BigDecimal dollars) {
+  public static String money(BigDecimal dollars) {
     BigDecimal rounded = dollars.setScale(6, RoundingMode.HALF_EVEN).stripTrailingZeros();
     return rounded.scale() < 0 ? rounded.setScale(0).toPlainString() : rounded.toPlainString();
   }
 
-  static List<String> trade(ReviewedTrade reviewed, LocalDate session) {
+  public static List<String> trade(ReviewedTrade reviewed, LocalDate session) {
     Trade trade = reviewed.trade();
     return List.of(
         trade.account(),
@@ -128,7 +128,7 @@ final class ReviewTables {
         String.join("; ", reviewed.context().tags()));
   }
 
-  static List<List<String>> moves(DayReview review) {
+  public static List<List<String>> moves(DayReview review) {
     return review.moves().stream().map(ReviewTables::move).toList();
   }
 
@@ -160,11 +160,11 @@ final class ReviewTables {
         number(outcome.over(Horizon.HOUR).worst()));
   }
 
-  static List<List<String>> scans(DayReview review) {
+  public static List<List<String>> scans(DayReview review) {
     return scans(review.scans());
   }
 
-  static List<List<String>> scans(List<ScanTotals> scans) {
+  public static List<List<String>> scans(List<ScanTotals> scans) {
     return scans.stream().map(ReviewTables::scan).toList();
   }
 
@@ -183,7 +183,7 @@ final class ReviewTables {
         number(totals.net()));
   }
 
-  static String number(double value) {
+  public static String number(double value) {
     return Unit.COUNT.plain(value);
   }
 }

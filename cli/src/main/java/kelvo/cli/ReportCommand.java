@@ -1,0 +1,78 @@
+package kelvo.cli;
+
+import java.io.IOException;
+import java.io.OutputStream;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Locale;
+import java.util.concurrent.Callable;
+import kelvo.data.ledger.Ledger;
+import kelvo.data.past.PastSessions;
+import kelvo.data.report.Report;
+import kelvo.desktop.theme.Theme;
+import kelvo.desktop.workspace.OpenedDay;
+import kelvo.review.ReviewSettings;
+import kelvo.trackrecord.TrackRecord;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
+import picocli.CommandLine.Option;
+
+/** {@code kelvo report}: a page of the journal, of one session or several, as HTML or PDF. */
+@Command(name = "report", description = "Writes sessions as a report with a picture of each trade.")
+final class ReportCommand implements Callable<Integer> {
+  @Mixin final FolderArguments arguments;
+
+  @Mixin RecordedSessions sessions = new RecordedSessions();
+
+  @Option(
+      names = "--out",
+      paramLabel = "FILE",
+      required = true,
+      description = "where to, ending with .html or .pdf")
+  Path out = Path.of("report.html");
+
+  ReportCommand(Terminal terminal) {
+    arguments = new FolderArguments(terminal);
+  }
+
+  @Override
+  public Integer call() {
+    String name = out.toString().toLowerCase(Locale.ROOT);
+    if (!name.endsWith(".html") && !name.endsWith(".pdf")) {
+      throw new IllegalArgumentException(out + " ends with neither .html nor .pdf");
+    }
+    ReviewSettings settings = arguments.data().settings().review();
+    try (Ledger ledger = Ledger.readOnly(arguments.folder.resolve(OpenedDay.LEDGER))) {
+      PastSessions past = new PastSessions(arguments.folder, ledger, arguments.data().vocabulary());
+      TextProgress progress = new TextProgress(arguments.terminal(), "Writing " + out);
+      TrackRecord record =
+          TrackRecord.of(
+              past.reviews(
+                  sessions.of(arguments),
+                  arguments.wanted(),
+                  settings,
+                  review -> {},
+                  progress.within(0, 0.7)));
+      Report report = Report.of(record, settings, past::session, progress.within(0.7, 1));
+      write(report, name.endsWith(".pdf"));
+      progress.done(1);
+    }
+    arguments.tellFaults();
+    return arguments.exitCode();
+  }
+
+  private void write(Report report, boolean pdf) {
+    try (OutputStream to = Files.newOutputStream(out)) {
+      if (pdf) {
+        report.writePdf(to, Theme::textFont);
+      } else {
+        to.write(report.html().getBytes(StandardCharsets.UTF_8));
+      }
+    } catch (IOException e) {
+      throw new UncheckedIOException(
+          "cannot write to " + out + "; name a file that can be written", e);
+    }
+  }
+}
