@@ -117,4 +117,22 @@ class WhatIfTest {
         .isEqualTo(
             (int) TestSessions.hits(session, changed).stream().filter(h -> h.at() <= END).count());
   }
+
+  @Test
+  void severalSessionsAreTheSumOfEach() {
+    WhatIf one =
+        whatIf(
+            SESSION, highs("change % at least 5%"), highs("change % at least 2%"), DayBook.EMPTY);
+    WhatIf three = WhatIf.together(List.of(one, one, one));
+
+    assertThat(three.sessions()).isEqualTo(3);
+    assertThat(three.of(Kind.NEW)).hasSize(3 * one.of(Kind.NEW).size());
+    assertThat(three.now().totals().hits()).isEqualTo(3 * one.now().totals().hits());
+    assertThat(three.now().totals().hitsPerHour()).isEqualTo(one.now().totals().hitsPerHour());
+    assertThat(three.noise().getFirst().after()).isEqualTo(one.noise().getFirst().after());
+    assertThat(three.medianEarlier()).isEqualTo(one.medianEarlier());
+    assertThat(WhatIf.together(List.of(one)).lines())
+        .extracting(WhatIf.Line::atTheHit)
+        .isEqualTo(one.lines().stream().map(WhatIf.Line::atTheHit).toList());
+  }
 }

@@ -60,6 +60,12 @@ public record DemoSize(
 
   private static final int USUAL = 10;
   private static final int SHARES_A_PRINT = 24;
+  private static final int STORY_SHARES_A_PRINT = 4;
+
+  /** By how much the prints of stories in the sessions before are larger, and fewer. */
+  int storySharesAPrint() {
+    return Math.min(sharesAPrint, STORY_SHARES_A_PRINT);
+  }
 
   /** How many sessions of the demo's trader there are before its own. */
   public static final int RECORD = 20;

@@ -45,7 +45,7 @@ record InventedStock(
   /**
    * The same stock on an earlier session, with another day before it.
    *
-   * @param larger how many times as large its prints are, unless a story happens to it
+   * @param larger how many times as large its prints are
    */
   InventedStock on(
       double closeBefore,
@@ -54,7 +54,7 @@ record InventedStock(
       List<Story.Mark> activityThen,
       int larger,
       @Nullable Story storyThen) {
-    int shares = storyThen == null ? printShares * larger : storyThen.printShares();
+    int shares = larger * (storyThen == null ? printShares : storyThen.printShares());
     return with(closeBefore, 1, priceThen, activityThen, shares, storyThen, closeThen);
   }
 

@@ -16,6 +16,7 @@ import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -260,7 +261,7 @@ public final class LedgerArchive {
 
   /** SQLite would read a broken number less exactly. */
   private static Object[] values(List<String> columns, String[] cells) {
-    Object[] values = cells.clone();
+    Object[] values = Arrays.copyOf(cells, cells.length, Object[].class);
     int rise = columns.indexOf("rise");
     if (rise >= 0) {
       values[rise] = Double.parseDouble(cells[rise]);

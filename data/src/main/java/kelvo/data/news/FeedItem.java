@@ -37,6 +37,12 @@ record FeedItem(
     return new FeedItem(published, name, title, body, terms, known);
   }
 
+  /** Whether it was published in a span of a session. */
+  boolean isWithin(LocalDate session, long from, long to) {
+    long at = DayTime.of(published, session);
+    return at >= from && at <= to;
+  }
+
   /**
    * The item as a catalyst of a session, of the symbols in its terms; when there are none, of those
    * that its headline names. Bodies and titles become plain text.

@@ -1,0 +1,118 @@
+package kelvo.review;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import kelvo.hit.Hit;
+import kelvo.hit.TestSessions;
+import kelvo.journal.Choice;
+import kelvo.journal.DayBook;
+import kelvo.journal.Decision;
+import kelvo.scan.Scan;
+import kelvo.scan.Side;
+import kelvo.session.Session;
+import kelvo.time.DayTime;
+import kelvo.trade.Fill;
+import kelvo.trade.TestFills;
+import org.junit.jupiter.api.Test;
+
+/** The circumstances of a trade, and what became of what was decided. */
+class TradeContextTest {
+  private static final Scan SCAN = TestSessions.scan("risers", List.of(), "change % at least 5%");
+  private static final Scan ALERT = TestSessions.scan("an alert", List.of(), "change % at least 1%");
+  private static final Session SESSION =
+      TestSessions.of(
+          2,
+          tape -> {
+            tape.quote(DayTime.parse("09:59:00"), 0, 99_800, 100, 100_200, 100);
+            TestSessions.print(tape, "09:59:30", 0, 10.00);
+            TestSessions.print(tape, "10:00:00", 0, 10.20);
+            tape.quote(DayTime.parse("10:01:00"), 0, 101_900, 100, 102_100, 100);
+            TestSessions.print(tape, "10:02:00", 0, 10.20);
+            tape.quote(DayTime.parse("10:09:00"), 0, 103_800, 100, 104_200, 100);
+            TestSessions.print(tape, "10:10:00", 0, 10.40);
+            TestSessions.print(tape, "10:20:00", 0, 9.80);
+          });
+
+  private static DayReview review(DayBook book, String until) {
+    List<Hit> hits = TestSessions.hits(SESSION, ALERT);
+    return DayReview.of(
+        SESSION, List.of(SCAN), hits, book, ReviewSettings.DEFAULT, DayTime.parse(until));
+  }
+
+  private static TradeContext context(String... fills) {
+    List<Fill> all = java.util.Arrays.stream(fills).map(TestFills::fill).toList();
+    return review(DayBook.EMPTY.withFills(all), "16:00").trades().getFirst().context();
+  }
+
+  /** Bought at 10.21 with 10.20 in the middle, sold at 10.38 with 10.40: a cent and two cents. */
+  @Test
+  void theSpreadIsWhatFillsPaidBeyondTheMiddle() {
+    assertThat(
+            context("10:03:00 AAAAAA buy 100 10.21", "10:10:00 AAAAAA sell 100 10.38").spreadCost())
+        .isCloseTo(100 * 0.01 + 100 * 0.02, within(1e-9));
+    assertThat(
+            context("10:03:00 AAAAAA buy 100 10.19", "10:10:00 AAAAAA sell 100 10.40").spreadCost())
+        .as("filled inside")
+        .isCloseTo(-1, within(1e-9));
+  }
+
+  @Test
+  void withoutAQuoteTheSpreadIsUnknown() {
+    assertThat(
+            context("09:58:00 AAAAAA buy 100 10.00", "10:10:00 AAAAAA sell 100 10.40").spreadCost())
+        .isNaN();
+  }
+
+  /** Prints of the tests are of 1,000 shares: two of them in the five minutes before 10:02:30. */
+  @Test
+  void sizeIsHeldAgainstTheVolumeOfTheFiveMinutesBefore() {
+    double share =
+        context("10:02:30 AAAAAA buy 300 10.20", "10:10:00 AAAAAA sell 300 10.40").volumeShare();
+    long printed = 3 * SESSION.tape().shares(SESSION.tape().firstOfSymbol(0) + 1);
+
+    assertThat(share).isCloseTo(300.0 / printed, within(1e-9));
+  }
+
+  @Test
+  void theAlertThatRangLastIsNamedForAWhile() {
+    assertThat(
+            context("10:03:00 AAAAAA buy 100 10.21", "10:10:00 AAAAAA sell 100 10.38").alert())
+        .isEqualTo("an alert");
+    assertThat(
+            context("10:19:00 AAAAAA buy 100 10.21", "10:20:00 AAAAAA sell 100 10.38").alert())
+        .isEmpty();
+  }
+
+  @Test
+  void whatWasDroppedSaysWhatItDid() {
+    Decision drop =
+        new Decision("AAAAAA", DayTime.parse("09:59:45"), Choice.DROP, "thin", Side.UP, "", "");
+    Decision again =
+        new Decision("AAAAAA", DayTime.parse("10:05:00"), Choice.DROP, "thin", Side.UP, "later", "");
+    DayBook book = DayBook.EMPTY.with(drop).with(again);
+
+    DecisionReview dropped =
+        DecisionReview.of(SESSION, book, review(book, "16:00")).getFirst();
+
+    assertThat(dropped.since()).as("another word on it is no new choice").isEqualTo(drop.at());
+    assertThat(dropped.over(Horizon.QUARTER_HOUR).best())
+        .isCloseTo(100 * 0.20 / 10.20, within(1e-9));
+    assertThat(dropped.over(Horizon.TO_CLOSE).worst())
+        .isCloseTo(100 * -0.40 / 10.20, within(1e-9));
+    assertThat(dropped.trades()).isEmpty();
+  }
+
+  @Test
+  void whatADecisionDidIsUnknownUntilItsTimeHasPassed() {
+    Decision keep =
+        new Decision("AAAAAA", DayTime.parse("10:00:30"), Choice.KEEP, "news", Side.UP, "", "");
+    DayBook book = DayBook.EMPTY.with(keep);
+
+    DecisionReview early = DecisionReview.of(SESSION, book, review(book, "10:06")).getFirst();
+
+    assertThat(early.over(Horizon.FIVE_MINUTES).best()).isNotNaN();
+    assertThat(early.over(Horizon.QUARTER_HOUR).best()).isNaN();
+  }
+}
