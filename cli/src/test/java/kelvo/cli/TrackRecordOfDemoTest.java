@@ -50,8 +50,8 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 /**
- * Twenty sessions of the demo's trader, and the one of the demo: what the window makes of them, what
- * the commands print, and whether the trader's habits come to light.
+ * Twenty sessions of the demo's trader, and the one of the demo: what the window makes of them,
+ * what the commands print, and whether the trader's habits come to light.
  */
 class TrackRecordOfDemoTest {
   private static final DemoSize SIZE =
@@ -68,8 +68,7 @@ class TrackRecordOfDemoTest {
   static void review() throws IOException {
     DemoFolder.write(folder, SIZE, DemoFolder.SEED, Progress.NONE);
     try (Ledger ledger = Ledger.open(folder.resolve(OpenedDay.LEDGER))) {
-      DemoTrader.prepareRecord(
-          ledger, SIZE, new DataFolder(folder, new ExchangeCalendar()));
+      DemoTrader.prepareRecord(ledger, SIZE, new DataFolder(folder, new ExchangeCalendar()));
       DemoTrader.prepare(ledger, DemoSize.SESSION);
       assertThat(ledger.awaitSaved()).isTrue();
     }
@@ -111,8 +110,7 @@ class TrackRecordOfDemoTest {
                 .filter(rule -> !rule.sentence().startsWith("volume 5m"))
                 .toList());
     looser =
-        WhatIf.together(
-            past.whatIfs(past.recorded(), stairs, changed, settings, Progress.NONE));
+        WhatIf.together(past.whatIfs(past.recorded(), stairs, changed, settings, Progress.NONE));
     looserFile = out.resolve("looser.json");
     Files.writeString(looserFile, ScanFile.write(changed));
   }

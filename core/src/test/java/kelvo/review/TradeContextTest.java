@@ -20,7 +20,8 @@ import org.junit.jupiter.api.Test;
 /** The circumstances of a trade, and what became of what was decided. */
 class TradeContextTest {
   private static final Scan SCAN = TestSessions.scan("risers", List.of(), "change % at least 5%");
-  private static final Scan ALERT = TestSessions.scan("an alert", List.of(), "change % at least 1%");
+  private static final Scan ALERT =
+      TestSessions.scan("an alert", List.of(), "change % at least 1%");
   private static final Session SESSION =
       TestSessions.of(
           2,
@@ -77,11 +78,9 @@ class TradeContextTest {
 
   @Test
   void theAlertThatRangLastIsNamedForAWhile() {
-    assertThat(
-            context("10:03:00 AAAAAA buy 100 10.21", "10:10:00 AAAAAA sell 100 10.38").alert())
+    assertThat(context("10:03:00 AAAAAA buy 100 10.21", "10:10:00 AAAAAA sell 100 10.38").alert())
         .isEqualTo("an alert");
-    assertThat(
-            context("10:19:00 AAAAAA buy 100 10.21", "10:20:00 AAAAAA sell 100 10.38").alert())
+    assertThat(context("10:19:00 AAAAAA buy 100 10.21", "10:20:00 AAAAAA sell 100 10.38").alert())
         .isEmpty();
   }
 
@@ -90,17 +89,16 @@ class TradeContextTest {
     Decision drop =
         new Decision("AAAAAA", DayTime.parse("09:59:45"), Choice.DROP, "thin", Side.UP, "", "");
     Decision again =
-        new Decision("AAAAAA", DayTime.parse("10:05:00"), Choice.DROP, "thin", Side.UP, "later", "");
+        new Decision(
+            "AAAAAA", DayTime.parse("10:05:00"), Choice.DROP, "thin", Side.UP, "later", "");
     DayBook book = DayBook.EMPTY.with(drop).with(again);
 
-    DecisionReview dropped =
-        DecisionReview.of(SESSION, book, review(book, "16:00")).getFirst();
+    DecisionReview dropped = DecisionReview.of(SESSION, book, review(book, "16:00")).getFirst();
 
     assertThat(dropped.since()).as("another word on it is no new choice").isEqualTo(drop.at());
     assertThat(dropped.over(Horizon.QUARTER_HOUR).best())
         .isCloseTo(100 * 0.20 / 10.20, within(1e-9));
-    assertThat(dropped.over(Horizon.TO_CLOSE).worst())
-        .isCloseTo(100 * -0.40 / 10.20, within(1e-9));
+    assertThat(dropped.over(Horizon.TO_CLOSE).worst()).isCloseTo(100 * -0.40 / 10.20, within(1e-9));
     assertThat(dropped.trades()).isEmpty();
   }
 

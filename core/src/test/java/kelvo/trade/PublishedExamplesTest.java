@@ -37,8 +37,9 @@ class PublishedExamplesTest {
   /**
    * HMRC helpsheet HS284, "Shares and Capital Gains Tax", the example of Lobster plc (from memory):
    * 1,000 shares at £4 with costs of £150 and 500 at £4.10 with £80 make a pool of £6,280. Of 700
-   * sold at £4.80 with costs of £100 the gain is £3,360 - £100 - £2,931 = £329, of 400 more at £5.20
-   * with £105 it is £2,080 - £105 - £1,675 = £300. The costs of buying are in the prices here.
+   * sold at £4.80 with costs of £100 the gain is £3,360 - £100 - £2,931 = £329, of 400 more at
+   * £5.20 with £105 it is £2,080 - £105 - £1,675 = £300. The costs of buying are in the prices
+   * here.
    */
   @Test
   void poolsAreSoldAtTheirAverageCost() {

@@ -4,6 +4,10 @@ import static kelvo.desktop.OpenedWindow.until;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.math.BigDecimal;
+import java.nio.file.Files;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.Statement;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -17,12 +21,17 @@ import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextArea;
+import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
+import kelvo.data.calendar.ExchangeCalendar;
 import kelvo.data.fill.FillPart;
+import kelvo.data.folder.DataFolder;
+import kelvo.data.ledger.KeptFills;
 import kelvo.desktop.grid.Grid;
 import kelvo.desktop.review.ReviewStage;
 import kelvo.desktop.workspace.LookedAt;
+import kelvo.desktop.workspace.OpenedDay;
 import kelvo.hit.Hit;
 import kelvo.job.Progress;
 import kelvo.review.DayReview;
@@ -316,6 +325,71 @@ class ReviewStageTest {
     robot.clickOn("Add 2 fills");
     until(() -> opened.workspace.action().get().equals("0 fills added, 2 known already"));
     assertThat(review().trades()).hasSize(before + 1);
+  }
+
+  @Test
+  void fillsThatCannotBeSavedAreNotSaidToBe(FxRobot robot) throws Exception {
+    String day = opened.workspace.day().toString();
+    opened.workspace.ledger().awaitSaved();
+    // The ledger itself refuses fills, as it would on a full disk; the columns have no place.
+    try (Connection other =
+            DriverManager.getConnection(
+                "jdbc:sqlite:" + opened.folder.resolve(OpenedDay.LEDGER).toAbsolutePath());
+        Statement statement = other.createStatement()) {
+      statement.execute(
+          "create trigger full before insert on fill begin select raise(abort, 'disk is full'); end");
+    }
+    Files.createDirectories(opened.folder.resolve("fill-columns.json"));
+    robot.type(KeyCode.F);
+    paste(
+        robot,
+        """
+        Trade Time,Ticker,Action,Shares,Exec Price
+        %s 10:00:00,NOSUCH,bought,10,5.00
+        """
+            .formatted(day));
+    until(() -> robot.lookup("Add 1 fill").tryQuery().isPresent());
+    robot.clickOn("Add 1 fill");
+
+    until(() -> opened.workspace.action().get().startsWith("1 fill added, not saved yet: "));
+    assertThat(opened.workspace.action().get()).contains("its columns could not be kept");
+    assertThat(review()).isNotNull();
+  }
+
+  @Test
+  void whatWasOpenedBeforeTheRecordIsAskedForOnce(FxRobot robot) {
+    String day = opened.workspace.day().toString();
+    robot.type(KeyCode.F);
+    paste(
+        robot,
+        """
+        Trade Time,Ticker,Action,Shares,Exec Price
+        %s 10:00:00,NOSUCH,sold,10,5.00
+        """
+            .formatted(day));
+    until(() -> robot.lookup("Add 1 fill").tryQuery().isPresent());
+    robot.clickOn("Add 1 fill");
+    until(() -> !review().beforeRecord().isEmpty());
+
+    robot.type(KeyCode.T);
+    until(() -> robot.lookup("Say how it was opened").tryQuery().isPresent());
+    robot.clickOn("Say how it was opened");
+    until(() -> robot.lookup("#fill-symbol").<TextField>query().getText().equals("NOSUCH"));
+    WaitForAsyncUtils.waitForAsyncFx(
+        5_000, () -> robot.lookup("#fill-price").<TextField>query().setText("4.50"));
+    robot.clickOn("Look at it");
+    until(() -> robot.lookup("Add 1 fill").tryQuery().isPresent());
+    robot.clickOn("Add 1 fill");
+
+    until(() -> opened.workspace.action().get().startsWith("1 fill added"));
+    assertThat(
+            KeptFills.of(
+                    opened.workspace.ledger(),
+                    new DataFolder(opened.folder, new ExchangeCalendar()),
+                    opened.workspace.day())
+                .carried())
+        .singleElement()
+        .matches(fill -> fill.symbol().equals("NOSUCH") && fill.at() < 0);
   }
 
   private static void paste(FxRobot robot, String rows) {

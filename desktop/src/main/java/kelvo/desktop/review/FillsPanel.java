@@ -286,6 +286,7 @@ final class FillsPanel extends BorderPane {
     answers.askInstead(
         progress -> {
           String forgotten = keep(shown, known);
+          String failed = workspace.ledger().failure();
           FillMapping.Read read = known.read(shown);
           int added = KeptFills.add(workspace.ledger(), read.byDay());
           boolean others = read.byDay().keySet().stream().anyMatch(day -> day.isBefore(today));
@@ -295,7 +296,9 @@ final class FillsPanel extends BorderPane {
               read.fills() - added,
               read.byDay().getOrDefault(today, List.of()),
               others,
-              saved ? "" : workspace.ledger().failure(),
+              saved && failed.equals(workspace.ledger().failure())
+                  ? ""
+                  : workspace.ledger().failure(),
               forgotten);
         },
         this::added);

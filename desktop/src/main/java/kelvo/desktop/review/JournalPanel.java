@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
+import javafx.animation.Animation;
 import javafx.animation.PauseTransition;
 import javafx.geometry.Pos;
 import javafx.scene.control.ComboBox;
@@ -12,6 +13,8 @@ import javafx.scene.control.ScrollPane;
 import javafx.scene.control.SplitPane;
 import javafx.scene.control.TextArea;
 import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -119,6 +122,24 @@ final class JournalPanel extends BorderPane {
       getChildren().addAll(title, text, tags);
       text.textProperty().addListener((o, was, is) -> typed());
       tags.textProperty().addListener((o, was, is) -> typed());
+      // A tab leads on to the tags, and nothing that is written here needs one.
+      text.addEventFilter(
+          KeyEvent.KEY_PRESSED,
+          e -> {
+            if (e.getCode() == KeyCode.TAB) {
+              e.consume();
+              (e.isShiftDown() ? text : tags).requestFocus();
+            }
+          });
+      addEventHandler(
+          KeyEvent.KEY_PRESSED,
+          e -> {
+            if (e.getCode() == KeyCode.ESCAPE) {
+              e.consume();
+              keep();
+              JournalPanel.this.requestFocus();
+            }
+          });
       still.setOnFinished(e -> keep());
       workspace.onClose(this::keep);
     }
@@ -151,7 +172,11 @@ final class JournalPanel extends BorderPane {
       show(workspace.book().get().page());
     }
 
+    /** Shows what is kept, unless the trader is writing something else. */
     void show(JournalPage page) {
+      if (still.getStatus() == Animation.Status.RUNNING) {
+        return;
+      }
       Subject about = subject;
       Remark said = about == null ? Remark.none(Subject.SESSION) : page.on(about);
       showing = true;
@@ -168,6 +193,14 @@ final class JournalPanel extends BorderPane {
       }
       showing = false;
     }
+  }
+
+  /** Lets something be written about the trade or move that was chosen, else about the session. */
+  void write() {
+    // What has just come into sight takes the focus only once it has been laid out.
+    applyCss();
+    layout();
+    (ofSubject.subject == null ? ofSession : ofSubject).text.requestFocus();
   }
 
   /** Asks for a trade from now on. */

@@ -174,7 +174,10 @@ public final class ReviewStage extends BorderPane implements DayStage {
       case W -> choose(whatIf);
       case Y -> choose(whyNot);
       case F -> choose(fillsIn);
-      case N -> choose(journal);
+      case N -> {
+        choose(journal);
+        journal.write();
+      }
       case D -> choose(decisions);
       case B -> choose(bounds);
       default -> {

@@ -100,6 +100,11 @@ public final class KelvoWindow extends Application {
     }
   }
 
+  /** What it works on; null while no day is open. */
+  @Nullable Workspace opened() {
+    return workspace;
+  }
+
   /** Fills the window with a page of its own, which knows nothing of the keys of a day. */
   private static void put(Stage stage, Parent page) {
     Scene before = stage.getScene();

@@ -22,6 +22,7 @@ public final class SixFiguresRow extends HBox {
       cells.add(new FigureCell());
     }
     getChildren().addAll(cells);
+    cells.getFirst().figure().setId("net");
     clear();
   }
 

@@ -5,10 +5,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
 import java.util.function.BooleanSupplier;
+import java.util.stream.Stream;
 import javafx.application.Platform;
 import javafx.scene.control.Button;
 import javafx.scene.control.Labeled;
@@ -17,6 +19,7 @@ import javafx.stage.Stage;
 import kelvo.desktop.RealWindow;
 import kelvo.desktop.theme.Theme;
 import kelvo.desktop.workspace.OpenedDay;
+import kelvo.desktop.workspace.OtherDay;
 import kelvo.job.Progress;
 import kelvo.sim.DemoFolder;
 import kelvo.sim.DemoSize;
@@ -126,6 +129,26 @@ class KelvoWindowTest {
         20,
         TimeUnit.SECONDS,
         () -> WaitForAsyncUtils.waitForAsyncFx(5_000, () -> so.getAsBoolean()));
+  }
+
+  @Test
+  void anotherDateOfTheFolderOpensInTheSameWindowAtTheSameTimeOfDay() throws Exception {
+    LocalDate earlier = DATE.minusDays(1);
+    Path sessions = folder.resolve("sessions");
+    Path copied = Files.createDirectories(sessions.resolve(earlier.toString()));
+    try (Stream<Path> files = Files.list(sessions.resolve(DATE.toString()))) {
+      for (Path file : files.toList()) {
+        Files.copy(file, copied.resolve(file.getFileName()), StandardCopyOption.REPLACE_EXISTING);
+      }
+    }
+    open(dated(DATE));
+    until(this::showsTheDay);
+    WaitForAsyncUtils.waitForAsyncFx(
+        5_000, () -> window.opened().open(new OtherDay(earlier, DayTime.of(11, 5), "TIDARC")));
+
+    until(() -> window.opened() != null && window.opened().day().equals(earlier));
+    until(() -> window.opened().now() == DayTime.of(11, 5));
+    assertThat(window.opened().focus().get()).isEqualTo("TIDARC");
   }
 
   @Test
