@@ -7,7 +7,6 @@ import java.util.Map;
 import java.util.Optional;
 import kelvo.field.Field;
 import kelvo.field.RecentHits;
-import kelvo.replay.TapeListener;
 import kelvo.rule.LooserRule;
 import kelvo.rule.Rule;
 import kelvo.scan.Scan;
@@ -21,7 +20,7 @@ import org.jspecify.annotations.Nullable;
  * How near one symbol came to each bound of a scan while all other rules held: after each of its
  * events and as each second begins, for a scan that only waits for its rules.
  */
-final class NearMisses implements TapeListener {
+final class NearMisses implements SymbolWatcher {
   private final Phases phases;
   private final Scan scan;
   private final List<Asked> asked = new ArrayList<>();
@@ -69,7 +68,8 @@ final class NearMisses implements TapeListener {
   }
 
   /** Whom to ask about, before anything is heard. */
-  void look(SymbolState wanted) {
+  @Override
+  public void look(SymbolState wanted) {
     state = wanted;
   }
 

@@ -8,7 +8,6 @@ import java.util.Map;
 import java.util.Set;
 import kelvo.field.StateValues;
 import kelvo.hit.Hit;
-import kelvo.replay.TapeListener;
 import kelvo.review.WhyNotFound.Answer;
 import kelvo.review.WhyNotFound.Strip;
 import kelvo.rule.Rule;
@@ -20,7 +19,7 @@ import kelvo.time.DayTime;
 import org.jspecify.annotations.Nullable;
 
 /** Asks every rule as each minute ends. */
-final class RuleStrips implements TapeListener {
+final class RuleStrips implements SymbolWatcher {
   private final Session session;
   private final Scan scan;
   private final Map<String, List<RuleCheck>> checks = new LinkedHashMap<>();
@@ -46,7 +45,8 @@ final class RuleStrips implements TapeListener {
   }
 
   /** Whom to ask about, before anything is heard. */
-  void look(SymbolState asked) {
+  @Override
+  public void look(SymbolState asked) {
     state = asked;
   }
 

@@ -376,4 +376,24 @@ class DayReviewTest {
         .extracting(ScanTotals::scan, ScanTotals::trades)
         .containsExactly(tuple("risers", 0), tuple(LevelHits.LEVELS, 1));
   }
+
+  @Test
+  void aHitSaysWhatItsRulesAskedForThen() {
+    assertThat(WhyItHit.words(HITS.getFirst(), RISERS))
+        .isEqualTo("risers, enters scan: change % 5.0");
+    assertThat(WhyItHit.words(HITS.getFirst().bare(), RISERS)).isEqualTo("risers, enters scan");
+  }
+
+  @Test
+  void movesAreMeasuredByWhatBecameOfThem() {
+    DayReview review = review(trading("10:01:00", 10.60, "10:20:00", 12.00), "16:00");
+
+    List<MoveGroup> groups = MoveGroup.byVerdict(review.moves());
+
+    assertThat(groups)
+        .extracting(MoveGroup::name, MoveGroup::moves)
+        .containsExactly(tuple("taken", 1), tuple("missed", 1));
+    assertThat(groups.getFirst().best(Horizon.HALF_HOUR))
+        .isEqualTo(review.moves().getFirst().outcome().halfHour().best());
+  }
 }

@@ -11,6 +11,8 @@ import kelvo.hit.TestSessions;
 import kelvo.job.Progress;
 import kelvo.review.WhyNotFound.Answer;
 import kelvo.review.WhyNotFound.Looser;
+import kelvo.rule.RuleSentence;
+import kelvo.rule.Vocabulary;
 import kelvo.scan.Scan;
 import kelvo.session.Session;
 import kelvo.time.DayTime;
@@ -157,5 +159,38 @@ class WhyNotFoundTest {
                     part -> {
                       throw new CancellationException();
                     }));
+  }
+
+  @Test
+  void aGroupOfWhichNoRuleHeldIsLeftOutAsAWhole() {
+    Scan scan =
+        TestSessions.scan("busy", List.of(), "change % at least 5%")
+            .withAnyOf(
+                List.of(
+                    RuleSentence.parseAny(
+                        "volume at least 50K or price at least 100", Vocabulary.DEFAULT)));
+
+    WhyNotFound why = why(scan, 0);
+
+    assertThat(why.found()).isEmpty();
+    assertThat(why.looser())
+        .extracting(Looser::words, looser -> DayTime.seconds(looser.at()))
+        .containsExactly(tuple("without volume at least 50K or price at least 100", "10:00:00"));
+    assertThat(why.why()).isEmpty();
+  }
+
+  @Test
+  void aMoveSaysWhenItWouldHaveBeenHitWithoutEachRule() {
+    Scan scan = TestSessions.scan("busy", List.of(), "change % at least 10%", "volume at least 1K");
+    Move move =
+        Moves.of(SESSION, TestSessions.hits(SESSION, scan), 15 * DayTime.MINUTE, END).getFirst();
+    assertThat(DayTime.seconds(move.start())).isEqualTo("10:20:00");
+
+    List<EarlierHit> earlier = EarlierHit.of(SESSION, scan, move, DayTime.HOUR, Progress.NONE);
+
+    assertThat(earlier)
+        .extracting(EarlierHit::rule, hit -> DayTime.seconds(hit.at()), EarlierHit::price)
+        .containsExactly(tuple("change % at least 10%", "09:40:00", 100_000L));
+    assertThat(EarlierHit.of(SESSION, scan, move, 5 * DayTime.MINUTE, Progress.NONE)).isEmpty();
   }
 }

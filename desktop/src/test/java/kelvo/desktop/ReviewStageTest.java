@@ -36,6 +36,7 @@ import kelvo.hit.Hit;
 import kelvo.job.Progress;
 import kelvo.review.DayReview;
 import kelvo.review.Move;
+import kelvo.review.MoveGroup;
 import kelvo.review.MoveVerdict;
 import kelvo.review.ReviewLane;
 import kelvo.review.ReviewedMove;
@@ -45,6 +46,7 @@ import kelvo.review.TradeGrouping;
 import kelvo.review.TradeVerdict;
 import kelvo.review.VerdictText;
 import kelvo.review.WhatIf;
+import kelvo.review.WhyItHit;
 import kelvo.rule.Rule;
 import kelvo.rule.RuleSentence;
 import kelvo.rule.Vocabulary;
@@ -181,6 +183,14 @@ class ReviewStageTest {
             labels(robot)
                 .contains(first.trade().symbol() + ": " + text.verdict() + ", " + text.because()));
     assertThat(labels(robot)).contains(text.rule(), DayTime.seconds(first.trade().entryAt()));
+    Hit hit = first.move().hits().getFirst();
+    Scan scan =
+        opened.workspace.scans().stream()
+            .filter(one -> one.name().equals(hit.scan()))
+            .findFirst()
+            .orElseThrow();
+    assertThat(labels(robot)).contains("It was hit by " + WhyItHit.words(hit, scan) + ".");
+    until(() -> !robot.lookup("#sooner").<Label>query().getText().isEmpty());
     assertThat(opened.workspace.lookedAt().get())
         .isEqualTo(new LookedAt(first.trade().symbol(), first.trade().entryAt()));
   }
@@ -427,11 +437,15 @@ class ReviewStageTest {
         robot
             .lookup((Node n) -> "What the trades are told apart by".equals(n.getAccessibleText()))
             .query();
-    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> by.setValue("hour"));
+    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> by.setValue("trades by hour"));
     until(
         () ->
             table(robot, "Measures")
                 .rows()
                 .equals(TradeGroup.of(review().trades(), TradeGrouping.HOUR)));
+    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> by.setValue("moves by verdict"));
+    until(() -> !table(robot, "Moves by verdict").rows().isEmpty());
+    assertThat(table(robot, "Moves by verdict").rows())
+        .isEqualTo(MoveGroup.byVerdict(review().moves()));
   }
 }

@@ -1,10 +1,10 @@
 package kelvo.desktop.review;
 
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import javafx.geometry.Pos;
 import javafx.scene.control.ComboBox;
-import javafx.scene.control.Label;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import kelvo.desktop.grid.Grid;
@@ -13,34 +13,81 @@ import kelvo.desktop.theme.Numbers;
 import kelvo.desktop.theme.Tone;
 import kelvo.desktop.workspace.Workspace;
 import kelvo.field.Unit;
+import kelvo.job.LatestAnswer;
 import kelvo.review.DayReview;
+import kelvo.review.Horizon;
+import kelvo.review.MoveGroup;
 import kelvo.review.TradeGroup;
 import kelvo.review.TradeGrouping;
 import org.jspecify.annotations.Nullable;
 
 /** The trades in groups: by scan, hour, price and what else tells them apart. */
 final class MeasuresPanel extends BorderPane {
+  private static final String MOVES = "moves by verdict";
+
   private final Workspace workspace;
+  private final LatestAnswer answers;
   private final ComboBox<String> by = new ComboBox<>();
   private final Grid<TradeGroup> table = new Grid<>("Measures", TradeGroup::name);
+  private final Grid<MoveGroup> ofMoves = new Grid<>("Moves by verdict", MoveGroup::name);
   private @Nullable DayReview review;
 
   MeasuresPanel(Workspace workspace) {
     this.workspace = workspace;
-    Label words = new Label("trades by");
-    words.getStyleClass().addAll("small", "faded");
-    by.getItems().setAll(Arrays.stream(TradeGrouping.values()).map(TradeGrouping::words).toList());
+    answers = workspace.latestAnswer("measuring trades and moves");
+    by.getItems()
+        .setAll(
+            Arrays.stream(TradeGrouping.values()).map(one -> "trades by " + one.words()).toList());
+    by.getItems().add(MOVES);
     by.getSelectionModel().select(TradeGrouping.SCAN.ordinal());
     by.setAccessibleText("What the trades are told apart by");
     by.setFocusTraversable(false);
     by.setOnAction(e -> list());
-    HBox head = new HBox(6, words, by);
+    HBox head = new HBox(6, by);
     head.setAlignment(Pos.CENTER_LEFT);
     head.getStyleClass().addAll("card", "part");
     setTop(head);
     setCenter(table);
     table.columns(columns());
     table.emptyText("No trades up to this moment.");
+    ofMoves.columns(moveColumns());
+    ofMoves.emptyText("No moves up to this moment.");
+  }
+
+  /** What moves did that were taken, passed, missed and dropped. */
+  private static List<GridColumn<MoveGroup>> moveColumns() {
+    List<GridColumn<MoveGroup>> columns =
+        new ArrayList<>(
+            List.of(
+                GridColumn.words("", "What became of them", 92, MoveGroup::name),
+                GridColumn.numbers("moves", "How many", 46, g -> Integer.toString(g.moves())),
+                GridColumn.<MoveGroup>numbers(
+                        "ran",
+                        "Share that ran, with its 95% interval by Wilson",
+                        108,
+                        g ->
+                            g.known() == 0
+                                ? ""
+                                : ReviewColumns.share(g.ran() / (double) g.known())
+                                    + " "
+                                    + ReviewColumns.share(g.interval().low())
+                                    + "–"
+                                    + ReviewColumns.share(g.interval().high()))
+                    .toned(g -> g.known() < ReviewColumns.SMALL_SAMPLE ? Tone.FADED : Tone.INK),
+                GridColumn.numbers(
+                    "gone",
+                    "Median part of the run that was over at the first hit",
+                    46,
+                    g -> ReviewColumns.share(g.medianGone()))));
+    for (Horizon horizon : Horizon.values()) {
+      columns.add(
+          GridColumn.numbers(
+              "to " + horizon.words(),
+              "Median best price for the move's side until then, against the first that could be had",
+              66,
+              g -> Double.isNaN(g.best(horizon)) ? "" : Numbers.percent(g.best(horizon))));
+    }
+    return columns;
   }
 
   private static List<GridColumn<TradeGroup>> columns() {
@@ -51,7 +98,7 @@ final class MeasuresPanel extends BorderPane {
         GridColumn.<TradeGroup>numbers(
                 "won",
                 "Share of results above zero, with its 95% interval by Wilson",
-                108,
+                122,
                 MeasuresPanel::won)
             .toned(g -> g.totals().trades() < ReviewColumns.SMALL_SAMPLE ? Tone.FADED : Tone.INK),
         GridColumn.<TradeGroup>numbers(
@@ -68,7 +115,7 @@ final class MeasuresPanel extends BorderPane {
         GridColumn.numbers(
             "a trade $",
             "Expectancy: the mean result",
-            78,
+            90,
             g -> Numbers.money(g.totals().expectancy())),
         GridColumn.numbers(
             "a share $",
@@ -85,6 +132,31 @@ final class MeasuresPanel extends BorderPane {
             "The most wins and the most losses in a row",
             46,
             g -> g.longestWin() + " / " + g.longestLoss()),
+        GridColumn.numbers(
+            "held",
+            "From the first fill to the last, in the median",
+            60,
+            g -> Double.isNaN(g.medianHeld()) ? "" : ReviewColumns.lateness((long) g.medianHeld())),
+        GridColumn.numbers(
+            "captured",
+            "The part of the move's best run that was taken, in the median",
+            52,
+            g -> ReviewColumns.share(g.medianCaptured())),
+        GridColumn.numbers(
+            "R",
+            "The result over the money at risk to the stop, in the median of those with a stop",
+            36,
+            g -> Numbers.fixed(g.medianR(), 1)),
+        GridColumn.numbers(
+            "spread $",
+            "What fills paid beyond the middle of the quotes that stood; below zero when filled inside",
+            58,
+            g -> Numbers.money(g.spreadCost())),
+        GridColumn.numbers(
+            "of volume",
+            "Shares opened over those printed in the five minutes before, in the median",
+            56,
+            g -> ReviewColumns.share(g.medianVolumeShare())),
         GridColumn.numbers(
             "late by",
             "From the move's first hit to the entry, in the median",
@@ -112,12 +184,22 @@ final class MeasuresPanel extends BorderPane {
 
   private void list() {
     DayReview shown = review;
-    TradeGrouping grouping =
-        TradeGrouping.values()[Math.max(0, by.getSelectionModel().getSelectedIndex())];
-    table.rows(shown == null ? List.of() : TradeGroup.of(shown.trades(), grouping));
+    boolean moves = MOVES.equals(by.getValue());
+    setCenter(moves ? ofMoves : table);
+    if (shown == null) {
+      table.rows(List.of());
+      ofMoves.rows(List.of());
+    } else if (moves) {
+      answers.ask(progress -> MoveGroup.byVerdict(shown.moves()), ofMoves::rows);
+    } else {
+      TradeGrouping grouping =
+          TradeGrouping.values()[Math.max(0, by.getSelectionModel().getSelectedIndex())];
+      answers.ask(progress -> TradeGroup.of(shown.trades(), grouping), table::rows);
+    }
   }
 
   void theme() {
     table.theme(workspace.theme().get());
+    ofMoves.theme(workspace.theme().get());
   }
 }

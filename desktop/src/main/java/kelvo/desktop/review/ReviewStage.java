@@ -50,7 +50,7 @@ public final class ReviewStage extends BorderPane implements DayStage {
   private final ReadOnlyStringWrapper nextStep = new ReadOnlyStringWrapper("");
   private final SixFiguresRow six = new SixFiguresRow();
   private final LanesView lanes;
-  private final CloseUp closeUp = new CloseUp();
+  private final CloseUp closeUp;
   private final Grid<ReviewedTrade> trades =
       new Grid<>("Trades", t -> t.trade().entryAt() + t.trade().symbol());
   private final Grid<ReviewedMove> moves =
@@ -78,6 +78,7 @@ public final class ReviewStage extends BorderPane implements DayStage {
   /** The stage of a window. */
   public ReviewStage(Workspace workspace) {
     this.workspace = workspace;
+    closeUp = new CloseUp(workspace);
     lanes = new LanesView(workspace, this::choose, this::choose);
     measures = new MeasuresPanel(workspace);
     whatIf = new WhatIfPanel(workspace);
@@ -367,8 +368,10 @@ public final class ReviewStage extends BorderPane implements DayStage {
     opening.managedProperty().bind(opening.visibleProperty());
     opening.visibleProperty().bind(beforeRecord.textProperty().isNotEmpty());
     beforeRecord.managedProperty().bind(beforeRecord.textProperty().isNotEmpty());
-    settings.managedProperty().bind(settings.visibleProperty());
-    settings.visibleProperty().bind(closeUp.visibleProperty().not());
+    for (Label line : List.of(totals, offPlan, settings)) {
+      line.managedProperty().bind(line.visibleProperty());
+      line.visibleProperty().bind(closeUp.visibleProperty().not());
+    }
     VBox box = new VBox(2, totals, offPlan, beforeRecord, opening, settings);
     box.getStyleClass().addAll("card", "part");
     below.getChildren().addAll(closeUp, box);
