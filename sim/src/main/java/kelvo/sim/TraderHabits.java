@@ -203,19 +203,19 @@ final class TraderHabits {
     String out = "15:21:30";
     Map<Integer, Long> bought = newest(stocks, trades, in);
     Map<Integer, Long> sold = newest(stocks, trades, out);
-    int worst = -1;
+    Map.Entry<Integer, Long> worst = null;
     double change = Double.POSITIVE_INFINITY;
     for (Map.Entry<Integer, Long> price : bought.entrySet()) {
       double fell = (double) sold.getOrDefault(price.getKey(), price.getValue()) / price.getValue();
       if (fell < change) {
         change = fell;
-        worst = price.getKey();
+        worst = price;
       }
     }
-    if (worst >= 0) {
-      long shares =
-          Math.max(10, Math.round(AFTERNOON_DOLLARS / Price.dollars(bought.get(worst)) / 10) * 10);
-      String symbol = stocks.get(worst).symbol();
+    if (worst != null) {
+      double dollars = Price.dollars(worst.getValue());
+      long shares = Math.max(10, Math.round(AFTERNOON_DOLLARS / dollars / 10) * 10);
+      String symbol = stocks.get(worst.getKey()).symbol();
       orders.add(new InventedOrder(in, symbol, FillSide.BUY, shares));
       orders.add(new InventedOrder(out, symbol, FillSide.SELL, shares));
     }

@@ -310,7 +310,7 @@ final class FillsPanel extends BorderPane {
       mappings.keep(shown, known);
       return "";
     } catch (UncheckedIOException e) {
-      return e.getMessage();
+      return String.valueOf(e.getMessage());
     }
   }
 

@@ -15,8 +15,10 @@ public abstract class Painted extends Region {
   /**
    * Nothing is painted yet.
    *
-   * @param theme the look; painted again when it changes
+   * @param theme the look; painted again when it changes, which no listener hears of before the
+   *     part is whole: both belong to the window's thread
    */
+  @SuppressWarnings("this-escape")
   protected Painted(ObservableValue<Theme> theme) {
     this.theme = theme;
     getChildren().add(canvas);
