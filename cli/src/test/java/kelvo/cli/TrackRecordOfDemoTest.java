@@ -91,7 +91,7 @@ class TrackRecordOfDemoTest {
         new PastReview(
             DemoSize.SESSION,
             now,
-            DecisionReview.of(day.session(), day.book(), now),
+            DecisionReview.of(day.session(), day.book(), day.watchlists(), now),
             day.book().page()));
     record = TrackRecord.of(reviews);
     whatIf(day, past, settings);

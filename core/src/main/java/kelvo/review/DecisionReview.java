@@ -2,6 +2,7 @@ package kelvo.review;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalInt;
@@ -11,11 +12,15 @@ import kelvo.journal.Decision;
 import kelvo.scan.Side;
 import kelvo.session.Session;
 import kelvo.state.PricePath;
+import kelvo.time.DayTime;
+import kelvo.watchlist.Watchlist;
 
 /**
- * What became of a symbol that was kept, watched or dropped.
+ * What became of a symbol that was kept, watched or dropped, or that stood on one of the trader's
+ * lists.
  *
- * @param decision the decision on it that was in force last
+ * @param decision the decision on it that was in force last; undecided when it only stood on a list
+ * @param lists the trader's own lists that it stood on, besides the Ten
  * @param since when its choice was made, {@link kelvo.time.DayTime}
  * @param moves how many moves it had after that
  * @param ran how many of them are known to have run
@@ -25,12 +30,14 @@ import kelvo.state.PricePath;
  */
 public record DecisionReview(
     Decision decision,
+    List<String> lists,
     long since,
     int moves,
     int ran,
     Map<Horizon, Excursion> after,
     List<ReviewedTrade> trades) {
   public DecisionReview {
+    lists = List.copyOf(lists);
     after = Map.copyOf(after);
     trades = List.copyOf(trades);
   }
@@ -45,16 +52,31 @@ public record DecisionReview(
     return trades.stream().mapToDouble(ReviewedTrade::result).sum();
   }
 
-  /** All symbols that were decided on up to the moment of a review: kept, watched, dropped. */
-  public static List<DecisionReview> of(Session session, DayBook book, DayReview review) {
+  /**
+   * All symbols that were decided on up to the moment of a review, kept ones first, and those of the
+   * session that only stood on a list.
+   *
+   * @param lists the trader's own as they were on the day
+   */
+  public static List<DecisionReview> of(
+      Session session, DayBook book, List<Watchlist> lists, DayReview review) {
+    Map<String, Decision> decided = new LinkedHashMap<>(book.decidedAt(review.until()));
+    lists.stream()
+        .flatMap(list -> list.symbols().stream())
+        .filter(symbol -> session.numberOf(symbol).isPresent())
+        .forEach(symbol -> decided.computeIfAbsent(symbol, DecisionReview::undecided));
     List<DecisionReview> all = new ArrayList<>();
-    for (Decision decision : book.decidedAt(review.until()).values()) {
-      all.add(of(session, book, review, decision));
+    for (Decision decision : decided.values()) {
+      all.add(of(session, book, lists, review, decision));
     }
     all.sort(
         Comparator.comparing((DecisionReview d) -> place(d.decision().choice()))
             .thenComparingLong(DecisionReview::since));
     return all;
+  }
+
+  private static Decision undecided(String symbol) {
+    return new Decision(symbol, DayTime.FIRST, Choice.UNDECIDED, "", Side.UP, "", "");
   }
 
   private static int place(Choice choice) {
@@ -67,7 +89,11 @@ public record DecisionReview(
   }
 
   private static DecisionReview of(
-      Session session, DayBook book, DayReview review, Decision decision) {
+      Session session,
+      DayBook book,
+      List<Watchlist> lists,
+      DayReview review,
+      Decision decision) {
     long since = since(book, decision);
     String symbol = decision.symbol();
     List<ReviewedMove> moves =
@@ -81,6 +107,10 @@ public record DecisionReview(
             : PricePath.of(session, number.getAsInt(), review.until());
     return new DecisionReview(
         decision,
+        lists.stream()
+            .filter(list -> list.symbols().contains(symbol))
+            .map(Watchlist::name)
+            .toList(),
         since,
         moves.size(),
         (int) moves.stream().filter(ReviewedMove::ran).count(),

@@ -1,6 +1,7 @@
 package kelvo.review;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.tuple;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
@@ -15,6 +16,7 @@ import kelvo.session.Session;
 import kelvo.time.DayTime;
 import kelvo.trade.Fill;
 import kelvo.trade.TestFills;
+import kelvo.watchlist.Watchlist;
 import org.junit.jupiter.api.Test;
 
 /** The circumstances of a trade, and what became of what was decided. */
@@ -93,7 +95,7 @@ class TradeContextTest {
             "AAAAAA", DayTime.parse("10:05:00"), Choice.DROP, "thin", Side.UP, "later", "");
     DayBook book = DayBook.EMPTY.with(drop).with(again);
 
-    DecisionReview dropped = DecisionReview.of(SESSION, book, review(book, "16:00")).getFirst();
+    DecisionReview dropped = DecisionReview.of(SESSION, book, List.of(), review(book, "16:00")).getFirst();
 
     assertThat(dropped.since()).as("another word on it is no new choice").isEqualTo(drop.at());
     assertThat(dropped.over(Horizon.QUARTER_HOUR).best())
@@ -108,9 +110,24 @@ class TradeContextTest {
         new Decision("AAAAAA", DayTime.parse("10:00:30"), Choice.KEEP, "news", Side.UP, "", "");
     DayBook book = DayBook.EMPTY.with(keep);
 
-    DecisionReview early = DecisionReview.of(SESSION, book, review(book, "10:06")).getFirst();
+    DecisionReview early = DecisionReview.of(SESSION, book, List.of(), review(book, "10:06")).getFirst();
 
     assertThat(early.over(Horizon.FIVE_MINUTES).best()).isNotNaN();
     assertThat(early.over(Horizon.QUARTER_HOUR).best()).isNaN();
+  }
+
+  @Test
+  void whoOnlyStoodOnAListIsThereToo() {
+    Watchlist own = Watchlist.of("leaders", List.of("BBBBBB", "NOSUCH"));
+    Decision keep =
+        new Decision("AAAAAA", DayTime.parse("09:00:00"), Choice.KEEP, "news", Side.UP, "", "");
+    DayBook book = DayBook.EMPTY.with(keep);
+
+    assertThat(DecisionReview.of(SESSION, book, List.of(own), review(book, "16:00")))
+        .extracting(
+            one -> one.decision().symbol(), one -> one.decision().choice(), DecisionReview::lists)
+        .containsExactly(
+            tuple("AAAAAA", Choice.KEEP, List.of()),
+            tuple("BBBBBB", Choice.UNDECIDED, List.of("leaders")));
   }
 }

@@ -181,7 +181,11 @@ class SaturdayReviewTest {
     until(() -> robot.lookup((Node n) -> n == table(robot, "Decided")).tryQuery().isPresent());
     assertThat(table(robot, "Decided").rows())
         .isEqualTo(
-            DecisionReview.of(opened.workspace.session(), opened.workspace.book().get(), review()));
+            DecisionReview.of(
+                opened.workspace.session(),
+                opened.workspace.book().get(),
+                opened.workspace.lists().lists().get(),
+                review()));
     robot.type(KeyCode.M);
     until(() -> robot.lookup((Node n) -> n == table(robot, "Measures")).tryQuery().isPresent());
     robot.type(KeyCode.B);

@@ -26,6 +26,11 @@ public record WantedHits(List<Scan> scans, List<Watchlist> lists, AlertBook aler
         scans, book.levels(), AlertScans.on(day, lists, book, scans).of(alerts.alerts()));
   }
 
+  /** The lists as they are on a day. */
+  public List<Watchlist> listsOn(LocalDate day) {
+    return lists.stream().map(list -> list.on(day)).toList();
+  }
+
   /** The same with other scans. */
   WantedHits with(List<Scan> others) {
     return new WantedHits(others, lists, alerts);

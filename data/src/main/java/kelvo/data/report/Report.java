@@ -41,6 +41,7 @@ import java.util.Map;
 import java.util.function.Function;
 import java.util.function.Supplier;
 import kelvo.job.Progress;
+import kelvo.journal.Choice;
 import kelvo.journal.Decision;
 import kelvo.journal.Remark;
 import kelvo.journal.RuleKept;
@@ -70,7 +71,7 @@ public record Report(String html) {
       body { font-family: 'IBM Plex Sans', sans-serif; font-size: 10pt; color: #1f2430; margin: 18pt; }
       h1 { font-size: 16pt; } h2 { font-size: 12pt; margin-top: 14pt; } h3 { font-size: 10pt; margin-bottom: 2pt; }
       table { border-collapse: collapse; width: 100%; } td, th { padding: 2pt 5pt; text-align: left; border-bottom: 0.5pt solid #ddd6c8; }
-      td.n, th.n { text-align: right; } .good { color: #1f7a55; } .bad { color: #96304f; } .faded { color: #6c6a64; }
+      td.n, th.n { text-align: right; white-space: nowrap; } table { margin-bottom: 8pt; } .good { color: #1f7a55; } .bad { color: #96304f; } .faded { color: #6c6a64; }
       .trade { page-break-inside: avoid; margin-top: 8pt; } img { width: 420pt; }
       """;
 
@@ -101,9 +102,9 @@ public record Report(String html) {
                             h1(name),
                             figures(record.figures()),
                             iff(record.sessions().size() > 1, sessions(record)),
+                            each(days, day -> day),
                             h2("Scans"),
                             scans(record.scans()),
-                            each(days, day -> day),
                             p(settings.words()).withClass("faded")))
                     .attr("xmlns", "http://www.w3.org/1999/xhtml")));
   }
@@ -204,13 +205,17 @@ public record Report(String html) {
         record.trades().stream()
             .filter(trade -> trade.context().date().equals(day.date()))
             .toList();
+    List<DecisionReview> decided =
+        day.decisions().stream()
+            .filter(one -> one.decision().choice() != Choice.UNDECIDED)
+            .toList();
     Map<LocalDate, Session> read = new HashMap<>();
     Remark said = day.page().on(Subject.SESSION);
     return div(
         h2(day.date().toString()),
         words(said),
         each(day.page().rules(), Report::rule),
-        iff(!day.decisions().isEmpty(), decisions(day.decisions())),
+        iff(!decided.isEmpty(), decisions(decided)),
         each(
             trades,
             trade ->
@@ -241,7 +246,7 @@ public record Report(String html) {
         tr(
             th("decided"),
             th("symbol"),
-            th("at"),
+            number("at"),
             th("why"),
             th("plan"),
             number("best in 30 min"),
@@ -254,7 +259,7 @@ public record Report(String html) {
               return tr(
                   td(decision.choice().word()),
                   td(decision.symbol()),
-                  td(DayTime.minutes(one.since())),
+                  td(DayTime.minutes(one.since())).withClass("n"),
                   td(decision.reason()),
                   td(decision.plan()),
                   td(percent(one.over(Horizon.HALF_HOUR).best())).withClass("n"),

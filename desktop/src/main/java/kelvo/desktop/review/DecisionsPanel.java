@@ -14,6 +14,7 @@ import kelvo.review.DayReview;
 import kelvo.review.DecisionReview;
 import kelvo.review.Horizon;
 import kelvo.time.DayTime;
+import kelvo.watchlist.Watchlist;
 import org.jspecify.annotations.Nullable;
 
 /** Who was kept, watched and dropped, why, with which plan, and what each did afterwards. */
@@ -37,7 +38,9 @@ final class DecisionsPanel extends BorderPane {
       return;
     }
     DayBook book = workspace.book().get();
-    answers.ask(progress -> DecisionReview.of(workspace.session(), book, review), table::rows);
+    List<Watchlist> lists = workspace.wanted().listsOn(workspace.day());
+    answers.ask(
+        progress -> DecisionReview.of(workspace.session(), book, lists, review), table::rows);
   }
 
   /** Walks down the rows. */
@@ -52,14 +55,20 @@ final class DecisionsPanel extends BorderPane {
   private static List<GridColumn<DecisionReview>> columns() {
     return List.of(
         GridColumn.<DecisionReview>words(
-            "", "What was decided", 52, one -> one.decision().choice().word()),
+            "",
+            "What was decided",
+            52,
+            one ->
+                one.decision().choice() == Choice.UNDECIDED
+                    ? "listed"
+                    : one.decision().choice().word()),
         GridColumn.words("symbol", "The symbol", 60, one -> one.decision().symbol()),
         GridColumn.numbers("at", "When it was decided", 40, one -> DayTime.minutes(one.since())),
-        GridColumn.words("why", "The reason given", 112, one -> one.decision().reason()),
+        GridColumn.words("why", "The reason given", 96, one -> one.decision().reason()),
         GridColumn.words(
             "plan",
             "Side, when, and the line of plan",
-            112,
+            96,
             one ->
                 one.decision().choice() == Choice.KEEP
                     ? one.decision().side().word()
@@ -67,6 +76,11 @@ final class DecisionsPanel extends BorderPane {
                         + one.decision().bucket()
                         + (one.decision().plan().isEmpty() ? "" : ": " + one.decision().plan())
                     : ""),
+        GridColumn.words(
+            "lists",
+            "The lists of your own that it stood on, besides the Ten",
+            70,
+            one -> String.join(", ", one.lists())),
         GridColumn.numbers(
             "ran",
             "How many of its moves after that ran",

@@ -42,6 +42,7 @@ import kelvo.trackrecord.PastReview;
 import kelvo.trackrecord.Period;
 import kelvo.trackrecord.ResultRange;
 import kelvo.trackrecord.TrackRecord;
+import kelvo.watchlist.Watchlist;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -358,6 +359,7 @@ public final class TrackRecordPane extends BorderPane {
         wantedDates().stream().filter(reviewed::containsKey).map(reviewed::get).toList();
     DayReview now = workspace.review().review().get();
     DayBook book = workspace.book().get();
+    List<Watchlist> lists = workspace.wanted().listsOn(workspace.day());
     boolean today = wantedDates().contains(workspace.day());
     String ofAccount = account.getValue();
     String ofTag = tag.getValue();
@@ -373,7 +375,7 @@ public final class TrackRecordPane extends BorderPane {
                 new PastReview(
                     workspace.day(),
                     now,
-                    DecisionReview.of(workspace.session(), book, now),
+                    DecisionReview.of(workspace.session(), book, lists, now),
                     book.page()));
           }
           TrackRecord whole = TrackRecord.of(sessions).over(over, on);
