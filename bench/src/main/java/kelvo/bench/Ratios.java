@@ -19,7 +19,9 @@ import org.openjdk.jmh.util.Statistics;
  */
 public final class Ratios {
   private static final List<String> SUBJECTS =
-      List.of("replay", "seek", "scans", "peers", "growth", "latency", "paint", "live", "whole");
+      List.of(
+          "replay", "seek", "scans", "peers", "growth", "latency", "paint", "live", "review",
+          "whole");
 
   private static final List<String> BOUNDS = List.of("DENSE", "TAILS");
   private static final List<String> SIZES = List.of("3000", "11000");
@@ -63,8 +65,15 @@ public final class Ratios {
       case "whole" -> whole(folder);
       case "paint" -> PaintTimes.print();
       case "live" -> live();
+      case "review" -> review(folder);
       default -> throw new IllegalArgumentException("no such subject: " + subject);
     }
+  }
+
+  private static void review(String folder) throws IOException {
+    say("twenty sessions of 3,000 securities, every print");
+    ReviewTimes.print(
+        folder.isEmpty() ? Files.createTempDirectory("kelvo-bench") : Path.of(folder));
   }
 
   private static void whole(String folder) throws IOException, InterruptedException {

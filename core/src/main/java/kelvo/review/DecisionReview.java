@@ -53,8 +53,8 @@ public record DecisionReview(
   }
 
   /**
-   * All symbols that were decided on up to the moment of a review, kept ones first, and those of the
-   * session that only stood on a list.
+   * All symbols that were decided on up to the moment of a review, kept ones first, and those of
+   * the session that only stood on a list.
    *
    * @param lists the trader's own as they were on the day
    */
@@ -89,11 +89,7 @@ public record DecisionReview(
   }
 
   private static DecisionReview of(
-      Session session,
-      DayBook book,
-      List<Watchlist> lists,
-      DayReview review,
-      Decision decision) {
+      Session session, DayBook book, List<Watchlist> lists, DayReview review, Decision decision) {
     long since = since(book, decision);
     String symbol = decision.symbol();
     List<ReviewedMove> moves =

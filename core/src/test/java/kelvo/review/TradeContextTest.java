@@ -95,7 +95,8 @@ class TradeContextTest {
             "AAAAAA", DayTime.parse("10:05:00"), Choice.DROP, "thin", Side.UP, "later", "");
     DayBook book = DayBook.EMPTY.with(drop).with(again);
 
-    DecisionReview dropped = DecisionReview.of(SESSION, book, List.of(), review(book, "16:00")).getFirst();
+    DecisionReview dropped =
+        DecisionReview.of(SESSION, book, List.of(), review(book, "16:00")).getFirst();
 
     assertThat(dropped.since()).as("another word on it is no new choice").isEqualTo(drop.at());
     assertThat(dropped.over(Horizon.QUARTER_HOUR).best())
@@ -110,7 +111,8 @@ class TradeContextTest {
         new Decision("AAAAAA", DayTime.parse("10:00:30"), Choice.KEEP, "news", Side.UP, "", "");
     DayBook book = DayBook.EMPTY.with(keep);
 
-    DecisionReview early = DecisionReview.of(SESSION, book, List.of(), review(book, "10:06")).getFirst();
+    DecisionReview early =
+        DecisionReview.of(SESSION, book, List.of(), review(book, "10:06")).getFirst();
 
     assertThat(early.over(Horizon.FIVE_MINUTES).best()).isNotNaN();
     assertThat(early.over(Horizon.QUARTER_HOUR).best()).isNaN();

@@ -179,6 +179,7 @@ class SaturdayReviewTest {
   void everyTabOpensWithItsKeyAndTheBoundsCountAtOnce(FxRobot robot) {
     robot.type(KeyCode.D);
     until(() -> robot.lookup((Node n) -> n == table(robot, "Decided")).tryQuery().isPresent());
+    until(() -> !table(robot, "Decided").rows().isEmpty());
     assertThat(table(robot, "Decided").rows())
         .isEqualTo(
             DecisionReview.of(

@@ -199,14 +199,9 @@ public final class EarlierSessions {
             ? story.price()
             : InventedMarket.drift(close / before - 1, 0.4 * random.nextDouble()),
         story != null
-            ? thinned(story.activity(), size.storySharesAPrint())
+            ? Story.thinned(story.activity(), size.storySharesAPrint())
             : InventedMarket.activity(dayPrints, TYPICAL_PREMARKET_PART),
         story == null ? size.sharesAPrint() : size.storySharesAPrint(),
         story);
-  }
-
-  /** Fewer prints a minute. */
-  private static List<Story.Mark> thinned(List<Story.Mark> activity, int times) {
-    return activity.stream().map(mark -> new Story.Mark(mark.at(), mark.value() / times)).toList();
   }
 }

@@ -121,7 +121,8 @@ public final class PastSessions {
       hits.put(played, found);
     }
     DayReview review = DayReview.of(session, then.scans(), found, book, settings, DayTime.LAST);
-    return new PastReview(date, review, DecisionReview.of(session, book, wanted.listsOn(date), review), book.page());
+    return new PastReview(
+        date, review, DecisionReview.of(session, book, wanted.listsOn(date), review), book.page());
   }
 
   /**

@@ -179,8 +179,7 @@ final class ExportPanel extends HBox {
             new PastReview(
                 workspace.day(),
                 now,
-                DecisionReview.of(
-                    workspace.session(), book, wanted.listsOn(workspace.day()), now),
+                DecisionReview.of(workspace.session(), book, wanted.listsOn(workspace.day()), now),
                 book.page()));
       }
       return TrackRecord.of(sessions);
