@@ -4,11 +4,15 @@ import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Function;
 import kelvo.alert.AlertScans;
 import kelvo.data.calendar.ExchangeCalendar;
 import kelvo.data.folder.DataFolder;
+import kelvo.data.ledger.Ledger;
+import kelvo.data.past.PastSessions;
 import kelvo.data.past.WantedHits;
 import kelvo.data.scanfile.ScanFolder;
+import kelvo.desktop.workspace.OpenedDay;
 import kelvo.job.Progress;
 import kelvo.journal.DayBook;
 import kelvo.scan.Scan;
@@ -114,6 +118,13 @@ final class FolderArguments {
   WantedHits wanted() {
     ScanFolder own = new ScanFolder(folder, data().vocabulary(), this::tell);
     return new WantedHits(scans(), own.watchlists(), own.alerts());
+  }
+
+  /** Does something with the folder's past sessions, whose ledger is closed afterwards. */
+  <T> T past(Function<PastSessions, T> work) {
+    try (Ledger ledger = Ledger.readOnly(folder.resolve(OpenedDay.LEDGER))) {
+      return work.apply(new PastSessions(folder, ledger, data().vocabulary()));
+    }
   }
 
   private void tell(String problem) {

@@ -2,6 +2,9 @@ package kelvo.cli;
 
 import java.time.LocalDate;
 import java.util.List;
+import kelvo.data.past.PastSessions;
+import kelvo.job.Progress;
+import kelvo.trackrecord.TrackRecord;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Option;
 
@@ -36,5 +39,16 @@ final class RecordedSessions {
                   : "its sessions are of " + recorded.getFirst() + " to " + recorded.getLast()));
     }
     return wanted;
+  }
+
+  /** Those of a folder, reviewed together. */
+  TrackRecord reviewed(FolderArguments arguments, PastSessions past, Progress progress) {
+    return TrackRecord.of(
+        past.reviews(
+            of(arguments),
+            arguments.wanted(),
+            arguments.data().settings().review(),
+            review -> {},
+            progress));
   }
 }

@@ -8,13 +8,9 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Locale;
 import java.util.concurrent.Callable;
-import kelvo.data.ledger.Ledger;
-import kelvo.data.past.PastSessions;
 import kelvo.data.report.Report;
 import kelvo.desktop.theme.Theme;
-import kelvo.desktop.workspace.OpenedDay;
 import kelvo.review.ReviewSettings;
-import kelvo.trackrecord.TrackRecord;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
@@ -22,6 +18,8 @@ import picocli.CommandLine.Option;
 /** {@code kelvo report}: a page of the journal, of one session or several, as HTML or PDF. */
 @Command(name = "report", description = "Writes sessions as a report with a picture of each trade.")
 final class ReportCommand implements Callable<Integer> {
+  private static final double REVIEWING = 0.7;
+
   @Mixin final FolderArguments arguments;
 
   @Mixin RecordedSessions sessions = new RecordedSessions();
@@ -44,21 +42,17 @@ final class ReportCommand implements Callable<Integer> {
       throw new IllegalArgumentException(out + " ends with neither .html nor .pdf");
     }
     ReviewSettings settings = arguments.data().settings().review();
-    try (Ledger ledger = Ledger.readOnly(arguments.folder.resolve(OpenedDay.LEDGER))) {
-      PastSessions past = new PastSessions(arguments.folder, ledger, arguments.data().vocabulary());
-      TextProgress progress = new TextProgress(arguments.terminal(), "Writing " + out);
-      TrackRecord record =
-          TrackRecord.of(
-              past.reviews(
-                  sessions.of(arguments),
-                  arguments.wanted(),
-                  settings,
-                  review -> {},
-                  progress.within(0, 0.7)));
-      Report report = Report.of(record, settings, past::session, progress.within(0.7, 1));
-      write(report, name.endsWith(".pdf"));
-      progress.done(1);
-    }
+    TextProgress progress = new TextProgress(arguments.terminal(), "Writing " + out);
+    Report report =
+        arguments.past(
+            past ->
+                Report.of(
+                    sessions.reviewed(arguments, past, progress.within(0, REVIEWING)),
+                    settings,
+                    past::session,
+                    progress.within(REVIEWING, 1)));
+    write(report, name.endsWith(".pdf"));
+    progress.done(1);
     arguments.tellFaults();
     return arguments.exitCode();
   }

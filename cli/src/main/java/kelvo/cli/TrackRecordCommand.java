@@ -4,12 +4,8 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Path;
 import java.util.concurrent.Callable;
-import kelvo.data.ledger.Ledger;
-import kelvo.data.past.PastSessions;
 import kelvo.data.report.CsvTables;
 import kelvo.data.report.TrackRecordTables;
-import kelvo.desktop.workspace.OpenedDay;
-import kelvo.review.ReviewSettings;
 import kelvo.review.TradeGrouping;
 import kelvo.trackrecord.TrackRecord;
 import org.jspecify.annotations.Nullable;
@@ -48,32 +44,18 @@ final class TrackRecordCommand implements Callable<Integer> {
 
   @Override
   public Integer call() {
-    ReviewSettings settings = arguments.data().settings().review();
-    TrackRecord record = record(settings);
+    TextProgress progress = new TextProgress(arguments.terminal(), "Reviewing sessions");
+    TrackRecord all = arguments.past(past -> sessions.reviewed(arguments, past, progress));
+    TrackRecord ofAccount = account == null ? all : all.ofAccount(account);
+    TrackRecord record = tag == null ? ofAccount : ofAccount.tagged(tag);
     arguments.tellFaults();
     if (out == null) {
       arguments.output.print(TrackRecordTables.GROUP_COLUMNS, TrackRecordTables.groups(record, by));
     } else {
       writeAll(out, record);
     }
-    arguments.terminal().err().println(settings.words());
+    arguments.terminal().err().println(arguments.data().settings().review().words());
     return arguments.exitCode();
-  }
-
-  private TrackRecord record(ReviewSettings settings) {
-    try (Ledger ledger = Ledger.readOnly(arguments.folder.resolve(OpenedDay.LEDGER))) {
-      PastSessions past = new PastSessions(arguments.folder, ledger, arguments.data().vocabulary());
-      TrackRecord all =
-          TrackRecord.of(
-              past.reviews(
-                  sessions.of(arguments),
-                  arguments.wanted(),
-                  settings,
-                  review -> {},
-                  new TextProgress(arguments.terminal(), "Reviewing sessions")));
-      TrackRecord ofAccount = account == null ? all : all.ofAccount(account);
-      return tag == null ? ofAccount : ofAccount.tagged(tag);
-    }
   }
 
   private void writeAll(Path folder, TrackRecord record) {

@@ -2,11 +2,9 @@ package kelvo.cli;
 
 import java.util.List;
 import java.util.concurrent.Callable;
-import kelvo.data.ledger.Ledger;
 import kelvo.data.past.PastSessions;
 import kelvo.data.report.ReviewTables;
 import kelvo.data.scanfile.ScanFolder;
-import kelvo.desktop.workspace.OpenedDay;
 import kelvo.review.ScanTotals;
 import kelvo.review.WhatIf;
 import kelvo.scan.Scan;
@@ -55,12 +53,13 @@ final class WhatIfCommand implements Callable<Integer> {
                 arguments.data().vocabulary(),
                 problem -> arguments.terminal().err().println(problem))
             .scans();
-    try (Ledger ledger = Ledger.readOnly(arguments.folder.resolve(OpenedDay.LEDGER))) {
-      PastSessions past = new PastSessions(arguments.folder, ledger, arguments.data().vocabulary());
-      List<List<String>> rows =
-          arguments.scans().stream().flatMap(scan -> rows(past, own, scan).stream()).toList();
-      arguments.output.print(COLUMNS, rows);
-    }
+    arguments.output.print(
+        COLUMNS,
+        arguments.past(
+            past ->
+                arguments.scans().stream()
+                    .flatMap(scan -> rows(past, own, scan).stream())
+                    .toList()));
     arguments.tellFaults();
     return arguments.exitCode();
   }

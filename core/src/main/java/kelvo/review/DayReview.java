@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
+import java.util.TreeMap;
 import kelvo.hit.Hit;
 import kelvo.hit.LevelHits;
 import kelvo.journal.Choice;
@@ -31,6 +32,8 @@ import kelvo.trade.Trade;
  *     they count nowhere else
  * @param moves by time of first hit
  * @param scans a line for each scan, and one for the levels that rang
+ * @param alerts a line for each alert that rang: its hits make moves of their own, apart from those
+ *     of scans, and the trades are those entered after it rang
  * @param all totals over all trades
  * @param offPlan totals over those with no hit of the day behind them, off plan or held overnight
  */
@@ -40,6 +43,7 @@ public record DayReview(
     List<Fill> beforeRecord,
     List<ReviewedMove> moves,
     List<ScanTotals> scans,
+    List<ScanTotals> alerts,
     TradeTotals all,
     TradeTotals offPlan) {
   /** The six figures of it. */
@@ -97,6 +101,7 @@ public record DayReview(
         roundTrips.beforeRecord(),
         List.copyOf(reviewed),
         totals(scans, counted, reviewed, trades, until),
+        alerts(session, alerts, trades, paths, settings, until),
         TradeTotals.of(trades.stream().map(ReviewedTrade::trade).toList()),
         TradeTotals.of(
             trades.stream().filter(t -> t.scan().isEmpty()).map(ReviewedTrade::trade).toList()));
@@ -118,6 +123,43 @@ public record DayReview(
     if (hits.stream().anyMatch(hit -> hit.scan().equals(LevelHits.LEVELS))) {
       totals.add(ScanTotals.of(LevelHits.LEVELS, until - DayTime.FIRST, hits, moves, trades));
     }
+    return List.copyOf(totals);
+  }
+
+  /** Is an alert worth its noise? A line each, by the hits that it rang for. */
+  private static List<ScanTotals> alerts(
+      Session session,
+      List<Hit> rang,
+      List<ReviewedTrade> trades,
+      Map<Integer, PricePath> paths,
+      ReviewSettings settings,
+      long until) {
+    Map<String, List<Hit>> byAlert = new TreeMap<>();
+    rang.forEach(hit -> byAlert.computeIfAbsent(hit.scan(), name -> new ArrayList<>()).add(hit));
+    List<ScanTotals> totals = new ArrayList<>();
+    byAlert.forEach(
+        (alert, hits) -> {
+          List<ReviewedMove> moves = new ArrayList<>();
+          for (Move move : Moves.of(session, hits, settings.moveGap(), until)) {
+            PricePath path =
+                paths.computeIfAbsent(move.security(), s -> PricePath.of(session, s, until));
+            moves.add(
+                judge(
+                    move,
+                    List.of(),
+                    DayBook.EMPTY,
+                    settings,
+                    until,
+                    Outcome.of(move, path, session, settings, until),
+                    path));
+          }
+          totals.add(
+              ScanTotals.ofAlert(
+                  alert,
+                  until - DayTime.FIRST,
+                  moves,
+                  trades.stream().filter(t -> t.context().alert().equals(alert)).toList()));
+        });
     return List.copyOf(totals);
   }
 

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import kelvo.history.Median;
+import kelvo.watchlist.Watchlist;
 
 /**
  * Some of the moves, by what they have in common, and what they did afterwards: an outcome. Unknown
@@ -43,6 +44,18 @@ public record MoveGroup(
         move -> groups.computeIfAbsent(move.verdict(), verdict -> new ArrayList<>()).add(move));
     return groups.entrySet().stream()
         .map(group -> of(group.getKey().word(), group.getValue()))
+        .toList();
+  }
+
+  /** The moves of the symbols of each list; a move counts for each that its symbol stands on. */
+  public static List<MoveGroup> byList(List<ReviewedMove> moves, List<Watchlist> lists) {
+    return lists.stream()
+        .map(
+            list ->
+                of(
+                    list.name(),
+                    moves.stream().filter(move -> list.holds(move.move().symbol())).toList()))
+        .filter(group -> group.moves() > 0)
         .toList();
   }
 

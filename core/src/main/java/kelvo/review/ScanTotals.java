@@ -56,6 +56,13 @@ public record ScanTotals(
     return of(scan, count, own, span / (double) DayTime.HOUR, traded);
   }
 
+  /** The totals of an alert, of whose hits alone the moves are made. */
+  static ScanTotals ofAlert(
+      String alert, long span, List<ReviewedMove> moves, List<ReviewedTrade> trades) {
+    int hits = moves.stream().mapToInt(move -> move.move().hits().size()).sum();
+    return of(alert, hits, moves, span / (double) DayTime.HOUR, trades);
+  }
+
   private static ScanTotals of(
       String scan, int hits, List<ReviewedMove> own, double hours, List<ReviewedTrade> traded) {
     int known = (int) own.stream().filter(m -> m.outcome().ran() != Outcome.Ran.UNKNOWN).count();

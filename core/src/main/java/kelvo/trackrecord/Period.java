@@ -3,6 +3,8 @@ package kelvo.trackrecord;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.temporal.TemporalAdjusters;
+import java.util.ArrayList;
+import java.util.List;
 
 /** Which sessions a track record is of. */
 public enum Period {
@@ -46,5 +48,30 @@ public enum Period {
   /** Whether a date lies in the same period as another. */
   public boolean holds(LocalDate date, LocalDate other) {
     return !other.isBefore(firstOf(date)) && !other.isAfter(lastOf(date));
+  }
+
+  /**
+   * The recorded sessions of the period, by date, none of them later than the one that is looked
+   * from; for the last 100 trades as many of the newest as it takes.
+   *
+   * @param days what the calendar says, by date
+   * @param date a date of the period
+   * @param today the session that is looked from
+   */
+  public List<LocalDate> sessions(List<CalendarDay> days, LocalDate date, LocalDate today) {
+    List<CalendarDay> recorded =
+        days.stream().filter(day -> day.recorded() && !day.date().isAfter(today)).toList();
+    if (this != LAST_100) {
+      return recorded.stream().map(CalendarDay::date).filter(day -> holds(date, day)).toList();
+    }
+    List<LocalDate> last = new ArrayList<>();
+    int trades = 0;
+    for (CalendarDay day : recorded.reversed()) {
+      if (trades < TrackRecord.LAST) {
+        last.addFirst(day.date());
+        trades += day.trades();
+      }
+    }
+    return last;
   }
 }

@@ -23,7 +23,8 @@ import kelvo.review.TradeTotals;
  * @param trades closed ones, in the order of their exits
  */
 public record TrackRecord(List<PastReview> sessions, List<ReviewedTrade> trades) {
-  private static final int LAST = 100;
+  /** How many trades the last ones are. */
+  static final int LAST = 100;
 
   public TrackRecord {
     sessions = List.copyOf(sessions);

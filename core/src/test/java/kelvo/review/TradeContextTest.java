@@ -132,4 +132,39 @@ class TradeContextTest {
             tuple("AAAAAA", Choice.KEEP, List.of()),
             tuple("BBBBBB", Choice.UNDECIDED, List.of("leaders")));
   }
+
+  @Test
+  void anAlertIsHeldAgainstWhatItRangFor() {
+    List<Fill> fills =
+        List.of(
+            TestFills.fill("10:03:00 AAAAAA buy 100 10.21"),
+            TestFills.fill("10:10:00 AAAAAA sell 100 10.38"));
+    DayReview review = review(DayBook.EMPTY.withFills(fills), "16:00");
+
+    assertThat(review.alerts())
+        .singleElement()
+        .matches(alert -> alert.scan().equals("an alert"))
+        .matches(alert -> alert.hits() == 1 && alert.moves() == 1 && alert.known() == 1)
+        .matches(alert -> alert.trades() == 1 && Math.abs(alert.net() - 17) < 1e-9);
+    assertThat(review.scans()).extracting(ScanTotals::scan).containsExactly("risers");
+  }
+
+  @Test
+  void movesAreCountedForEachListOfTheirSymbol() {
+    DayReview review =
+        DayReview.of(
+            SESSION,
+            List.of(ALERT),
+            TestSessions.hits(SESSION, ALERT),
+            DayBook.EMPTY,
+            ReviewSettings.DEFAULT,
+            DayTime.of(16, 0));
+    List<Watchlist> lists =
+        List.of(
+            Watchlist.of("leaders", List.of("AAAAAA")), Watchlist.of("others", List.of("BBBBBB")));
+
+    assertThat(MoveGroup.byList(review.moves(), lists))
+        .extracting(MoveGroup::name, MoveGroup::moves)
+        .containsExactly(tuple("leaders", review.moves().size()));
+  }
 }

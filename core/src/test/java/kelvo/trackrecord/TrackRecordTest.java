@@ -106,6 +106,26 @@ class TrackRecordTest {
   }
 
   @Test
+  void noSessionLaterThanTheOneLookedFromIsIn() {
+    List<CalendarDay> days = new ArrayList<>();
+    for (int day = 0; day < 60; day++) {
+      days.add(new CalendarDay(DATE.plusDays(day), day % 7 != 3, 3, BigDecimal.ONE, false));
+    }
+    LocalDate today = DATE.plusDays(40);
+    for (Period period : Period.values()) {
+      assertThat(period.sessions(days, today, today))
+          .as(period.words())
+          .isSorted()
+          .allMatch(date -> !date.isAfter(today))
+          .contains(today);
+    }
+    assertThat(Period.ALL.sessions(days, today, today)).hasSize(35);
+    assertThat(Period.LAST_100.sessions(days, today, today)).hasSize(34);
+    assertThat(Period.WEEK.sessions(days, today, today))
+        .allMatch(date -> !date.isBefore(today.minusDays(6)));
+  }
+
+  @Test
   void aTagPicksItsTrades() {
     SplittableRandom random = new SplittableRandom(5);
     PastReview plain = review(DATE, random, JournalPage.EMPTY);

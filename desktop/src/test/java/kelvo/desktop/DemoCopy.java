@@ -5,6 +5,7 @@ import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
+import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.List;
 import java.util.stream.Stream;
@@ -19,6 +20,9 @@ import kelvo.sim.DemoSize;
  * window opens it itself.
  */
 final class DemoCopy {
+  /** The session before, of a folder that has it. */
+  static final LocalDate DAY_BEFORE = DemoSize.SESSION.minusDays(1);
+
   private static final Path INVENTED = invent();
 
   private DemoCopy() {}
@@ -46,6 +50,21 @@ final class DemoCopy {
             StandardCopyOption.COPY_ATTRIBUTES);
       }
       return copy;
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  /** A folder that only one test has, with the same prints on the day before, too. */
+  static Path makeWithDayBefore() {
+    Path folder = make();
+    Path sessions = folder.resolve("sessions");
+    try (Stream<Path> files = Files.list(sessions.resolve(DemoSize.SESSION.toString()))) {
+      Path before = Files.createDirectories(sessions.resolve(DAY_BEFORE.toString()));
+      for (Path file : files.toList()) {
+        Files.copy(file, before.resolve(file.getFileName()));
+      }
+      return folder;
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }

@@ -3,13 +3,9 @@ package kelvo.desktop;
 import static kelvo.desktop.OpenedWindow.until;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
-import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.stream.Stream;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
@@ -18,7 +14,6 @@ import kelvo.rule.Rule;
 import kelvo.rule.RuleSentence;
 import kelvo.rule.Vocabulary;
 import kelvo.scan.Scan;
-import kelvo.sim.DemoSize;
 import kelvo.time.DayTime;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
@@ -30,20 +25,11 @@ import org.testfx.util.WaitForAsyncUtils;
 /** What recorded sessions say beside the cut curve; the recorded one has the same prints here. */
 @ExtendWith(RealWindow.class)
 class RecordedMovesTest {
-  private static final LocalDate EARLIER = DemoSize.SESSION.minusDays(1);
-
   private OpenedWindow opened;
 
   @Start
-  void start(Stage stage) throws IOException {
-    Path folder = DemoCopy.make();
-    Path sessions = folder.resolve("sessions");
-    Path earlier = Files.createDirectories(sessions.resolve(EARLIER.toString()));
-    try (Stream<Path> files = Files.list(sessions.resolve(DemoSize.SESSION.toString()))) {
-      for (Path file : files.toList()) {
-        Files.copy(file, earlier.resolve(file.getFileName()));
-      }
-    }
+  void start(Stage stage) {
+    Path folder = DemoCopy.makeWithDayBefore();
     opened = OpenedWindow.open(folder, stage, DayTime.of(8, 58));
   }
 

@@ -6,7 +6,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.time.LocalDate;
 import java.util.List;
 import java.util.concurrent.atomic.AtomicReference;
 import java.util.stream.Stream;
@@ -43,7 +42,6 @@ import org.testfx.util.WaitForAsyncUtils;
  */
 @ExtendWith(RealWindow.class)
 class SaturdayReviewTest {
-  private static final LocalDate EARLIER = DemoSize.SESSION.minusDays(1);
   private static final long AFTER = DayTime.of(16, 30);
 
   private final AtomicReference<OtherDay> asked = new AtomicReference<>();
@@ -52,14 +50,7 @@ class SaturdayReviewTest {
   /** The day before has the same prints and the same fills here. */
   @Start
   void start(Stage stage) throws IOException {
-    Path folder = DemoCopy.make();
-    Path sessions = folder.resolve("sessions");
-    Path earlier = Files.createDirectories(sessions.resolve(EARLIER.toString()));
-    try (Stream<Path> files = Files.list(sessions.resolve(DemoSize.SESSION.toString()))) {
-      for (Path file : files.toList()) {
-        Files.copy(file, earlier.resolve(file.getFileName()));
-      }
-    }
+    Path folder = DemoCopy.makeWithDayBefore();
     Path fills = folder.resolve("fills.csv");
     List<String> rows = Files.readAllLines(fills);
     Files.write(
@@ -68,7 +59,10 @@ class SaturdayReviewTest {
                 rows.stream(),
                 rows.stream()
                     .skip(1)
-                    .map(row -> row.replace(DemoSize.SESSION.toString(), EARLIER.toString())))
+                    .map(
+                        row ->
+                            row.replace(
+                                DemoSize.SESSION.toString(), DemoCopy.DAY_BEFORE.toString())))
             .toList());
     try (Ledger ledger = Ledger.open(folder.resolve(OpenedDay.LEDGER))) {
       DemoTrader.prepare(ledger, DemoSize.SESSION);
@@ -160,10 +154,10 @@ class SaturdayReviewTest {
     until(() -> text(robot, "#net").equals(dollars(2 * ofToday)));
 
     robot.type(KeyCode.J);
-    until(() -> text(robot, "#picked-trade").equals("The session of " + EARLIER));
+    until(() -> text(robot, "#picked-trade").equals("The session of " + DemoCopy.DAY_BEFORE));
     robot.type(KeyCode.ENTER);
     until(() -> asked.get() != null);
-    assertThat(asked.get().date()).isEqualTo(EARLIER);
+    assertThat(asked.get().date()).isEqualTo(DemoCopy.DAY_BEFORE);
     assertThat(asked.get().moment()).isEqualTo(opened.workspace.now());
 
     robot.type(KeyCode.S);

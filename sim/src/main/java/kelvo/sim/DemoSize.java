@@ -62,19 +62,9 @@ public record DemoSize(
   private static final int SHARES_A_PRINT = 24;
   private static final int STORY_SHARES_A_PRINT = 4;
 
-  /** Below so many prints a market is small, and its stories have fewer and larger ones too. */
-  private static final int SMALL_PRINTS = 100_000;
-
-  private static final int SMALL_STORY_SHARES_A_PRINT = 3;
-
   /** By how much the prints of stories in the sessions before are larger, and fewer. */
   int storySharesAPrint() {
     return Math.min(sharesAPrint, STORY_SHARES_A_PRINT);
-  }
-
-  /** By how much the prints of stories in the session itself are larger, and fewer. */
-  int ownStorySharesAPrint() {
-    return prints < SMALL_PRINTS ? SMALL_STORY_SHARES_A_PRINT : 1;
   }
 
   /** How many sessions of the demo's trader there are before its own. */

@@ -20,14 +20,12 @@ final class InventedMarket {
 
   private final LocalDate session;
   private final int prints;
-  private final int storyShares;
   private final SplittableRandom random;
   private final List<InventedStock> stocks = new ArrayList<>();
 
   private InventedMarket(DemoSize size, long seed) {
     session = size.session();
     prints = size.prints();
-    storyShares = size.ownStorySharesAPrint();
     random = new SplittableRandom(seed);
   }
 
@@ -82,8 +80,8 @@ final class InventedMarket {
             thin ? 0.035 : 0.045,
             thin ? 60_000 : 900_000,
             story.price(),
-            Story.thinned(story.activity(), storyShares),
-            story.printShares() * storyShares,
+            story.activity(),
+            story.printShares(),
             story,
             0));
   }

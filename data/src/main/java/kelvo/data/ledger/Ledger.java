@@ -164,11 +164,8 @@ public final class Ledger implements AutoCloseable {
     return writes == null ? "" : writes.failure();
   }
 
-  void write(LedgerWrites.Write write) {
-    add(write);
-  }
-
-  private void add(LedgerWrites.Write write) {
+  /** Queues any write. */
+  void add(LedgerWrites.Write write) {
     if (writes != null) {
       writes.add(write);
     }

@@ -251,10 +251,10 @@ public final class LedgerArchive {
       String[] cells = columns.stream().map(row::getField).toArray(String[]::new);
       if (table.equals(HITS)) {
         KeptHit hit = hit(cells);
-        into.write(handle -> UnpackedHits.insert(handle, hit));
+        into.add(handle -> UnpackedHits.insert(handle, hit));
       } else {
         Object[] values = values(columns, cells);
-        into.write(handle -> handle.execute(sql, values));
+        into.add(handle -> handle.execute(sql, values));
       }
     }
   }

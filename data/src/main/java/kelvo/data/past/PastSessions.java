@@ -48,12 +48,20 @@ public final class PastSessions {
   private final Path root;
   private final Ledger ledger;
   private final Vocabulary vocabulary;
-  private final Map<Played, List<Hit>> hits = new ConcurrentHashMap<>();
-  private final Map<PlayedAlone, DayReview> asTheyWere = new ConcurrentHashMap<>();
 
-  private record Played(LocalDate date, Program program) {}
+  /** By date: what was played last. */
+  private final Map<LocalDate, Played> played = new ConcurrentHashMap<>();
 
-  private record PlayedAlone(LocalDate date, Scan scan, DayBook book, ReviewSettings settings) {}
+  /** By date: the scan that was played alone last. */
+  private final Map<LocalDate, PlayedAlone> asTheyWere = new ConcurrentHashMap<>();
+
+  private record Played(Program program, List<Hit> hits) {}
+
+  private record PlayedAlone(Scan scan, DayBook book, ReviewSettings settings, DayReview review) {
+    boolean isOf(Scan asked, DayBook known, ReviewSettings by) {
+      return scan.equals(asked) && book.equals(known) && settings.equals(by);
+    }
+  }
 
   /**
    * The sessions of a folder.
@@ -114,13 +122,15 @@ public final class PastSessions {
     progress.done(0.5);
     WantedHits then = wanted.with(inForce(date, wanted.scans()));
     Program program = then.on(date, book);
-    Played played = new Played(date, program);
-    List<Hit> found = hits.get(played);
-    if (found == null) {
-      found = SessionRun.of(session, program, progress).hits().stream().map(Hit::bare).toList();
-      hits.put(played, found);
+    Played known = played.get(date);
+    if (known == null || !known.program().equals(program)) {
+      List<Hit> hits =
+          SessionRun.of(session, program, progress).hits().stream().map(Hit::bare).toList();
+      known = new Played(program, hits);
+      played.put(date, known);
     }
-    DayReview review = DayReview.of(session, then.scans(), found, book, settings, DayTime.LAST);
+    DayReview review =
+        DayReview.of(session, then.scans(), known.hits(), book, settings, DayTime.LAST);
     return new PastReview(
         date, review, DecisionReview.of(session, book, wanted.listsOn(date), review), book.page());
   }
@@ -169,13 +179,15 @@ public final class PastSessions {
   /** The scan as it is has been played for the change before; it is not played again. */
   private DayReview asItWas(
       Session session, Scan was, DayBook book, ReviewSettings settings, Progress going) {
-    PlayedAlone asked = new PlayedAlone(session.hours().date(), was, book, settings);
-    DayReview known = asTheyWere.get(asked);
-    if (known == null) {
-      known = WhatIf.alone(session, was, book, settings, DayTime.LAST, going);
-      asTheyWere.put(asked, known);
+    LocalDate date = session.hours().date();
+    PlayedAlone known = asTheyWere.get(date);
+    if (known == null || !known.isOf(was, book, settings)) {
+      known =
+          new PlayedAlone(
+              was, book, settings, WhatIf.alone(session, was, book, settings, DayTime.LAST, going));
+      asTheyWere.put(date, known);
     }
-    return known;
+    return known.review();
   }
 
   /** Reads a session. */

@@ -19,11 +19,14 @@ import kelvo.review.Horizon;
 import kelvo.review.MoveGroup;
 import kelvo.review.TradeGroup;
 import kelvo.review.TradeGrouping;
+import kelvo.watchlist.TheTen;
+import kelvo.watchlist.Watchlist;
 import org.jspecify.annotations.Nullable;
 
 /** The trades in groups: by scan, hour, price and what else tells them apart. */
 final class MeasuresPanel extends BorderPane {
   private static final String MOVES = "moves by verdict";
+  private static final String LISTS = "moves by list";
 
   private final Workspace workspace;
   private final LatestAnswer answers;
@@ -38,7 +41,7 @@ final class MeasuresPanel extends BorderPane {
     by.getItems()
         .setAll(
             Arrays.stream(TradeGrouping.values()).map(one -> "trades by " + one.words()).toList());
-    by.getItems().add(MOVES);
+    by.getItems().addAll(MOVES, LISTS);
     by.getSelectionModel().select(TradeGrouping.SCAN.ordinal());
     by.setAccessibleText("What the trades are told apart by");
     by.setFocusTraversable(false);
@@ -184,18 +187,33 @@ final class MeasuresPanel extends BorderPane {
 
   private void list() {
     DayReview shown = review;
-    boolean moves = MOVES.equals(by.getValue());
+    String wanted = by.getValue();
+    boolean moves = MOVES.equals(wanted) || LISTS.equals(wanted);
     setCenter(moves ? ofMoves : table);
     if (shown == null) {
       table.rows(List.of());
       ofMoves.rows(List.of());
     } else if (moves) {
-      answers.ask(progress -> MoveGroup.byVerdict(shown.moves()), ofMoves::rows);
+      List<Watchlist> lists = lists(shown.until());
+      answers.ask(
+          progress ->
+              MOVES.equals(wanted)
+                  ? MoveGroup.byVerdict(shown.moves())
+                  : MoveGroup.byList(shown.moves(), lists),
+          ofMoves::rows);
     } else {
       TradeGrouping grouping =
           TradeGrouping.values()[Math.max(0, by.getSelectionModel().getSelectedIndex())];
       answers.ask(progress -> TradeGroup.of(shown.trades(), grouping), table::rows);
     }
+  }
+
+  /** The Ten of the moment and the trader's own lists of the day. */
+  private List<Watchlist> lists(long moment) {
+    List<Watchlist> lists = new ArrayList<>();
+    lists.add(TheTen.at(workspace.book().get(), moment).watchlist());
+    lists.addAll(workspace.wanted().listsOn(workspace.day()));
+    return lists;
   }
 
   void theme() {

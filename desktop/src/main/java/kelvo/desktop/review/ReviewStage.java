@@ -3,6 +3,7 @@ package kelvo.desktop.review;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.beans.value.ObservableValue;
 import javafx.geometry.Orientation;
@@ -406,7 +407,7 @@ public final class ReviewStage extends BorderPane implements DayStage {
     trades.rows(review.trades());
     say();
     moves.rows(review.moves().reversed());
-    scans.rows(review.scans());
+    scans.rows(Stream.concat(review.scans().stream(), review.alerts().stream()).toList());
     totals.setText("All trades: " + words(review.all()));
     offPlan.setText("Off plan or held overnight: " + words(review.offPlan()));
     beforeRecord.setText(opened(review.beforeRecord()));

@@ -12,6 +12,7 @@ import java.util.function.IntConsumer;
 import javafx.animation.PauseTransition;
 import javafx.beans.value.ChangeListener;
 import javafx.scene.Scene;
+import javafx.scene.control.Label;
 import javafx.scene.image.WritableImage;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
@@ -26,6 +27,7 @@ import kelvo.desktop.live.LiveStage;
 import kelvo.desktop.morning.MorningStage;
 import kelvo.desktop.review.ReviewStage;
 import kelvo.desktop.theme.Theme;
+import kelvo.desktop.trackrecord.TrackRecordPane;
 import kelvo.desktop.universe.UniverseStage;
 import kelvo.desktop.workspace.Followed;
 import kelvo.desktop.workspace.StageKind;
@@ -45,6 +47,7 @@ final class Pictures {
   private static final String SECOND_LOOK = "second-look";
   private static final String BREADTH = "breadth";
   private static final String SETTINGS = "settings";
+  private static final String SESSIONS = "sessions";
 
   /** Those of docs/screenshots, the three stages of most of the day in both themes. */
   static final List<Shot> MAIN_VIEWS = List.copyOf(mainViews());
@@ -89,6 +92,7 @@ final class Pictures {
     views.add(new Shot("catalysts", CatalystsStage.KIND, "09:40:00", "TIDARC", day));
     views.add(new Shot("symbol", LiveStage.KIND, "10:25:00", "TIDARC", day));
     views.add(new Shot(SETTINGS, MorningStage.KIND, "08:58:00", "TIDARC", day));
+    views.add(new Shot(SESSIONS, ReviewStage.KIND, "16:30:00", "KELPOR", day));
     for (Theme theme : Theme.values()) {
       views.add(new Shot("morning", MorningStage.KIND, "08:58:00", "TIDARC", theme));
       views.add(new Shot("live", LiveStage.KIND, "10:06:30", "TIDARC", theme));
@@ -147,7 +151,8 @@ final class Pictures {
         e -> {
           DayReview review = workspace.review().review().get();
           boolean reviewed = review != null && review.until() == moment;
-          if (!shot.stage().equals(ReviewStage.KIND) || reviewed && wasReviewed) {
+          if (!shot.stage().equals(ReviewStage.KIND)
+              || reviewed && wasReviewed && !isReviewingSessions()) {
             workspace.ask(
                 run -> true, answered -> workspace.workOut(() -> true, workedOut -> take()));
           } else {
@@ -157,10 +162,17 @@ final class Pictures {
     settle.play();
   }
 
+  private boolean isReviewingSessions() {
+    return scene.lookup(TrackRecordPane.WORKING) instanceof Label working
+        && !working.getText().isEmpty();
+  }
+
   /** What the trader does to see it. */
   private void begin(Shot shot) {
     if (shot.name().equals(SECOND_LOOK)) {
       pressSecondLook();
+    } else if (shot.name().equals(SESSIONS)) {
+      scene.getRoot().fireEvent(key(KeyCode.S, "s", false));
     } else if (shot.name().equals(SETTINGS)) {
       scene.getRoot().fireEvent(key(KeyCode.COMMA, ",", true));
     } else if (shot.name().equals(BREADTH)) {
@@ -172,6 +184,8 @@ final class Pictures {
   private void end(Shot shot) {
     if (shot.name().equals(SECOND_LOOK)) {
       pressSecondLook();
+    } else if (shot.name().equals(SESSIONS)) {
+      scene.getRoot().fireEvent(key(KeyCode.S, "s", false));
     } else if (shot.name().equals(SETTINGS)) {
       scene.lookup("#settings").fireEvent(key(KeyCode.ESCAPE, "", false));
     }

@@ -2,10 +2,10 @@ package kelvo.desktop.trackrecord;
 
 import java.util.List;
 import java.util.function.Consumer;
+import java.util.stream.DoubleStream;
 import javafx.beans.value.ObservableValue;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.input.MouseEvent;
-import javafx.scene.text.TextAlignment;
 import kelvo.desktop.theme.Numbers;
 import kelvo.desktop.theme.Painted;
 import kelvo.desktop.theme.PointedWords;
@@ -16,14 +16,11 @@ import kelvo.trackrecord.EquityPoint;
 
 /** The sum of all results, trade by trade, and how far it is below its highest point. */
 final class EquityView extends Painted {
-  private static final double LEFT = 58;
   private static final double RIGHT = 10;
-  private static final double TOP = 30;
   private static final double BOTTOM = 12;
 
   private List<EquityPoint> line = List.of();
-  private double lowest;
-  private double highest;
+  private DollarScale scale = new DollarScale(0, 0);
 
   EquityView(ObservableValue<Theme> theme, Consumer<ReviewedTrade> onPick) {
     super(theme);
@@ -40,13 +37,14 @@ final class EquityView extends Painted {
 
   void show(List<EquityPoint> points) {
     line = points;
-    lowest = Math.min(0, points.stream().mapToDouble(EquityPoint::sum).min().orElse(0));
-    highest = Math.max(0, points.stream().mapToDouble(p -> p.sum() + p.fall()).max().orElse(0));
+    scale =
+        DollarScale.of(
+            points.stream().flatMapToDouble(p -> DoubleStream.of(p.sum(), p.sum() + p.fall())));
     repaint();
   }
 
   private int nearest(double x) {
-    double part = (x - LEFT) / Math.max(1, getWidth() - LEFT - RIGHT);
+    double part = (x - DollarScale.LEFT) / Math.max(1, getWidth() - DollarScale.LEFT - RIGHT);
     return Math.clamp(Math.round(part * line.size()) - 1, 0, line.size() - 1);
   }
 
@@ -64,12 +62,12 @@ final class EquityView extends Painted {
   }
 
   private double x(int place) {
-    return LEFT + (getWidth() - LEFT - RIGHT) * (place + 1) / Math.max(1, line.size());
+    return DollarScale.LEFT
+        + (getWidth() - DollarScale.LEFT - RIGHT) * (place + 1) / Math.max(1, line.size());
   }
 
   private double y(double dollars) {
-    double span = Math.max(1e-9, highest - lowest);
-    return getHeight() - BOTTOM - (getHeight() - TOP - BOTTOM) * (dollars - lowest) / span;
+    return scale.y(dollars, getHeight() - BOTTOM);
   }
 
   @Override
@@ -77,19 +75,12 @@ final class EquityView extends Painted {
     g.setFill(look.colour(Tone.FADED));
     g.fillText("equity line, trade by trade; the shaded part is the drawdown", 8, 10);
     if (line.isEmpty()) {
-      g.fillText("No closed trades in this period.", LEFT, getHeight() / 2);
+      g.fillText("No closed trades in this period.", DollarScale.LEFT, getHeight() / 2);
       return;
     }
-    g.setTextAlign(TextAlignment.RIGHT);
-    g.fillText(whole(highest), LEFT - 6, y(highest));
-    g.fillText("0", LEFT - 6, y(0));
-    if (lowest < 0) {
-      g.fillText(whole(lowest), LEFT - 6, y(lowest));
-    }
-    g.setStroke(look.colour(Tone.HAIR));
-    g.strokeLine(LEFT, y(0), getWidth() - RIGHT, y(0));
+    scale.paint(g, look, getWidth() - RIGHT, getHeight() - BOTTOM);
     g.setFill(look.colour(Tone.BAD).deriveColor(0, 1, 1, 0.16));
-    double before = LEFT;
+    double before = DollarScale.LEFT;
     for (int i = 0; i < line.size(); i++) {
       EquityPoint point = line.get(i);
       double top = y(point.sum() + point.fall());
@@ -99,17 +90,13 @@ final class EquityView extends Painted {
     g.setStroke(look.colour(Tone.INK));
     g.setLineWidth(1.5);
     g.beginPath();
-    g.moveTo(LEFT, y(0));
+    g.moveTo(DollarScale.LEFT, y(0));
     double sum = 0;
     for (int i = 0; i < line.size(); i++) {
-      g.lineTo(i == 0 ? LEFT : x(i - 1), y(sum));
+      g.lineTo(i == 0 ? DollarScale.LEFT : x(i - 1), y(sum));
       sum = line.get(i).sum();
       g.lineTo(x(i), y(sum));
     }
     g.stroke();
-  }
-
-  private static String whole(double dollars) {
-    return "$" + Numbers.whole(Math.round(dollars));
   }
 }

@@ -6,7 +6,6 @@ import javafx.beans.value.ObservableValue;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.text.TextAlignment;
-import kelvo.desktop.theme.Numbers;
 import kelvo.desktop.theme.Painted;
 import kelvo.desktop.theme.PointedWords;
 import kelvo.desktop.theme.Theme;
@@ -17,9 +16,7 @@ import org.jspecify.annotations.Nullable;
 
 /** Each trade on a hit as a dot: how late it came, and what it brought. */
 final class LatenessView extends Painted {
-  private static final double LEFT = 58;
   private static final double RIGHT = 12;
-  private static final double TOP = 30;
   private static final double BOTTOM = 20;
   private static final double NEAR = 8;
   private static final double DOT = 6;
@@ -27,8 +24,7 @@ final class LatenessView extends Painted {
 
   private List<ReviewedTrade> trades = List.of();
   private double latest;
-  private double lowest;
-  private double highest;
+  private DollarScale scale = new DollarScale(0, 0);
 
   LatenessView(ObservableValue<Theme> theme, Consumer<ReviewedTrade> onPick) {
     super(theme);
@@ -52,8 +48,7 @@ final class LatenessView extends Painted {
   void show(List<ReviewedTrade> all) {
     trades = all.stream().filter(trade -> trade.move() != null).toList();
     latest = trades.stream().mapToDouble(ReviewedTrade::lateness).max().orElse(0);
-    lowest = Math.min(0, trades.stream().mapToDouble(ReviewedTrade::result).min().orElse(0));
-    highest = Math.max(0, trades.stream().mapToDouble(ReviewedTrade::result).max().orElse(0));
+    scale = DollarScale.of(trades.stream().mapToDouble(ReviewedTrade::result));
     repaint();
   }
 
@@ -72,12 +67,12 @@ final class LatenessView extends Painted {
   }
 
   private double x(double nanos) {
-    return LEFT + (getWidth() - LEFT - RIGHT) * Math.max(0, nanos) / Math.max(1, latest);
+    return DollarScale.LEFT
+        + (getWidth() - DollarScale.LEFT - RIGHT) * Math.max(0, nanos) / Math.max(1, latest);
   }
 
   private double y(double dollars) {
-    double span = Math.max(1e-9, highest - lowest);
-    return getHeight() - BOTTOM - (getHeight() - TOP - BOTTOM) * (dollars - lowest) / span;
+    return scale.y(dollars, getHeight() - BOTTOM);
   }
 
   @Override
@@ -85,30 +80,19 @@ final class LatenessView extends Painted {
     g.setFill(look.colour(Tone.FADED));
     g.fillText("lateness against result, trades on a hit", 8, 10);
     if (trades.isEmpty()) {
-      g.fillText("No trades on a hit in this period.", LEFT, getHeight() / 2);
+      g.fillText("No trades on a hit in this period.", DollarScale.LEFT, getHeight() / 2);
       return;
     }
-    g.setTextAlign(TextAlignment.RIGHT);
-    g.fillText(whole(highest), LEFT - 6, y(highest));
-    g.fillText("0", LEFT - 6, y(0));
-    if (lowest < 0) {
-      g.fillText(whole(lowest), LEFT - 6, y(lowest));
-    }
-    g.setStroke(look.colour(Tone.HAIR));
-    g.strokeLine(LEFT, y(0), getWidth() - RIGHT, y(0));
+    scale.paint(g, look, getWidth() - RIGHT, getHeight() - BOTTOM);
     g.setTextAlign(TextAlignment.CENTER);
     for (int mark = 0; mark <= MARKS; mark++) {
       double nanos = latest * mark / MARKS;
       long minutes = Math.round(nanos / DayTime.MINUTE);
-      g.fillText(minutes + " min", Math.max(LEFT, x(nanos) - 8), getHeight() - 9);
+      g.fillText(minutes + " min", Math.max(DollarScale.LEFT, x(nanos) - 8), getHeight() - 9);
     }
     for (ReviewedTrade trade : trades) {
       g.setFill(look.colour(Tone.ofMoney(trade.result())).deriveColor(0, 1, 1, 0.7));
       g.fillOval(x(trade.lateness()) - DOT / 2, y(trade.result()) - DOT / 2, DOT, DOT);
     }
-  }
-
-  private static String whole(double dollars) {
-    return "$" + Numbers.whole(Math.round(dollars));
   }
 }

@@ -50,6 +50,9 @@ import org.jspecify.annotations.Nullable;
  * has come. A click on a picture picks a trade, and its session opens from there.
  */
 public final class TrackRecordPane extends BorderPane {
+  /** Where it says how many sessions are still to be reviewed; empty when none is. */
+  public static final String WORKING = "#reviewing-sessions";
+
   private static final String ALL = "all";
 
   private final Workspace workspace;
@@ -151,6 +154,7 @@ public final class TrackRecordPane extends BorderPane {
     }
     account.setAccessibleText("The account whose trades count");
     tag.setAccessibleText("The tag of the trades that count");
+    working.setId(WORKING.substring(1));
     working.getStyleClass().addAll("small", "faded");
     Region space = new Region();
     HBox.setHgrow(space, Priority.ALWAYS);
@@ -193,6 +197,7 @@ public final class TrackRecordPane extends BorderPane {
   /** It has come into sight: what is not known yet is read. */
   public void seen() {
     ReviewSettings settings = workspace.review().settings();
+    working.setText("reading the calendar");
     calendars.askInstead(progress -> workspace.past().calendar(settings), this::calendar);
   }
 
@@ -269,25 +274,7 @@ public final class TrackRecordPane extends BorderPane {
   }
 
   private List<LocalDate> wantedDates() {
-    List<LocalDate> recorded =
-        days.stream()
-            .filter(day -> day.recorded() && !day.date().isAfter(workspace.day()))
-            .map(CalendarDay::date)
-            .toList();
-    if (period != Period.LAST_100) {
-      return recorded.stream().filter(one -> period.holds(date, one)).toList();
-    }
-    Map<LocalDate, Integer> trades = new HashMap<>();
-    days.forEach(day -> trades.put(day.date(), day.trades()));
-    List<LocalDate> last = new ArrayList<>();
-    int found = 0;
-    for (LocalDate one : recorded.reversed()) {
-      if (found < 100) {
-        last.addFirst(one);
-        found += trades.getOrDefault(one, 0);
-      }
-    }
-    return last;
+    return period.sessions(days, date, workspace.day());
   }
 
   /** Reviews what is not reviewed yet, and adds up whenever another session is there. */
