@@ -45,8 +45,12 @@ public final class RealWindow extends ApplicationExtension {
     try {
       middle.set(super.point(node).query());
       return true;
-    } catch (BoundsLocatorException notYet) {
-      return false;
+    } catch (RuntimeException e) {
+      // The query throws it as it is or as a cause, depending on when it looks.
+      if (e instanceof BoundsLocatorException || e.getCause() instanceof BoundsLocatorException) {
+        return false;
+      }
+      throw e;
     }
   }
 

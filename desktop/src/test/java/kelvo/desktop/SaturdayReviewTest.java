@@ -7,10 +7,13 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.atomic.AtomicReference;
 import java.util.stream.Stream;
 import javafx.scene.Node;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
+import javafx.scene.control.TextArea;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
 import kelvo.data.ledger.Ledger;
@@ -21,6 +24,7 @@ import kelvo.desktop.workspace.OpenedDay;
 import kelvo.desktop.workspace.OtherDay;
 import kelvo.journal.HandMatch;
 import kelvo.journal.Remark;
+import kelvo.journal.RuleKept;
 import kelvo.review.DayReview;
 import kelvo.review.DecisionReview;
 import kelvo.review.ReviewedTrade;
@@ -153,6 +157,13 @@ class SaturdayReviewTest {
     until(() -> robot.lookup("#track-record").tryQuery().isPresent());
     until(() -> text(robot, "#net").equals(dollars(2 * ofToday)));
 
+    robot.clickOn("#equity");
+    until(() -> text(robot, "#picked-trade").contains(", "));
+    robot.clickOn("day");
+    until(() -> text(robot, "#net").equals(dollars(ofToday)));
+    robot.clickOn("all");
+    until(() -> text(robot, "#net").equals(dollars(2 * ofToday)));
+
     robot.type(KeyCode.J);
     until(() -> text(robot, "#picked-trade").equals("The session of " + DemoCopy.DAY_BEFORE));
     robot.type(KeyCode.ENTER);
@@ -163,6 +174,40 @@ class SaturdayReviewTest {
     robot.type(KeyCode.S);
     until(() -> robot.lookup("#track-record").tryQuery().isEmpty());
     until(() -> text(robot, "#net").equals(dollars(ofToday)));
+  }
+
+  @Test
+  void ownRulesAreWrittenAndKeptOrBroken(FxRobot robot) throws Exception {
+    robot.type(KeyCode.N);
+    until(() -> robot.lookup("Change the rules").tryQuery().isPresent());
+    robot.clickOn("Change the rules");
+    TextArea rules = robot.lookup("#own-rules").query();
+    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> rules.setText("No trade at noon.\n\n"));
+    robot.clickOn("Change the rules");
+    until(() -> answer(robot).isPresent());
+
+    WaitForAsyncUtils.waitForAsyncFx(
+        5_000, () -> answer(robot).orElseThrow().setValue(RuleKept.Answer.BROKEN));
+    until(() -> kept() == RuleKept.Answer.BROKEN);
+    WaitForAsyncUtils.waitForAsyncFx(5_000, opened.workspace::undo);
+    until(() -> kept() == RuleKept.Answer.OPEN);
+    until(() -> Files.exists(opened.folder.resolve("own-rules.json")));
+    assertThat(Files.readString(opened.folder.resolve("own-rules.json")))
+        .contains("[ \"No trade at noon.\" ]");
+  }
+
+  private RuleKept.Answer kept() {
+    return opened.workspace.book().get().page().answerTo("No trade at noon.");
+  }
+
+  @SuppressWarnings("unchecked")
+  private static Optional<ComboBox<RuleKept.Answer>> answer(FxRobot robot) {
+    return robot
+        .lookup(
+            (Node n) ->
+                n instanceof ComboBox<?> && "No trade at noon.".equals(n.getAccessibleText()))
+        .tryQueryAs(ComboBox.class)
+        .map(box -> (ComboBox<RuleKept.Answer>) box);
   }
 
   private static String dollars(double net) {

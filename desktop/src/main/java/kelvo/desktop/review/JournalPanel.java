@@ -83,6 +83,8 @@ final class JournalPanel extends BorderPane {
     ownRules.setPromptText("A rule a line");
     ownRules.setVisible(false);
     ownRules.managedProperty().bind(ownRules.visibleProperty());
+    rules.visibleProperty().bind(ownRules.visibleProperty().not());
+    rules.managedProperty().bind(rules.visibleProperty());
     VBox left =
         new VBox(6, ofSession, rules, ownRules, SmallButton.of("Change the rules", "", this::edit));
     VBox right = new VBox(6, ofSubject, matching);

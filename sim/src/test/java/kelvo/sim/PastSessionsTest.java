@@ -1,0 +1,161 @@
+package kelvo.sim;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.nio.file.Path;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.CancellationException;
+import kelvo.alert.AlertBook;
+import kelvo.data.calendar.ExchangeCalendar;
+import kelvo.data.folder.DataFolder;
+import kelvo.data.ledger.KeptFills;
+import kelvo.data.ledger.Ledger;
+import kelvo.data.past.PastSessions;
+import kelvo.data.past.WantedHits;
+import kelvo.data.report.Report;
+import kelvo.data.scanfile.ScanFile;
+import kelvo.job.Progress;
+import kelvo.journal.DayBook;
+import kelvo.journal.Remark;
+import kelvo.journal.Subject;
+import kelvo.player.SessionRun;
+import kelvo.review.DayReview;
+import kelvo.review.ReviewSettings;
+import kelvo.rule.RuleSentence;
+import kelvo.rule.Vocabulary;
+import kelvo.scan.Scan;
+import kelvo.session.Session;
+import kelvo.time.DayTime;
+import kelvo.trackrecord.CalendarDay;
+import kelvo.trackrecord.PastReview;
+import kelvo.trackrecord.TrackRecord;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** Sessions that are over, read and played again. */
+class PastSessionsTest {
+  private static final DemoSize SIZE = new DemoSize(60, 30, 6_000, DemoSize.SESSION).withRecord(3);
+  private static final List<Scan> SCANS = ScanFile.shipped(Vocabulary.DEFAULT);
+  private static final WantedHits WANTED = new WantedHits(SCANS, List.of(), AlertBook.EMPTY);
+
+  @TempDir static Path folder;
+  @TempDir Path other;
+
+  @BeforeAll
+  static void write() {
+    DemoFolder.write(folder, SIZE, DemoFolder.SEED, Progress.NONE);
+  }
+
+  private static DataFolder data() {
+    return new DataFolder(folder, new ExchangeCalendar());
+  }
+
+  private static PastSessions past(Ledger ledger) {
+    return new PastSessions(folder, ledger, Vocabulary.DEFAULT);
+  }
+
+  private static List<PastReview> reviews(PastSessions past) {
+    return past.reviews(past.recorded(), WANTED, ReviewSettings.DEFAULT, one -> {}, Progress.NONE);
+  }
+
+  @Test
+  void eachIsReviewedAsIfItWerePlayedAlone() {
+    try (Ledger ledger = Ledger.readOnly(other.resolve("none"))) {
+      List<LocalDate> heard = new ArrayList<>();
+      PastSessions past = past(ledger);
+      List<PastReview> reviews =
+          past.reviews(
+              past.recorded(),
+              WANTED,
+              ReviewSettings.DEFAULT,
+              one -> heard.add(one.date()),
+              Progress.NONE);
+
+      assertThat(reviews).extracting(PastReview::date).isEqualTo(past.recorded()).hasSize(4);
+      assertThat(heard).containsExactlyInAnyOrderElementsOf(past.recorded());
+      LocalDate date = past.recorded().get(1);
+      Session session = data().session(date, Progress.NONE);
+      DayBook book = KeptFills.of(ledger, data(), date);
+      SessionRun run = SessionRun.of(session, WANTED.on(date, book), Progress.NONE);
+      DayReview alone =
+          DayReview.of(session, SCANS, run.hits(), book, ReviewSettings.DEFAULT, DayTime.LAST);
+      assertThat(reviews.get(1).review().scans()).isEqualTo(alone.scans());
+      assertThat(reviews.get(1).review().figures()).isEqualTo(alone.figures());
+      assertThat(reviews.get(1).review().all()).isEqualTo(alone.all());
+    }
+  }
+
+  @Test
+  void theCalendarHasTheSameResultsWithoutPlayingAnything() {
+    try (Ledger ledger = Ledger.readOnly(other.resolve("none"))) {
+      PastSessions past = past(ledger);
+      List<CalendarDay> days = past.calendar(ReviewSettings.DEFAULT);
+      List<PastReview> reviews = reviews(past);
+
+      assertThat(days).extracting(CalendarDay::date).isEqualTo(past.recorded());
+      for (int i = 0; i < days.size(); i++) {
+        assertThat(days.get(i).recorded()).isTrue();
+        assertThat(days.get(i).reviewed()).isFalse();
+        assertThat(days.get(i).trades()).isEqualTo(reviews.get(i).closed().size()).isPositive();
+        assertThat(days.get(i).net().doubleValue()).isEqualTo(reviews.get(i).review().all().net());
+      }
+    }
+  }
+
+  @Test
+  void oldHitsAreJudgedByTheRulesOfTheirDay() {
+    List<LocalDate> dates = data().sessionDates();
+    Scan now = SCANS.getFirst();
+    Scan then =
+        now.withRules(List.of(RuleSentence.parse("price at least 100000", Vocabulary.DEFAULT)));
+    try (Ledger ledger = Ledger.open(other.resolve("ledger.sqlite"))) {
+      ledger.add(dates.get(1), then);
+      ledger.add(dates.get(2), now);
+      assertThat(ledger.awaitSaved()).isTrue();
+      List<PastReview> reviews = reviews(past(ledger));
+
+      assertThat(reviews)
+          .extracting(one -> one.review().scans().getFirst().hits() > 0)
+          .as("before it was known, of its day, and changed since")
+          .containsExactly(true, false, true, true);
+    }
+  }
+
+  @Test
+  void itCanBeStopped() {
+    try (Ledger ledger = Ledger.readOnly(other.resolve("none"))) {
+      PastSessions past = past(ledger);
+      assertThatThrownBy(
+              () ->
+                  past.reviews(
+                      past.recorded(),
+                      WANTED,
+                      ReviewSettings.DEFAULT,
+                      one -> {},
+                      part -> {
+                        throw new CancellationException();
+                      }))
+          .isInstanceOf(CancellationException.class);
+    }
+  }
+
+  @Test
+  void whatTheTraderWroteStandsInTheReportAsItWas() {
+    LocalDate date = data().sessionDates().getFirst();
+    try (Ledger ledger = Ledger.open(other.resolve("ledger.sqlite"))) {
+      ledger.add(date, new Remark(Subject.SESSION, "<b>too & \"late\"</b>", List.of("a<b")));
+      assertThat(ledger.awaitSaved()).isTrue();
+      PastSessions past = past(ledger);
+      TrackRecord record =
+          TrackRecord.of(List.of(past.review(date, WANTED, ReviewSettings.DEFAULT, Progress.NONE)));
+      String html = Report.of(record, ReviewSettings.DEFAULT, past::session, Progress.NONE).html();
+
+      assertThat(html).contains("&lt;b&gt;too &amp; ", "tags: a&lt;b").doesNotContain("<b>");
+      assertThat(past.calendar(ReviewSettings.DEFAULT).getFirst().reviewed()).isTrue();
+    }
+  }
+}
