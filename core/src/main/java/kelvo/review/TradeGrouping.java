@@ -5,6 +5,8 @@ import java.time.format.TextStyle;
 import java.util.List;
 import java.util.Locale;
 import kelvo.hit.Hit;
+import kelvo.journal.Choice;
+import kelvo.journal.Decision;
 import kelvo.time.DayTime;
 import org.jspecify.annotations.Nullable;
 
@@ -75,7 +77,7 @@ public enum TradeGrouping {
       case SCAN -> ofHit(hit, hit == null ? "" : hit.scan());
       case VERSION -> ofHit(hit, hit == null ? "" : hit.scan() + " " + hit.version());
       case TRIGGER -> ofHit(hit, hit == null ? "" : hit.trigger().words());
-      case PLANNED -> trade.planned() ? new Key(0, "on the Ten") : new Key(1, "not on the Ten");
+      case PLANNED -> plan(trade);
       case SIDE -> new Key(trade.trade().side().ordinal(), trade.trade().side().word());
       case ALERT -> named(context.alert(), "no alert");
       case PHASE ->
@@ -98,6 +100,23 @@ public enum TradeGrouping {
   /** Trades without a hit come last. */
   private static Key ofHit(@Nullable Hit hit, String name) {
     return hit == null ? new Key(1, NO_HIT) : new Key(0, name);
+  }
+
+  /**
+   * Whether the plan was kept: on the Ten at the entry, for the side that was planned, to be
+   * traded.
+   */
+  private static Key plan(ReviewedTrade trade) {
+    Decision decision = trade.context().decision();
+    if (decision == null || decision.choice() != Choice.KEEP) {
+      return new Key(3, "not on the Ten");
+    }
+    if (decision.side() != trade.trade().side().way()) {
+      return new Key(1, "on the Ten, other side");
+    }
+    return decision.bucket().equals(Decision.BUCKETS.getLast())
+        ? new Key(2, "on the Ten, only to watch")
+        : new Key(0, "on the Ten");
   }
 
   /** Those without a name come last. */

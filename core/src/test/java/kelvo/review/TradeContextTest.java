@@ -167,4 +167,25 @@ class TradeContextTest {
         .extracting(MoveGroup::name, MoveGroup::moves)
         .containsExactly(tuple("leaders", review.moves().size()));
   }
+
+  @Test
+  void tradesAreToldApartByWhetherThePlanWasKept() {
+    assertThat(planOf(Choice.KEEP, Side.UP, "at the open")).isEqualTo("on the Ten");
+    assertThat(planOf(Choice.KEEP, Side.DOWN, "later")).isEqualTo("on the Ten, other side");
+    assertThat(planOf(Choice.KEEP, Side.UP, "only watch")).isEqualTo("on the Ten, only to watch");
+    assertThat(planOf(Choice.DROP, Side.UP, "later")).isEqualTo("not on the Ten");
+  }
+
+  private static String planOf(Choice choice, Side side, String bucket) {
+    Decision decision =
+        new Decision("AAAAAA", DayTime.parse("09:00:00"), choice, "news", side, bucket, "");
+    DayBook book =
+        DayBook.EMPTY
+            .with(decision)
+            .withFills(
+                List.of(
+                    TestFills.fill("10:03:00 AAAAAA buy 100 10.21"),
+                    TestFills.fill("10:10:00 AAAAAA sell 100 10.38")));
+    return TradeGroup.of(review(book, "16:00").trades(), TradeGrouping.PLANNED).getFirst().name();
+  }
 }
