@@ -6,6 +6,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.Statement;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.atomic.AtomicReference;
@@ -174,6 +177,24 @@ class SaturdayReviewTest {
     robot.type(KeyCode.S);
     until(() -> robot.lookup("#track-record").tryQuery().isEmpty());
     until(() -> text(robot, "#net").equals(dollars(ofToday)));
+  }
+
+  @Test
+  void whatCannotBeReviewedIsToldAndNothingGoesOnWaiting(FxRobot robot) throws Exception {
+    assertThat(opened.workspace.ledger().awaitSaved()).isTrue();
+    try (Connection other =
+            DriverManager.getConnection(
+                "jdbc:sqlite:" + opened.folder.resolve(OpenedDay.LEDGER).toAbsolutePath());
+        Statement statement = other.createStatement()) {
+      statement.execute("alter table remark rename to gone");
+    }
+    robot.type(KeyCode.S);
+
+    until(
+        () ->
+            opened.workspace.troubles().newest().get().stream()
+                .anyMatch(trouble -> trouble.startsWith("Reading the calendar went wrong")));
+    until(() -> text(robot, "#reviewing-sessions").isEmpty());
   }
 
   @Test

@@ -263,7 +263,18 @@ public final class Workspace implements AutoCloseable {
 
   /** Answers questions behind the window, the newest first; {@code what} names them in troubles. */
   public LatestAnswer latestAnswer(String what) {
-    return new LatestAnswer(background, Platform::runLater, e -> troubles.tell(what, e));
+    return latestAnswer(what, () -> {});
+  }
+
+  /** The same; {@code failed} is done in the window besides when a question has thrown. */
+  public LatestAnswer latestAnswer(String what, Runnable failed) {
+    return new LatestAnswer(
+        background,
+        Platform::runLater,
+        e -> {
+          troubles.tell(what, e);
+          failed.run();
+        });
   }
 
   /** Makes the review of the moment shown. */
