@@ -35,7 +35,9 @@ final class TrackRecordCommand implements Callable<Integer> {
   @Option(
       names = "--out",
       paramLabel = "FOLDER",
-      description = "write sessions.csv, trades.csv, scans.csv, groups.csv and equity.csv there")
+      description =
+          "write sessions.csv, trades.csv, scans.csv, alerts.csv, groups.csv and equity.csv"
+              + " there")
   @Nullable Path out;
 
   TrackRecordCommand(Terminal terminal) {

@@ -33,6 +33,8 @@ import kelvo.review.ScanTotals;
 import kelvo.review.TradeGrouping;
 import kelvo.review.TradeVerdict;
 import kelvo.review.WhatIf;
+import kelvo.rule.Rule;
+import kelvo.rule.RuleSentence;
 import kelvo.scan.Scan;
 import kelvo.sim.DemoFolder;
 import kelvo.sim.DemoSize;
@@ -61,6 +63,7 @@ class TrackRecordOfDemoTest {
   @TempDir static Path out;
   private static TrackRecord record;
   private static WhatIf looser;
+  private static WhatIf notWaiting;
   private static Path looserFile;
 
   /** As the window does it: earlier sessions from their ends, the one that is open as it is. */
@@ -111,6 +114,12 @@ class TrackRecordOfDemoTest {
                 .toList());
     looser =
         WhatIf.together(past.whatIfs(past.recorded(), stairs, changed, settings, Progress.NONE));
+    List<Rule> waiting = new ArrayList<>(stairs.rules());
+    waiting.add(RuleSentence.parse("volume at least 200K", day.vocabulary()));
+    notWaiting =
+        WhatIf.together(
+            past.whatIfs(
+                past.recorded(), stairs.withRules(waiting), stairs, settings, Progress.NONE));
     looserFile = out.resolve("looser.json");
     Files.writeString(looserFile, ScanFile.write(changed));
   }
@@ -189,6 +198,26 @@ class TrackRecordOfDemoTest {
     assertThat(looser.of(WhatIf.Kind.EARLIER)).isNotEmpty();
     assertThat(looser.medianEarlier().orElseThrow()).isPositive();
     assertThat(looser.lines().getFirst().atTheHit()).isGreaterThan(1_000);
+  }
+
+  /** A scan that waits for volume finds the runners when the trader does: late. */
+  @Test
+  void withoutARuleThatWaitsTheLateTradesHaveTheirHitsEarlier() {
+    List<WhatIf.Change> late =
+        notWaiting.changes().stream()
+            .filter(change -> change.before() != null)
+            .filter(
+                change ->
+                    change.before().trades().stream()
+                        .anyMatch(trade -> trade.verdict() == TradeVerdict.LATE))
+            .toList();
+
+    assertThat(late)
+        .filteredOn(change -> change.kind() == WhatIf.Kind.EARLIER)
+        .hasSizeGreaterThan(late.size() / 2)
+        .allMatch(change -> change.earlierBy() > 5 * DayTime.MINUTE);
+    assertThat(notWaiting.lines().get(1).atTheHit())
+        .isGreaterThan(notWaiting.lines().getFirst().atTheHit());
   }
 
   @Test

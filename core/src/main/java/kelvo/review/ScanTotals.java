@@ -101,6 +101,29 @@ public record ScanTotals(
         trades.stream().filter(t -> t.scan().equals(scan)).toList());
   }
 
+  /**
+   * The totals of an alert over several days; medians of all its moves are not known from those of
+   * its days.
+   *
+   * @param days its totals of each day
+   */
+  public static ScanTotals ofAlertOver(String alert, List<ScanTotals> days) {
+    int known = days.stream().mapToInt(ScanTotals::known).sum();
+    int ran = days.stream().mapToInt(ScanTotals::ran).sum();
+    return new ScanTotals(
+        alert,
+        days.stream().mapToInt(ScanTotals::hits).sum(),
+        days.stream().mapToInt(ScanTotals::moves).sum(),
+        known,
+        ran,
+        WilsonInterval.of(ran, known),
+        Double.NaN,
+        Double.NaN,
+        days.stream().mapToDouble(ScanTotals::hours).sum(),
+        days.stream().mapToInt(ScanTotals::trades).sum(),
+        days.stream().mapToDouble(ScanTotals::net).sum());
+  }
+
   /** The totals of some moves, whichever scans made them; hits an hour are not known. */
   static ScanTotals over(List<ReviewedMove> moves) {
     List<Hit> hits = moves.stream().flatMap(m -> m.move().hits().stream()).toList();

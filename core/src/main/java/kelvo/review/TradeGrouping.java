@@ -1,9 +1,11 @@
 package kelvo.review;
 
+import java.math.BigDecimal;
 import java.time.DayOfWeek;
 import java.time.format.TextStyle;
 import java.util.List;
 import java.util.Locale;
+import java.util.OptionalInt;
 import kelvo.hit.Hit;
 import kelvo.journal.Choice;
 import kelvo.journal.Decision;
@@ -104,19 +106,24 @@ public enum TradeGrouping {
 
   /**
    * Whether the plan was kept: on the Ten at the entry, for the side that was planned, to be
-   * traded.
+   * traded, and no larger than planned where the plan names a size.
    */
   private static Key plan(ReviewedTrade trade) {
     Decision decision = trade.context().decision();
     if (decision == null || decision.choice() != Choice.KEEP) {
-      return new Key(3, "not on the Ten");
+      return new Key(4, "not on the Ten");
     }
     if (decision.side() != trade.trade().side().way()) {
-      return new Key(1, "on the Ten, other side");
+      return new Key(2, "on the Ten, other side");
     }
-    return decision.bucket().equals(Decision.BUCKETS.getLast())
-        ? new Key(2, "on the Ten, only to watch")
-        : new Key(0, "on the Ten");
+    if (decision.bucket().equals(Decision.BUCKETS.getLast())) {
+      return new Key(3, "on the Ten, only to watch");
+    }
+    OptionalInt planned = decision.plannedShares();
+    boolean larger =
+        planned.isPresent()
+            && trade.trade().peakShares().compareTo(BigDecimal.valueOf(planned.getAsInt())) > 0;
+    return larger ? new Key(1, "on the Ten, larger than planned") : new Key(0, "on the Ten");
   }
 
   /** Those without a name come last. */

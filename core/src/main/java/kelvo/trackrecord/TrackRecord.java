@@ -4,9 +4,14 @@ import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
+import java.util.function.BiFunction;
+import java.util.function.Function;
+import kelvo.review.DayReview;
 import kelvo.review.ReviewedMove;
 import kelvo.review.ReviewedTrade;
 import kelvo.review.ScanTotals;
@@ -97,19 +102,28 @@ public record TrackRecord(List<PastReview> sessions, List<ReviewedTrade> trades)
 
   /** A line a scan, in the order in which the sessions name them. */
   public List<ScanTotals> scans() {
-    Set<String> names = new LinkedHashSet<>();
-    sessions.forEach(one -> one.review().scans().forEach(scan -> names.add(scan.scan())));
     List<ReviewedMove> moves = moves();
-    List<ScanTotals> totals = new ArrayList<>();
-    for (String name : names) {
-      List<ScanTotals> days =
-          sessions.stream()
-              .flatMap(one -> one.review().scans().stream())
-              .filter(scan -> scan.scan().equals(name))
-              .toList();
-      totals.add(ScanTotals.together(name, days, moves, trades));
+    return together(
+        DayReview::scans, (scan, days) -> ScanTotals.together(scan, days, moves, trades));
+  }
+
+  /** A line an alert, in the order in which the sessions name them; of all accounts. */
+  public List<ScanTotals> alerts() {
+    return together(DayReview::alerts, ScanTotals::ofAlertOver);
+  }
+
+  private List<ScanTotals> together(
+      Function<DayReview, List<ScanTotals>> ofDay,
+      BiFunction<String, List<ScanTotals>, ScanTotals> over) {
+    Map<String, List<ScanTotals>> byName = new LinkedHashMap<>();
+    for (PastReview session : sessions) {
+      for (ScanTotals totals : ofDay.apply(session.review())) {
+        byName.computeIfAbsent(totals.scan(), name -> new ArrayList<>()).add(totals);
+      }
     }
-    return totals;
+    List<ScanTotals> all = new ArrayList<>();
+    byName.forEach((name, days) -> all.add(over.apply(name, days)));
+    return all;
   }
 
   /** Its trades by something. */

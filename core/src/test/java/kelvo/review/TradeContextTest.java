@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.tuple;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.Collections;
 import java.util.List;
 import kelvo.hit.Hit;
 import kelvo.hit.TestSessions;
@@ -147,6 +148,11 @@ class TradeContextTest {
         .matches(alert -> alert.hits() == 1 && alert.moves() == 1 && alert.known() == 1)
         .matches(alert -> alert.trades() == 1 && Math.abs(alert.net() - 17) < 1e-9);
     assertThat(review.scans()).extracting(ScanTotals::scan).containsExactly("risers");
+    assertThat(
+            ScanTotals.ofAlertOver("an alert", Collections.nCopies(3, review.alerts().getFirst())))
+        .matches(alert -> alert.hits() == 3 && alert.moves() == 3 && alert.known() == 3)
+        .matches(alert -> alert.trades() == 3 && Math.abs(alert.net() - 51) < 1e-9)
+        .matches(alert -> alert.interval().equals(WilsonInterval.of(alert.ran(), 3)));
   }
 
   @Test
@@ -176,9 +182,26 @@ class TradeContextTest {
     assertThat(planOf(Choice.DROP, Side.UP, "later")).isEqualTo("not on the Ten");
   }
 
+  @Test
+  void aTradeLargerThanItsPlanDidNotKeepIt() {
+    assertThat(planOf("over 10.20, 100 shares")).isEqualTo("on the Ten");
+    assertThat(planOf("over 10.20, 99 Shares")).isEqualTo("on the Ten, larger than planned");
+    assertThat(planOf("1 share now")).isEqualTo("on the Ten, larger than planned");
+    assertThat(planOf("1,000 shares")).isEqualTo("on the Ten");
+    assertThat(planOf("over 10.20, no more than 50")).isEqualTo("on the Ten");
+  }
+
+  private static String planOf(String plan) {
+    return planOf(Choice.KEEP, Side.UP, "later", plan);
+  }
+
   private static String planOf(Choice choice, Side side, String bucket) {
+    return planOf(choice, side, bucket, "");
+  }
+
+  private static String planOf(Choice choice, Side side, String bucket, String plan) {
     Decision decision =
-        new Decision("AAAAAA", DayTime.parse("09:00:00"), choice, "news", side, bucket, "");
+        new Decision("AAAAAA", DayTime.parse("09:00:00"), choice, "news", side, bucket, plan);
     DayBook book =
         DayBook.EMPTY
             .with(decision)

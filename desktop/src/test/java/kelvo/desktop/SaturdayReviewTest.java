@@ -4,35 +4,42 @@ import static kelvo.desktop.OpenedWindow.until;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.Statement;
+import java.util.ArrayDeque;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Queue;
 import java.util.concurrent.atomic.AtomicReference;
 import java.util.stream.Stream;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipFile;
 import javafx.scene.Node;
+import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
-import javafx.scene.control.TextArea;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
+import javafx.stage.Window;
 import kelvo.data.ledger.Ledger;
 import kelvo.desktop.grid.Grid;
 import kelvo.desktop.review.ReviewStage;
 import kelvo.desktop.theme.Numbers;
+import kelvo.desktop.workspace.FilePlaces;
 import kelvo.desktop.workspace.OpenedDay;
 import kelvo.desktop.workspace.OtherDay;
-import kelvo.journal.HandMatch;
 import kelvo.journal.Remark;
 import kelvo.journal.RuleKept;
 import kelvo.review.DayReview;
 import kelvo.review.DecisionReview;
 import kelvo.review.ReviewedTrade;
 import kelvo.review.TradeVerdict;
-import kelvo.setting.SettingCatalogue;
+import kelvo.scan.Scan;
 import kelvo.sim.DemoSize;
 import kelvo.sim.DemoTrader;
 import kelvo.time.DayTime;
@@ -50,6 +57,7 @@ import org.testfx.util.WaitForAsyncUtils;
 @ExtendWith(RealWindow.class)
 class SaturdayReviewTest {
   private static final long AFTER = DayTime.of(16, 30);
+  private static final int TABS = 60;
 
   private final AtomicReference<OtherDay> asked = new AtomicReference<>();
   private OpenedWindow opened;
@@ -132,17 +140,53 @@ class SaturdayReviewTest {
             .filter(trade -> trade.verdict() == TradeVerdict.ON_A_HIT)
             .findFirst()
             .orElseThrow();
-    WaitForAsyncUtils.waitForAsyncFx(
-        5_000,
-        () ->
-            opened
-                .workspace
-                .trader()
-                .match(new HandMatch(onAHit.subject(), HandMatch.Says.OFF_PLAN, 0)));
+    walkTo(robot, onAHit);
+    robot.type(KeyCode.N);
+    until(() -> robot.lookup("#note-chosen").query().isFocused());
+    robot.type(KeyCode.TAB, 2);
+    until(() -> focused().equals("Which move the trade was on"));
+    robot.type(KeyCode.DOWN);
     until(() -> verdictOf(onAHit) == TradeVerdict.OFF_PLAN);
 
-    WaitForAsyncUtils.waitForAsyncFx(5_000, opened.workspace::undo);
+    robot.type(KeyCode.ESCAPE);
+    undo(robot);
     until(() -> verdictOf(onAHit) == TradeVerdict.ON_A_HIT);
+  }
+
+  /** Walks to a trade of the table. */
+  private void walkTo(FxRobot robot, ReviewedTrade trade) {
+    robot.type(KeyCode.J, review().trades().indexOf(trade) + 1);
+    until(() -> opened.workspace.focus().get().equals(trade.trade().symbol()));
+  }
+
+  private static void undo(FxRobot robot) {
+    robot.press(KeyCode.CONTROL).type(KeyCode.Z).release(KeyCode.CONTROL);
+  }
+
+  private static void replace(FxRobot robot, String text) {
+    robot.press(KeyCode.CONTROL).type(KeyCode.A).release(KeyCode.CONTROL);
+    robot.write(text);
+  }
+
+  /** What the control in focus is for a screen reader, else its id or its words. */
+  private String focused() {
+    Node node = opened.window.getScene().getFocusOwner();
+    return switch (node) {
+      case null -> "";
+      case Button button -> button.getText();
+      case Node named when named.getAccessibleText() != null -> named.getAccessibleText();
+      default -> String.valueOf(node.getId());
+    };
+  }
+
+  /** Goes on with Tab until a control has the keys. */
+  private void tabTo(FxRobot robot, String control) {
+    List<String> passed = new ArrayList<>();
+    while (!control.equals(WaitForAsyncUtils.waitForAsyncFx(5_000, this::focused))) {
+      passed.add(WaitForAsyncUtils.waitForAsyncFx(5_000, this::focused));
+      assertThat(passed).hasSizeLessThan(TABS);
+      robot.type(KeyCode.TAB);
+    }
   }
 
   private TradeVerdict verdictOf(ReviewedTrade trade) {
@@ -162,9 +206,24 @@ class SaturdayReviewTest {
 
     robot.clickOn("#equity");
     until(() -> text(robot, "#picked-trade").contains(", "));
-    robot.clickOn("day");
+    robot.type(KeyCode.LEFT, 2);
     until(() -> text(robot, "#net").equals(dollars(ofToday)));
-    robot.clickOn("all");
+    robot.type(KeyCode.RIGHT, 4);
+    until(() -> text(robot, "#net").equals(dollars(2 * ofToday)));
+    String first = text(robot, "#picked-trade");
+    robot.type(KeyCode.SPACE);
+    until(() -> text(robot, "#picked-trade").contains(", "));
+    robot.type(KeyCode.SPACE);
+    until(() -> !text(robot, "#picked-trade").equals(first));
+
+    robot.type(KeyCode.C);
+    until(() -> focused().equals("The account whose trades count"));
+    robot.type(KeyCode.DOWN);
+    until(
+        () ->
+            text(robot, "#net")
+                .equals(dollars(2 * netOf(review().trades().getFirst().trade().account()))));
+    robot.type(KeyCode.UP).type(KeyCode.ESCAPE);
     until(() -> text(robot, "#net").equals(dollars(2 * ofToday)));
 
     robot.type(KeyCode.J);
@@ -197,38 +256,45 @@ class SaturdayReviewTest {
     until(() -> text(robot, "#reviewing-sessions").isEmpty());
   }
 
+  private double netOf(String account) {
+    return review().trades().stream()
+        .filter(trade -> trade.trade().closed() && trade.trade().account().equals(account))
+        .mapToDouble(ReviewedTrade::result)
+        .sum();
+  }
+
   @Test
   void ownRulesAreWrittenAndKeptOrBroken(FxRobot robot) throws Exception {
     robot.type(KeyCode.N);
-    until(() -> robot.lookup("Change the rules").tryQuery().isPresent());
-    robot.clickOn("Change the rules");
-    TextArea rules = robot.lookup("#own-rules").query();
-    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> rules.setText("No trade at noon.\n\n"));
-    robot.clickOn("Change the rules");
-    until(() -> answer(robot).isPresent());
+    until(() -> robot.lookup("#note-session").query().isFocused());
+    tabTo(robot, "Change the rules");
+    robot.type(KeyCode.SPACE);
+    until(() -> robot.lookup("#own-rules").query().isFocused());
+    robot.write("No trade at noon.").type(KeyCode.ENTER).type(KeyCode.ESCAPE);
+    until(
+        () ->
+            robot
+                .lookup(
+                    (Node n) ->
+                        n instanceof ComboBox<?>
+                            && "No trade at noon.".equals(n.getAccessibleText()))
+                .tryQuery()
+                .isPresent());
 
-    WaitForAsyncUtils.waitForAsyncFx(
-        5_000, () -> answer(robot).orElseThrow().setValue(RuleKept.Answer.BROKEN));
+    robot.type(KeyCode.C);
+    until(() -> focused().equals("No trade at noon."));
+    robot.type(KeyCode.DOWN, 2);
     until(() -> kept() == RuleKept.Answer.BROKEN);
-    WaitForAsyncUtils.waitForAsyncFx(5_000, opened.workspace::undo);
-    until(() -> kept() == RuleKept.Answer.OPEN);
+    robot.type(KeyCode.ESCAPE);
+    undo(robot);
+    until(() -> kept() == RuleKept.Answer.KEPT);
     until(() -> Files.exists(opened.folder.resolve("own-rules.json")));
     assertThat(Files.readString(opened.folder.resolve("own-rules.json")))
-        .contains("[ \"No trade at noon.\" ]");
+        .contains("\"No trade at noon.\"");
   }
 
   private RuleKept.Answer kept() {
     return opened.workspace.book().get().page().answerTo("No trade at noon.");
-  }
-
-  @SuppressWarnings("unchecked")
-  private static Optional<ComboBox<RuleKept.Answer>> answer(FxRobot robot) {
-    return robot
-        .lookup(
-            (Node n) ->
-                n instanceof ComboBox<?> && "No trade at noon.".equals(n.getAccessibleText()))
-        .tryQueryAs(ComboBox.class)
-        .map(box -> (ComboBox<RuleKept.Answer>) box);
   }
 
   private static String dollars(double net) {
@@ -249,15 +315,104 @@ class SaturdayReviewTest {
                 review()));
     robot.type(KeyCode.M);
     until(() -> robot.lookup((Node n) -> n == table(robot, "Measures")).tryQuery().isPresent());
+    String before = String.valueOf(table(robot, "Measures").rows());
+    robot.type(KeyCode.C).type(KeyCode.DOWN);
+    until(() -> !String.valueOf(table(robot, "Measures").rows()).equals(before));
+
     robot.type(KeyCode.B);
     long late = late();
-    WaitForAsyncUtils.waitForAsyncFx(
-        5_000,
-        () -> {
-          opened.workspace.settings().set(SettingCatalogue.LATE_CHASE, "90");
-          opened.workspace.settings().set(SettingCatalogue.LATE_AFTER, "120");
-        });
+    robot.type(KeyCode.C);
+    tabTo(robot, "An entry further than this beyond the first hit's price is late.");
+    replace(robot, "90");
+    robot.type(KeyCode.TAB);
+    tabTo(
+        robot, "An entry later than this after the latest hit is late, unless at a planned level.");
+    replace(robot, "120");
+    robot.type(KeyCode.ENTER);
     until(() -> late() < late);
+  }
+
+  @Test
+  void aScanIsTriedWithAnotherBoundAndWhyNotLeadsToATryByKeys(FxRobot robot) {
+    robot.type(KeyCode.T, 2);
+    until(() -> robot.lookup((Node n) -> n == table(robot, "Scans")).tryQuery().isPresent());
+    robot.type(KeyCode.Y);
+    until(() -> !table(robot, "Movers that no scan found").rows().isEmpty());
+    robot.type(KeyCode.J);
+    until(() -> robot.lookup("Try it").tryQuery().isPresent());
+    robot.type(KeyCode.C);
+    tabTo(robot, "Try it");
+    robot.type(KeyCode.SPACE);
+    until(() -> table(robot, "What if").rows().size() >= 2);
+
+    Scan was = opened.workspace.desk().scans().getFirst();
+    robot.type(KeyCode.C);
+    until(() -> focused().equals("The scan that is changed"));
+    robot.type(KeyCode.TAB);
+    until(() -> focused().equals("Over which sessions"));
+    robot.type(KeyCode.TAB);
+    replace(robot, "change % at least 7");
+    until(() -> table(robot, "What if").rows().size() >= 2);
+    robot.type(KeyCode.ESCAPE).type(KeyCode.C);
+    tabTo(robot, "Any of");
+    replace(robot, "gap at least 4% or gap at most -4%");
+    robot.type(KeyCode.ESCAPE, 2).type(KeyCode.K);
+    until(() -> !opened.workspace.desk().scans().contains(was));
+    assertThat(opened.workspace.desk().scans())
+        .filteredOn(scan -> scan.name().equals(was.name()))
+        .singleElement()
+        .matches(scan -> scan.anyOf().getLast().size() == 2)
+        .extracting(scan -> scan.rules().getFirst().sentence())
+        .isEqualTo("change % at least 7");
+  }
+
+  @Test
+  void reportsTablesAndTheLedgerAreWrittenWhereTheTraderSays(FxRobot robot) throws Exception {
+    Path html = opened.folder.resolve("out.html");
+    Path pdf = opened.folder.resolve("out.pdf");
+    Path zip = opened.folder.resolve("out.zip");
+    Path tables = Files.createDirectory(opened.folder.resolve("tables"));
+    Queue<Path> places = new ArrayDeque<>(List.of(html, pdf, tables, zip));
+    opened.workspace.files(new AnsweredPlaces(places));
+    robot.type(KeyCode.N);
+    until(() -> robot.lookup("#note-session").query().isFocused());
+
+    for (String button :
+        List.of("Report of the day…", "of the week…", "Tables as CSV…", "Ledger as zip…")) {
+      Path place = places.element();
+      tabTo(robot, button);
+      robot.type(KeyCode.SPACE);
+      until(() -> opened.workspace.action().get().endsWith(" to " + place));
+    }
+
+    assertThat(Files.readString(html))
+        .contains(DemoSize.SESSION.toString())
+        .contains(review().trades().getFirst().trade().symbol());
+    assertThat(Files.readAllBytes(pdf)).startsWith("%PDF".getBytes(StandardCharsets.US_ASCII));
+    try (Stream<Path> written = Files.list(tables)) {
+      assertThat(written).isNotEmpty().allMatch(table -> table.toString().endsWith(".csv"));
+    }
+    try (ZipFile read = new ZipFile(zip.toFile())) {
+      assertThat(read.stream().map(ZipEntry::getName)).contains("fill.csv");
+    }
+  }
+
+  /** Says beforehand where files go. */
+  private record AnsweredPlaces(Queue<Path> places) implements FilePlaces {
+    @Override
+    public Optional<Path> open(Window over, String title) {
+      return Optional.of(places.remove());
+    }
+
+    @Override
+    public Optional<Path> save(Window over, String name, String... endings) {
+      return Optional.of(places.remove());
+    }
+
+    @Override
+    public Optional<Path> folder(Window over, String title) {
+      return Optional.of(places.remove());
+    }
   }
 
   private long late() {

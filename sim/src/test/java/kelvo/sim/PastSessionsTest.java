@@ -3,8 +3,12 @@ package kelvo.sim;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.DayOfWeek;
 import java.time.LocalDate;
+import java.time.temporal.TemporalAdjusters;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.CancellationException;
@@ -122,6 +126,28 @@ class PastSessionsTest {
           .extracting(one -> one.review().scans().getFirst().hits() > 0)
           .as("before it was known, of its day, and changed since")
           .containsExactly(true, false, true, true);
+    }
+  }
+
+  @Test
+  void aDamagedSessionIsReviewedAsFarAsItCanBeReadAndStopsNoOther() throws IOException {
+    LocalDate last = data().sessionDates().getLast();
+    LocalDate saturday = last.with(TemporalAdjusters.next(DayOfWeek.SATURDAY));
+    Path recorded = Files.createDirectory(folder.resolve("sessions").resolve(saturday.toString()));
+    Path prints = recorded.resolve("trades.csv.gz");
+    Files.write(prints, new byte[] {0x1f, (byte) 0x8b, 8, 0, 0, 0, 0});
+    Path quotes = Files.createDirectory(recorded.resolve("quotes.csv"));
+    try (Ledger ledger = Ledger.readOnly(other.resolve("none"))) {
+      List<PastReview> reviews = reviews(past(ledger));
+
+      assertThat(reviews).hasSize(5);
+      assertThat(reviews.getLast().date()).isEqualTo(saturday);
+      assertThat(reviews.getLast().review().moves()).isEmpty();
+      assertThat(reviews.get(3).review().moves()).isNotEmpty();
+    } finally {
+      Files.delete(quotes);
+      Files.delete(prints);
+      Files.delete(recorded);
     }
   }
 

@@ -31,6 +31,10 @@ public final class CsvTables {
     write(
         folder.resolve("scans.csv"), ReviewTables.SCAN_COLUMNS, ReviewTables.scans(record.scans()));
     write(
+        folder.resolve("alerts.csv"),
+        ReviewTables.SCAN_COLUMNS,
+        ReviewTables.scans(record.alerts()));
+    write(
         folder.resolve("groups.csv"),
         TrackRecordTables.GROUP_COLUMNS,
         TrackRecordTables.groups(record, by));

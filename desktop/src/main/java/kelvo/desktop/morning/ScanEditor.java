@@ -25,6 +25,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
+import kelvo.desktop.rules.AnyOfField;
 import kelvo.desktop.rules.CompletionPopup;
 import kelvo.desktop.rules.RuleCurve;
 import kelvo.desktop.rules.RulesEditor;
@@ -40,7 +41,6 @@ import kelvo.rule.FormulaCompletion;
 import kelvo.rule.ListCompletion;
 import kelvo.rule.Rule;
 import kelvo.rule.RuleCompletion;
-import kelvo.rule.RuleSentence;
 import kelvo.rule.SentenceList;
 import kelvo.rule.SessionWords;
 import kelvo.rule.Vocabulary;
@@ -73,7 +73,7 @@ final class ScanEditor extends BorderPane {
   private final TextField name = new TextField();
   private final TextField purpose = new TextField();
   private final ComboBox<String> universes = new ComboBox<>();
-  private final TextField anyOf = new TextField();
+  private final AnyOfField anyOf;
   private final Label anyOfLeft = new Label();
   private final TextField triggers = new TextField();
   private final TextField columns = new TextField();
@@ -105,6 +105,9 @@ final class ScanEditor extends BorderPane {
             completion,
             changed -> change(scan().withRules(changed)),
             workspace.workedRule()::set);
+    anyOf =
+        new AnyOfField(
+            vocabulary, completion, groups -> change(scan().withAnyOf(groups)), rules::says);
     lastHeld = new LastHeld(workspace, rules::forgetLastHeld, rules::lastHeld);
     curve = new RuleCurve(workspace.session().phases(), this::replaceRule);
     recordedMoves = new RecordedMoves(workspace, curve::moves);
@@ -141,9 +144,6 @@ final class ScanEditor extends BorderPane {
     purpose.setPromptText("what it is for, in one sentence");
     purpose.setAccessibleText("Purpose");
     onType(purpose, text -> scan().meant(text));
-    anyOf.setPromptText(
-        "one of these must hold: gap at least 4% or gap at most -4%; another group");
-    onType(anyOf, text -> scan().withAnyOf(each(text, ';', this::group)));
     onType(triggers, text -> scan().withTriggers(each(text, Trigger::parse)));
     onType(columns, text -> scan().listing(scan().sort(), each(text, this::field)));
     onType(
@@ -152,7 +152,6 @@ final class ScanEditor extends BorderPane {
             scan()
                 .listing(
                     each(text, t -> List.of(SortOrder.parse(t, vocabulary))), scan().columns()));
-    complete(anyOf, ListCompletion.OR, completion::after);
     complete(triggers, ListCompletion.COMMA, TriggerCompletion::after);
     complete(columns, ListCompletion.COMMA, completion::fields);
     complete(sort, ListCompletion.COMMA, completion::orders);
@@ -282,17 +281,9 @@ final class ScanEditor extends BorderPane {
   }
 
   private static <T> List<T> each(String text, Function<String, List<T>> read) {
-    return each(text, ',', read);
-  }
-
-  private static <T> List<T> each(String text, char between, Function<String, List<T>> read) {
-    return SentenceList.split(text, between).stream()
+    return SentenceList.split(text, ',').stream()
         .flatMap(part -> read.apply(part).stream())
         .toList();
-  }
-
-  private List<List<Rule>> group(String sentences) {
-    return List.of(RuleSentence.parseAny(sentences, vocabulary));
   }
 
   private List<Field> field(String words) {
@@ -408,7 +399,7 @@ final class ScanEditor extends BorderPane {
     }
     set(name, scan.name());
     set(purpose, scan.purpose());
-    set(anyOf, scan.anyOf().stream().map(RuleSentence::ofAny).collect(Collectors.joining("; ")));
+    anyOf.show(scan.anyOf());
     set(triggers, scan.triggers().stream().map(Trigger::words).collect(Collectors.joining(", ")));
     set(columns, scan.columns().stream().map(Field::words).collect(Collectors.joining(", ")));
     set(sort, scan.sort().stream().map(SortOrder::words).collect(Collectors.joining(", ")));

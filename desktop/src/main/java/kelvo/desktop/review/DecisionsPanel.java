@@ -44,8 +44,8 @@ final class DecisionsPanel extends BorderPane {
   }
 
   /** Walks down the rows. */
-  void next() {
-    table.move(1);
+  void next(int way) {
+    table.move(way);
   }
 
   void theme() {

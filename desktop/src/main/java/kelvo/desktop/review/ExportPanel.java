@@ -1,6 +1,5 @@
 package kelvo.desktop.review;
 
-import java.io.File;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.io.UncheckedIOException;
@@ -12,8 +11,6 @@ import java.util.List;
 import java.util.Locale;
 import javafx.geometry.Pos;
 import javafx.scene.layout.HBox;
-import javafx.stage.DirectoryChooser;
-import javafx.stage.FileChooser;
 import kelvo.data.ledger.LedgerArchive;
 import kelvo.data.past.WantedHits;
 import kelvo.data.report.CsvTables;
@@ -45,29 +42,22 @@ final class ExportPanel extends HBox {
     getStyleClass().addAll("card", "part");
     getChildren()
         .addAll(
-            SmallButton.of("Report of the day…", "HTML or PDF", () -> report(Period.DAY)),
-            SmallButton.of("of the week…", "HTML or PDF", () -> report(Period.WEEK)),
-            SmallButton.of("Tables as CSV…", "Of the week", this::tables),
-            SmallButton.of("Ledger as zip…", "All days, as CSV and JSON", this::archive),
+            SmallButton.inTabOrder("Report of the day…", "HTML or PDF", () -> report(Period.DAY)),
+            SmallButton.inTabOrder("of the week…", "HTML or PDF", () -> report(Period.WEEK)),
+            SmallButton.inTabOrder("Tables as CSV…", "Of the week", this::tables),
+            SmallButton.inTabOrder("Ledger as zip…", "All days, as CSV and JSON", this::archive),
             playing);
   }
 
   private void report(Period period) {
-    FileChooser chooser = new FileChooser();
-    chooser
-        .getExtensionFilters()
-        .addAll(
-            new FileChooser.ExtensionFilter("PDF", "*.pdf"),
-            new FileChooser.ExtensionFilter("HTML", "*.html"));
-    chooser.setInitialFileName("kelvo-" + workspace.day() + ".pdf");
-    File chosen = chooser.showSaveDialog(getScene().getWindow());
-    if (chosen != null) {
-      report(period, chosen.toPath());
-    }
+    workspace
+        .files()
+        .save(getScene().getWindow(), "kelvo-" + workspace.day() + ".pdf", "pdf", "html")
+        .ifPresent(file -> report(period, file));
   }
 
   /** Writes a report as PDF or HTML, as the file's ending says. */
-  void report(Period period, Path file) {
+  private void report(Period period, Path file) {
     ReviewSettings settings = workspace.review().settings();
     Asked asked = asked(period);
     playing.ask(
@@ -95,14 +85,14 @@ final class ExportPanel extends HBox {
   }
 
   private void tables() {
-    File chosen = new DirectoryChooser().showDialog(getScene().getWindow());
-    if (chosen != null) {
-      tables(chosen.toPath());
-    }
+    workspace
+        .files()
+        .folder(getScene().getWindow(), "A folder for the tables")
+        .ifPresent(this::tables);
   }
 
   /** Writes the week's tables into a folder. */
-  void tables(Path folder) {
+  private void tables(Path folder) {
     Asked asked = asked(Period.WEEK);
     playing.ask(
         progress -> {
@@ -117,16 +107,14 @@ final class ExportPanel extends HBox {
   }
 
   private void archive() {
-    FileChooser chooser = new FileChooser();
-    chooser.setInitialFileName("kelvo-ledger.zip");
-    File chosen = chooser.showSaveDialog(getScene().getWindow());
-    if (chosen != null) {
-      archive(chosen.toPath());
-    }
+    workspace
+        .files()
+        .save(getScene().getWindow(), "kelvo-ledger.zip", "zip")
+        .ifPresent(this::archive);
   }
 
   /** Writes the whole ledger as an archive. */
-  void archive(Path file) {
+  private void archive(Path file) {
     playing.ask(
         progress -> {
           workspace.ledger().awaitSaved();

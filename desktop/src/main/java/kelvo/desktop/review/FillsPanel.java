@@ -1,8 +1,6 @@
 package kelvo.desktop.review;
 
-import java.io.File;
 import java.io.UncheckedIOException;
-import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.function.Supplier;
@@ -21,7 +19,6 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import javafx.stage.FileChooser;
 import kelvo.data.fill.BrokerTable;
 import kelvo.data.fill.FillMapping;
 import kelvo.data.fill.FillMappings;
@@ -79,11 +76,11 @@ final class FillsPanel extends BorderPane {
     HBox head =
         new HBox(
             8,
-            SmallButton.of("Choose a file…", "", this::choose),
+            SmallButton.inTabOrder("Choose a file…", "", this::choose),
             source,
             space,
-            SmallButton.of("By hand", "Write one fill", () -> byHand(null)),
-            SmallButton.of("Begin again", "", this::begin));
+            SmallButton.inTabOrder("By hand", "Write one fill", () -> byHand(null)),
+            SmallButton.inTabOrder("Begin again", "", this::begin));
     HBox foot = new HBox(8, says, add);
     for (HBox line : List.of(head, foot)) {
       line.setAlignment(Pos.CENTER_LEFT);
@@ -121,17 +118,10 @@ final class FillsPanel extends BorderPane {
   }
 
   private void choose() {
-    FileChooser chooser = new FileChooser();
-    chooser.setTitle("Fills of a broker");
-    File chosen = chooser.showOpenDialog(getScene().getWindow());
-    if (chosen != null) {
-      read(chosen.toPath());
-    }
-  }
-
-  /** Reads a broker's file. */
-  void read(Path file) {
-    read(String.valueOf(file.getFileName()), () -> BrokerTable.of(file));
+    workspace
+        .files()
+        .open(getScene().getWindow(), "Fills of a broker")
+        .ifPresent(file -> read(String.valueOf(file.getFileName()), () -> BrokerTable.of(file)));
   }
 
   private record Read(@Nullable BrokerTable table, @Nullable FillMapping mapping, String wrong) {}
@@ -270,6 +260,11 @@ final class FillsPanel extends BorderPane {
    */
   private record Added(
       int fills, int known, List<Fill> today, boolean others, String wrong, String forgotten) {}
+
+  /** Adds what is shown, if there is something to add. */
+  void addShown() {
+    add.fire();
+  }
 
   private void add() {
     if (getCenter() == hand) {

@@ -2,8 +2,10 @@ package kelvo.desktop.review;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import javafx.animation.Animation;
 import javafx.animation.PauseTransition;
 import javafx.geometry.Pos;
@@ -47,6 +49,7 @@ final class JournalPanel extends BorderPane {
   private final Words ofSession;
   private final Words ofSubject;
   private final VBox rules = new VBox(2);
+  private final Map<String, ComboBox<RuleKept.Answer>> answers = new LinkedHashMap<>();
   private final ComboBox<Choice> match = new ComboBox<>();
   private final HBox matching = new HBox(6);
   private final TextArea ownRules = new TextArea();
@@ -63,7 +66,6 @@ final class JournalPanel extends BorderPane {
     ofSession.about(Subject.SESSION, "The session of " + workspace.day());
     match.setConverter(new WordsOf<>(Choice::words));
     match.setAccessibleText("Which move the trade was on");
-    match.setFocusTraversable(false);
     match.setOnAction(
         e -> {
           Choice chosen = match.getValue();
@@ -81,12 +83,24 @@ final class JournalPanel extends BorderPane {
     ownRules.setPrefRowCount(NOTE_ROWS);
     ownRules.getStyleClass().add("note");
     ownRules.setPromptText("A rule a line");
+    ownRules.addEventHandler(
+        KeyEvent.KEY_PRESSED,
+        e -> {
+          if (e.getCode() == KeyCode.ESCAPE) {
+            edit();
+          }
+        });
     ownRules.setVisible(false);
     ownRules.managedProperty().bind(ownRules.visibleProperty());
     rules.visibleProperty().bind(ownRules.visibleProperty().not());
     rules.managedProperty().bind(rules.visibleProperty());
     VBox left =
-        new VBox(6, ofSession, rules, ownRules, SmallButton.of("Change the rules", "", this::edit));
+        new VBox(
+            6,
+            ofSession,
+            rules,
+            ownRules,
+            SmallButton.inTabOrder("Change the rules", "", this::edit));
     VBox right = new VBox(6, ofSubject, matching);
     for (VBox side : List.of(left, right)) {
       side.getStyleClass().addAll("card", "part");
@@ -286,6 +300,9 @@ final class JournalPanel extends BorderPane {
       ownRules.setText(String.join("\n", workspace.desk().ownRules().get()));
     }
     ownRules.setVisible(!ownRules.isVisible());
+    if (ownRules.isVisible()) {
+      ownRules.requestFocus();
+    }
   }
 
   private void show(JournalPage page) {
@@ -297,10 +314,17 @@ final class JournalPanel extends BorderPane {
         .map(RuleKept::rule)
         .filter(rule -> !asked.contains(rule))
         .forEach(asked::add);
-    rules.getChildren().setAll(asked.stream().map(rule -> rule(rule, page)).toList());
+    // The answers stay the same controls as long as they can, so that the keys stay with them.
+    if (!List.copyOf(answers.keySet()).equals(asked)) {
+      answers.clear();
+      rules.getChildren().setAll(asked.stream().map(this::rule).toList());
+    }
+    filling = true;
+    answers.forEach((rule, answer) -> answer.setValue(page.answerTo(rule)));
+    filling = false;
   }
 
-  private HBox rule(String rule, JournalPage page) {
+  private HBox rule(String rule) {
     Label words = new Label(rule);
     words.getStyleClass().add("small");
     words.setMinWidth(0);
@@ -309,10 +333,14 @@ final class JournalPanel extends BorderPane {
     answer.setConverter(
         new WordsOf<>(
             one -> one == RuleKept.Answer.OPEN ? "" : one.name().toLowerCase(Locale.ROOT)));
-    answer.setValue(page.answerTo(rule));
     answer.setAccessibleText(rule);
-    answer.setFocusTraversable(false);
-    answer.setOnAction(e -> workspace.trader().say(new RuleKept(rule, answer.getValue())));
+    answer.setOnAction(
+        e -> {
+          if (!filling) {
+            workspace.trader().say(new RuleKept(rule, answer.getValue()));
+          }
+        });
+    answers.put(rule, answer);
     Region space = new Region();
     HBox.setHgrow(space, Priority.ALWAYS);
     HBox line = new HBox(6, words, space, answer);

@@ -1,6 +1,7 @@
 package kelvo.desktop.review;
 
 import java.util.List;
+import java.util.Locale;
 import java.util.function.Consumer;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
@@ -13,6 +14,7 @@ import kelvo.desktop.theme.Theme;
 import kelvo.desktop.theme.Tone;
 import kelvo.desktop.workspace.Workspace;
 import kelvo.hit.Hit;
+import kelvo.job.LatestAnswer;
 import kelvo.news.Catalyst;
 import kelvo.review.DayReview;
 import kelvo.review.ReviewLane;
@@ -35,6 +37,7 @@ final class LanesView extends Painted {
   private static final double HEAD = 16;
 
   private final Workspace workspace;
+  private final LatestAnswer ordering;
   private List<ReviewLane> lanes = List.of();
   private final Consumer<ReviewedTrade> onTrade;
   private final Consumer<ReviewedMove> onMove;
@@ -51,10 +54,10 @@ final class LanesView extends Painted {
   LanesView(Workspace workspace, Consumer<ReviewedTrade> onTrade, Consumer<ReviewedMove> onMove) {
     super(workspace.theme());
     this.workspace = workspace;
+    ordering = workspace.latestAnswer("ordering lanes");
     this.onTrade = onTrade;
     this.onMove = onMove;
     setId("lanes");
-    setAccessibleText("Lanes: hits, moves and trades by symbol");
     setOnScroll(
         e -> {
           scroll =
@@ -70,7 +73,23 @@ final class LanesView extends Painted {
   /** Shows a review; null while there is none. */
   void show(@Nullable DayReview newest) {
     review = newest;
-    lanes = newest == null ? List.of() : ReviewLane.of(newest, order);
+    if (newest == null) {
+      ordering.stop();
+      show(List.of(), order);
+    } else {
+      ReviewLane.Order by = order;
+      ordering.ask(progress -> ReviewLane.of(newest, by), ordered -> show(ordered, by));
+    }
+  }
+
+  private void show(List<ReviewLane> ordered, ReviewLane.Order by) {
+    lanes = ordered;
+    setAccessibleText(
+        "Lanes by "
+            + by.name().toLowerCase(Locale.ROOT)
+            + ": hits, moves and trades of "
+            + ordered.size()
+            + (ordered.size() == 1 ? " symbol" : " symbols"));
     repaint();
   }
 

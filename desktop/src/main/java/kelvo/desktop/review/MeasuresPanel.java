@@ -44,7 +44,6 @@ final class MeasuresPanel extends BorderPane {
     by.getItems().addAll(MOVES, LISTS);
     by.getSelectionModel().select(TradeGrouping.SCAN.ordinal());
     by.setAccessibleText("What the trades are told apart by");
-    by.setFocusTraversable(false);
     by.setOnAction(e -> list());
     HBox head = new HBox(6, by);
     head.setAlignment(Pos.CENTER_LEFT);

@@ -12,8 +12,10 @@ import javafx.scene.Parent;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.SplitPane;
+import javafx.scene.control.Toggle;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
+import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
@@ -22,6 +24,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import kelvo.desktop.grid.Grid;
 import kelvo.desktop.setting.SettingRows;
+import kelvo.desktop.theme.FirstChoice;
 import kelvo.desktop.theme.Numbers;
 import kelvo.desktop.theme.SmallButton;
 import kelvo.desktop.trackrecord.SixFiguresRow;
@@ -65,12 +68,14 @@ public final class ReviewStage extends BorderPane implements DayStage {
   private final DecisionsPanel decisions;
   private final SettingRows bounds;
   private final ToggleGroup tables = new ToggleGroup();
+  private final ToggleGroup laneOrders = new ToggleGroup();
   private final BorderPane table = new BorderPane();
   private final VBox below = new VBox();
   private final Label totals = new Label();
   private final Label offPlan = new Label();
   private final Label beforeRecord = new Label();
-  private final Button opening = SmallButton.of("Say how it was opened", "", this::askForOpening);
+  private final Button opening =
+      SmallButton.inTabOrder("Say how it was opened", "", this::askForOpening);
   private final SplitPane day;
   private final TrackRecordPane record;
   private Grid<?> listed = trades;
@@ -132,18 +137,22 @@ public final class ReviewStage extends BorderPane implements DayStage {
   @Override
   public List<StageKey> keys() {
     return List.of(
-        new StageKey("J, space", "the next row"),
-        new StageKey("T", "trades"),
+        new StageKey("J, space", "the next row; with Shift the one before"),
+        new StageKey("T", "trades, then moves, then scans"),
+        new StageKey("L", "lanes by verdict, time or scan"),
         new StageKey("M", "measures"),
         new StageKey("W", "what if"),
         new StageKey("K", "keep its change"),
         new StageKey("Y", "why not"),
         new StageKey("F", "fills in"),
+        new StageKey("A", "add the fills that are shown"),
         new StageKey("D", "what was decided on, and what it did"),
         new StageKey("N", "notes, tags and rules"),
         new StageKey("B", "the bounds that verdicts go by"),
         new StageKey("S", "sessions, and the day again"),
-        new StageKey("Enter", "in sessions: open what is picked"));
+        new StageKey("J, space, Enter", "in sessions: an earlier one, the next trade, open it"),
+        new StageKey("Left, Right", "in sessions: a shorter or longer period"),
+        new StageKey("C", "the choices of what is shown: Up and Down choose, Tab goes on"));
   }
 
   @Override
@@ -164,14 +173,28 @@ public final class ReviewStage extends BorderPane implements DayStage {
         record.enter();
       }
       case J, SPACE -> {
-        if (ofRecord) {
-          record.step(-1);
+        int way = event.isShiftDown() ? -1 : 1;
+        if (!ofRecord) {
+          next(way);
+        } else if (event.getCode() == KeyCode.J) {
+          record.step(-way);
         } else {
-          next();
+          record.nextTrade(way);
         }
       }
+      case LEFT, RIGHT -> {
+        if (!ofRecord) {
+          return false;
+        }
+        record.otherPeriod(event.getCode() == KeyCode.LEFT ? -1 : 1);
+      }
+      case C -> {
+        return FirstChoice.focus(ofRecord ? record : (Parent) table.getCenter());
+      }
+      case A -> fillsIn.addShown();
       case K -> whatIf.keep();
-      case T -> choose(trades);
+      case L -> otherOrder();
+      case T -> choose(nextTable());
       case M -> choose(measures);
       case W -> choose(whatIf);
       case Y -> choose(whyNot);
@@ -206,7 +229,8 @@ public final class ReviewStage extends BorderPane implements DayStage {
     DayReview review = workspace.review().review().get();
     if (getCenter() == record) {
       nextStep.set(
-          "Sessions up to this one: J chooses an earlier one, Enter opens it, S is the day again");
+          "Sessions up to this one: J chooses an earlier one, space the next trade, Enter opens it, S is"
+              + " the day again");
     } else if (review != null) {
       nextStep.set(
           review.trades().size()
@@ -222,14 +246,28 @@ public final class ReviewStage extends BorderPane implements DayStage {
     choose(trade);
   }
 
-  private void next() {
+  /** The next row of what is shown; beside the journal that is the next trade or move. */
+  private void next(int way) {
     if (table.getCenter() == whyNot) {
-      whyNot.next();
+      whyNot.next(way);
     } else if (table.getCenter() == decisions) {
-      decisions.next();
-    } else if (table.getCenter() == listed) {
-      listed.move(1);
+      decisions.next(way);
+    } else if (table.getCenter() == listed || table.getCenter() == journal) {
+      listed.move(way);
     }
+  }
+
+  /** Trades, unless a table is shown already: then the one after it. */
+  private Grid<?> nextTable() {
+    List<Grid<?>> all = List.of(trades, moves, scans);
+    boolean ofDay = getCenter() == day;
+    return all.get(ofDay ? (all.indexOf(table.getCenter()) + 1) % all.size() : 0);
+  }
+
+  private void otherOrder() {
+    List<Toggle> all = laneOrders.getToggles();
+    int next = (all.indexOf(laneOrders.getSelectedToggle()) + 1) % all.size();
+    ((ToggleButton) all.get(next)).fire();
   }
 
   /** Opens what a tab stands for. */
@@ -279,11 +317,10 @@ public final class ReviewStage extends BorderPane implements DayStage {
     HBox line = new HBox(4, by);
     line.setAlignment(Pos.CENTER_LEFT);
     line.getStyleClass().addAll("card", "part");
-    ToggleGroup group = new ToggleGroup();
     for (ReviewLane.Order order : ReviewLane.Order.values()) {
       ToggleButton button = new ToggleButton(order.name().toLowerCase(Locale.ROOT));
       button.getStyleClass().setAll("toggle-button", "small-button");
-      button.setToggleGroup(group);
+      button.setToggleGroup(laneOrders);
       button.setSelected(order == ReviewLane.Order.VERDICT);
       button.setFocusTraversable(false);
       button.setOnAction(

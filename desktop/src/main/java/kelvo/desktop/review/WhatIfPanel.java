@@ -3,6 +3,7 @@ package kelvo.desktop.review;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.UnaryOperator;
 import javafx.animation.PauseTransition;
 import javafx.collections.ListChangeListener;
 import javafx.geometry.Pos;
@@ -14,8 +15,10 @@ import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
 import javafx.util.Duration;
 import kelvo.desktop.grid.Grid;
+import kelvo.desktop.rules.AnyOfField;
 import kelvo.desktop.rules.RulesEditor;
 import kelvo.desktop.theme.SmallButton;
 import kelvo.desktop.theme.WordsOf;
@@ -27,6 +30,7 @@ import kelvo.review.ReviewSettings;
 import kelvo.review.WhatIf;
 import kelvo.rule.RuleCompletion;
 import kelvo.rule.SessionWords;
+import kelvo.rule.Vocabulary;
 import kelvo.scan.Scan;
 import org.jspecify.annotations.Nullable;
 
@@ -42,6 +46,7 @@ final class WhatIfPanel extends BorderPane {
   private final ComboBox<String> choice = new ComboBox<>();
   private final ComboBox<Over> over = new ComboBox<>();
   private final RulesEditor rules;
+  private final AnyOfField anyOf;
   private final Grid<WhatIf.Line> table = new Grid<>("What if", WhatIf.Line::name);
   private final Label words = new Label();
   private final Playing playing;
@@ -90,14 +95,15 @@ final class WhatIfPanel extends BorderPane {
   WhatIfPanel(Workspace workspace) {
     this.workspace = workspace;
     playing = new Playing(workspace, "asking what if");
+    Vocabulary vocabulary = workspace.desk().vocabulary();
+    RuleCompletion completion =
+        new RuleCompletion(vocabulary, new SessionWords(workspace.session()));
     rules =
-        RulesEditor.alone(
-            workspace.desk().vocabulary(),
-            new RuleCompletion(
-                workspace.desk().vocabulary(), new SessionWords(workspace.session())),
-            this::typed);
+        RulesEditor.alone(vocabulary, completion, others -> typed(scan -> scan.withRules(others)));
+    anyOf =
+        new AnyOfField(
+            vocabulary, completion, groups -> typed(scan -> scan.withAnyOf(groups)), rules::says);
     choice.setAccessibleText("The scan that is changed");
-    choice.setFocusTraversable(false);
     choice.setOnAction(e -> choose());
     still.setOnFinished(e -> play());
     workspace.onClose(still::stop);
@@ -107,7 +113,6 @@ final class WhatIfPanel extends BorderPane {
     over.setValue(Over.DAY);
     over.setConverter(new WordsOf<>(Over::words));
     over.setAccessibleText("Over which sessions");
-    over.setFocusTraversable(false);
     over.setOnAction(e -> play());
     Region space = new Region();
     HBox.setHgrow(space, Priority.ALWAYS);
@@ -115,10 +120,13 @@ final class WhatIfPanel extends BorderPane {
     head.setAlignment(Pos.CENTER_LEFT);
     head.getStyleClass().addAll("card", "part");
     setTop(head);
-    ScrollPane typed = new ScrollPane(rules);
+    Label orOne = new Label("Any of");
+    orOne.getStyleClass().addAll("small", "faded");
+    VBox both = new VBox(2, rules, orOne, anyOf);
+    both.getStyleClass().addAll("card", "part");
+    ScrollPane typed = new ScrollPane(both);
     typed.setFitToWidth(true);
     typed.setFitToHeight(true);
-    rules.getStyleClass().addAll("card", "part");
     typed.setPrefWidth(RULES_WIDTH);
     setLeft(typed);
     table.columns(WhatIfColumns.ALL);
@@ -155,6 +163,7 @@ final class WhatIfPanel extends BorderPane {
     was = scan;
     changed = other;
     rules.showOthers(other.rules());
+    anyOf.showOthers(other.anyOf());
     playing.stop();
     table.rows(List.of());
     words.setText("");
@@ -168,10 +177,10 @@ final class WhatIfPanel extends BorderPane {
     play();
   }
 
-  private void typed(List<kelvo.rule.Rule> others) {
+  private void typed(UnaryOperator<Scan> change) {
     Scan known = changed;
     if (known != null) {
-      changed = known.withRules(others);
+      changed = change.apply(known);
       offer();
       still.playFromStart();
     }

@@ -68,7 +68,6 @@ final class WhyNotPanel extends BorderPane {
     movers.setPrefWidth(MOVERS_WIDTH);
     setLeft(movers);
     choice.setAccessibleText("The scan that is asked");
-    choice.setFocusTraversable(false);
     choice.setOnAction(e -> ask());
     title.getStyleClass().add("strong");
     HBox head = new HBox(8, choice, title, playing);
@@ -192,7 +191,7 @@ final class WhyNotPanel extends BorderPane {
     HBox line =
         new HBox(
             8,
-            SmallButton.of(
+            SmallButton.inTabOrder(
                 "Try it",
                 "Plays the session with this change: what else it lets in",
                 () -> attempt.accept(why.scan(), looser.scan())),
@@ -201,9 +200,9 @@ final class WhyNotPanel extends BorderPane {
     changes.getChildren().add(line);
   }
 
-  /** Goes to the next mover. */
-  void next() {
-    movers.move(1);
+  /** Goes to the next mover, or with -1 to the one before. */
+  void next(int way) {
+    movers.move(way);
   }
 
   void theme() {

@@ -205,7 +205,8 @@ public final class MainWindow extends BorderPane {
       event.consume();
       return;
     }
-    if (scene.getFocusOwner() instanceof TextInputControl) {
+    if (scene.getFocusOwner() instanceof TextInputControl
+        || ControlKeys.belongTo(scene.getFocusOwner(), event.getCode())) {
       return;
     }
     if (event.isShortcutDown()) {

@@ -79,6 +79,7 @@ public final class TrackRecordPane extends BorderPane {
   private Period period = Period.MONTH;
   private LocalDate date;
   private @Nullable ReviewedTrade chosen;
+  private List<ReviewedTrade> trades = List.of();
   private boolean filling;
 
   /** What the reviews that are kept were made by. */
@@ -144,7 +145,6 @@ public final class TrackRecordPane extends BorderPane {
     for (ComboBox<String> choice : List.of(account, tag)) {
       choice.getItems().setAll(ALL);
       choice.setValue(ALL);
-      choice.setFocusTraversable(false);
       choice.setOnAction(
           e -> {
             if (!filling) {
@@ -179,7 +179,6 @@ public final class TrackRecordPane extends BorderPane {
     by.getItems().setAll(Arrays.stream(TradeGrouping.values()).map(TradeGrouping::words).toList());
     by.getSelectionModel().select(TradeGrouping.SCAN.ordinal());
     by.setAccessibleText("What the results are told apart by");
-    by.setFocusTraversable(false);
     by.setOnAction(e -> addUp());
     BorderPane pane = new BorderPane(results);
     pane.setTop(line(new HBox(6, small("a trade's mean result with its 95% interval, by"), by)));
@@ -262,13 +261,30 @@ public final class TrackRecordPane extends BorderPane {
     }
   }
 
+  /** Picks the trade after the one that is picked, or with -1 the one before, by time of exit. */
+  public void nextTrade(int way) {
+    if (!trades.isEmpty()) {
+      int place = chosen == null ? -1 : trades.indexOf(chosen);
+      int from = place < 0 && way < 0 ? trades.size() : place;
+      pick(trades.get(Math.floorMod(from + way, trades.size())));
+    }
+  }
+
+  /** Shows the next longer period, or with -1 the next shorter one. */
+  public void otherPeriod(int way) {
+    int place = period.ordinal() + way;
+    if (place >= 0 && place < periods.getToggles().size()) {
+      ((ToggleButton) periods.getToggles().get(place)).fire();
+    }
+  }
+
   private void pick(@Nullable ReviewedTrade trade) {
     chosen = trade;
     boolean other = !date.equals(workspace.day());
     picked.setText(
         trade != null
             ? TradeWords.of(trade)
-            : other ? "The session of " + date : "A click on a picture picks a trade.");
+            : other ? "The session of " + date : "Space or a click on a picture picks a trade.");
     open.setText(trade == null && other ? "Open that session" : "Open it");
     open.setDisable(trade == null && !other);
   }
@@ -375,6 +391,7 @@ public final class TrackRecordPane extends BorderPane {
   }
 
   private void show(Shown shown) {
+    trades = shown.record().trades();
     six.show(shown.figures());
     equity.show(shown.equity());
     lateness.show(shown.record().trades());

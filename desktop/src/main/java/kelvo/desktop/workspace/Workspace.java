@@ -123,6 +123,7 @@ public final class Workspace implements AutoCloseable {
   private Runnable onReadAgain = () -> {};
   private Runnable onOtherDay = () -> {};
   private Consumer<OtherDay> onOpen = other -> {};
+  private FilePlaces files = new FileDialogs();
 
   /** A window's work on an opened day, paused at a moment. */
   public Workspace(OpenedDay day, long moment, Theme theme) {
@@ -380,6 +381,16 @@ public final class Workspace implements AutoCloseable {
   /** Saves the day and lets another one be chosen. */
   public void chooseOtherDay() {
     onOtherDay.run();
+  }
+
+  /** Who asks for files and folders. */
+  public FilePlaces files() {
+    return files;
+  }
+
+  /** Lets files and folders be asked for otherwise than by dialogs. */
+  public void files(FilePlaces other) {
+    files = other;
   }
 
   /** Does something when a date of the same folder is wanted. */

@@ -1,0 +1,57 @@
+package kelvo.desktop.theme;
+
+import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.stream.Stream;
+import javafx.scene.Node;
+import javafx.scene.Parent;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Control;
+import javafx.scene.control.SplitPane;
+
+/** Leads the keys to the first thing that can be chosen in a part; Tab goes on from there. */
+public final class FirstChoice {
+  private FirstChoice() {}
+
+  /**
+   * Gives the focus to the first list of choices in a part that can be seen, else to its first
+   * control that Tab leads to.
+   *
+   * @return false when there is none
+   */
+  public static boolean focus(Parent part) {
+    // What has just come into sight has its controls only once it has been laid out.
+    part.applyCss();
+    part.layout();
+    List<Control> reached =
+        within(part)
+            .filter(Node::isFocusTraversable)
+            .filter(node -> !node.isDisabled())
+            .filter(Control.class::isInstance)
+            .map(Control.class::cast)
+            .toList();
+    Optional<Control> first =
+        reached.stream()
+            .filter(ComboBox.class::isInstance)
+            .findFirst()
+            .or(() -> reached.stream().findFirst());
+    first.ifPresent(Node::requestFocus);
+    return first.isPresent();
+  }
+
+  private static Stream<Node> within(Parent part) {
+    Stream<Node> children =
+        part instanceof SplitPane split
+            ? split.getItems().stream()
+            : part.getChildrenUnmodifiable().stream();
+    return children
+        .filter(Objects::nonNull)
+        .filter(Node::isVisible)
+        .flatMap(
+            node ->
+                node instanceof Parent inner && !(node instanceof ComboBox)
+                    ? Stream.concat(Stream.of(node), within(inner))
+                    : Stream.of(node));
+  }
+}
