@@ -348,6 +348,7 @@ class SaturdayReviewTest {
     Scan was = opened.workspace.desk().scans().getFirst();
     robot.type(KeyCode.C);
     until(() -> focused().equals("The scan that is changed"));
+    until(() -> heights(robot).stream().anyMatch(height -> height > 40));
     robot.type(KeyCode.TAB);
     until(() -> focused().equals("Over which sessions"));
     robot.type(KeyCode.TAB);
@@ -395,6 +396,13 @@ class SaturdayReviewTest {
     try (ZipFile read = new ZipFile(zip.toFile())) {
       assertThat(read.stream().map(ZipEntry::getName)).contains("fill.csv");
     }
+  }
+
+  /** How high the rules stand; a long one takes more lines than one. */
+  private static List<Double> heights(FxRobot robot) {
+    return robot.lookup(".rule-field").queryAll().stream()
+        .map(rule -> rule.getLayoutBounds().getHeight())
+        .toList();
   }
 
   /** Says beforehand where files go. */

@@ -126,7 +126,6 @@ final class WhatIfPanel extends BorderPane {
     both.getStyleClass().addAll("card", "part");
     ScrollPane typed = new ScrollPane(both);
     typed.setFitToWidth(true);
-    typed.setFitToHeight(true);
     typed.setPrefWidth(RULES_WIDTH);
     setLeft(typed);
     table.columns(WhatIfColumns.ALL);

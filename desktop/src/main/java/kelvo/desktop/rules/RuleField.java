@@ -48,9 +48,9 @@ final class RuleField extends TextArea {
             ? 0
             : Math.clamp((int) Math.ceil(width / (room * FILLED)) - 1, 1, MOST_MORE);
     double height = ONE_LINE + more * MORE_LINE;
-    setMinHeight(height);
-    setPrefHeight(height);
-    setMaxHeight(height);
+    // As a style of its own, since what is only set is set back whenever styles are applied again.
+    setStyle(
+        "-fx-min-height: %1$s; -fx-pref-height: %1$s; -fx-max-height: %1$s;".formatted(height));
   }
 
   /** It is one sentence: Tab leaves it, and Enter adds no line. */

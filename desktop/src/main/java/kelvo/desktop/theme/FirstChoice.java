@@ -21,9 +21,8 @@ public final class FirstChoice {
    * @return false when there is none
    */
   public static boolean focus(Parent part) {
-    // What has just come into sight has its controls only once it has been laid out.
+    // What has just come into sight has what it scrolls only once it has been styled.
     part.applyCss();
-    part.layout();
     List<Control> reached =
         within(part)
             .filter(Node::isFocusTraversable)

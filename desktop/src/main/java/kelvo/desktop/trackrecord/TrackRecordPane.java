@@ -196,7 +196,7 @@ public final class TrackRecordPane extends BorderPane {
   /** It has come into sight: what is not known yet is read. */
   public void seen() {
     ReviewSettings settings = workspace.review().settings();
-    working.setText("reading the calendar");
+    working.setText("reading");
     calendars.askInstead(progress -> workspace.past().calendar(settings), this::calendar);
   }
 
@@ -343,7 +343,7 @@ public final class TrackRecordPane extends BorderPane {
   }
 
   private void tell(int done, int of) {
-    working.setText("reviewing sessions, " + done + " of " + of);
+    working.setText("session " + (done + 1) + " of " + of);
   }
 
   private void stop() {
