@@ -2,7 +2,9 @@ package kelvo.cli;
 
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Set;
 import java.util.concurrent.Callable;
 import kelvo.data.calendar.ExchangeCalendar;
 import kelvo.data.folder.DataFolder;
@@ -16,6 +18,7 @@ import picocli.CommandLine.Parameters;
 @Command(name = "check", description = "Reads everything and prints every problem, line by line.")
 final class CheckCommand implements Callable<Integer> {
   private final Terminal terminal;
+  private final Set<String> told = new LinkedHashSet<>();
 
   CheckCommand(Terminal terminal) {
     this.terminal = terminal;
@@ -26,17 +29,15 @@ final class CheckCommand implements Callable<Integer> {
 
   @Override
   public Integer call() {
-    DataFolder data = new DataFolder(folder, new ExchangeCalendar());
-    int problems = 0;
+    DataFolder data = new DataFolder(folder, new ExchangeCalendar()).searching();
+    data.readAll();
+    tell(data.faultSentences());
     for (var date : data.sessionDates()) {
       DataFolder one = new DataFolder(folder, new ExchangeCalendar()).searching();
       var session = one.session(date, Progress.NONE);
       int fills = one.fills(date).size();
-      one.faultSentences().forEach(terminal.out()::println);
-      problems += one.faultCount();
-      List<String> doubts = one.doubtsAbout(session);
-      doubts.forEach(terminal.out()::println);
-      problems += doubts.size();
+      tell(one.faultSentences());
+      tell(one.doubtsAbout(session));
       terminal
           .err()
           .println(
@@ -51,18 +52,35 @@ final class CheckCommand implements Callable<Integer> {
                   + fills
                   + " fills");
     }
-    problems += checkScans(data.vocabulary());
-    terminal.err().println(problems == 0 ? "No problems found." : problems + " problems found.");
+    tell(problemsOfOwnFiles(data.vocabulary()));
+    int problems = told.size();
+    terminal
+        .err()
+        .println(
+            switch (problems) {
+              case 0 -> "No problems found.";
+              case 1 -> "1 problem found.";
+              default -> problems + " problems found.";
+            });
     return problems == 0 ? 0 : 1;
   }
 
-  /** Reads what the trader has made; prints each problem and returns their number. */
-  private int checkScans(Vocabulary vocabulary) {
+  /** What several sessions have in common is told once. */
+  private void tell(List<String> problems) {
+    problems.stream().filter(told::add).forEach(terminal.out()::println);
+  }
+
+  /** What is wrong with the files that the trader has made. */
+  private List<String> problemsOfOwnFiles(Vocabulary vocabulary) {
     List<String> wrong = new ArrayList<>();
     ScanFolder own = new ScanFolder(folder, vocabulary, wrong::add);
     own.scans();
     own.checks();
-    wrong.forEach(terminal.out()::println);
-    return wrong.size();
+    own.universes();
+    own.watchlists();
+    own.alerts();
+    own.mostKept();
+    own.ownRules();
+    return wrong;
   }
 }

@@ -28,10 +28,15 @@ final class ConvertCommand implements Callable<Integer> {
   public Integer call() {
     TableConversion conversion = new TableConversion();
     conversion.convert(in, out, new TextProgress(terminal, "Converting " + in));
-    conversion.faults().forEach(fault -> terminal.err().println(fault.sentence()));
+    conversion.faults().sentences().forEach(terminal.err()::println);
+    int leftOut = conversion.faults().count();
     terminal
         .err()
-        .println(conversion.rows() + " rows written, " + conversion.faults().size() + " left out.");
-    return conversion.faults().isEmpty() ? 0 : 1;
+        .println(
+            conversion.rows()
+                + (conversion.rows() == 1 ? " row written, " : " rows written, ")
+                + leftOut
+                + " left out.");
+    return leftOut == 0 ? 0 : 1;
   }
 }

@@ -131,6 +131,69 @@ class CommandsTest {
         .contains("trades.csv, line 2, column price");
   }
 
+  /** What is easily overlooked: each is told with its place, and once. */
+  @Test
+  void checkLooksAtWhatNoSessionAsksFor(@TempDir Path bad) throws IOException {
+    Path day = Files.createDirectories(bad.resolve("sessions/2031-03-12"));
+    Files.createDirectories(bad.resolve("sessions/2031-02-30"));
+    Files.createDirectory(day.resolve("quotes.csv"));
+    Files.createSymbolicLink(day.resolve("status.csv"), bad.resolve("nowhere"));
+    Files.writeString(day.resolve("mentions.csv"), "");
+    Files.writeString(
+        bad.resolve("securities.csv"),
+        "symbol,name,mic,cfi,float\nTIDARC,Tidal,XNAS,ESVUFR,-5\nKELPOR,Kelpor,XNAS,ESVUFR,NaN\n"
+            + "SONWEL,Sonwel,XNAS,ESVUFR,100\n");
+    Files.writeString(
+        bad.resolve("daily.csv"),
+        "symbol,date,open,high,low,close,volume\n"
+            + "SONWEL,2031-03-10,1,2,1,2,100\nSONWEL,2031-03-11,1,2,1,2,100\n"
+            + "SONWEL,2031-03-10,1,2,1,2,100\n");
+    Files.writeString(
+        day.resolve("trades.csv"),
+        "time,symbol,price,size,conditions,id\n09:30:00,SONWEL,6,100,regular,1\n"
+            + "09:31:00,SONWEL,6,100,regular,1\n09:32:00,TIDARC,6,100,regular,2\n");
+    Files.writeString(
+        Files.createDirectory(bad.resolve("minutes")).resolve("2031-01-02.csv"),
+        "symbol,time,open,high,low,close,volume\nSONWEL,09:30:00,1,1,1,1,1\nSONWEL,x,1,1,1,1,1\n");
+    Files.writeString(
+        Files.createDirectory(bad.resolve("universes")).resolve("u.json"),
+        "{\"kelvo\": 1, \"name\": 7}");
+    Files.writeString(bad.resolve("ten.json"), "{\"kelvo\": 1, \"most\": 99}");
+
+    assertThat(run("check", bad.toString())).isEqualTo(1);
+    assertThat(printed.toString(StandardCharsets.UTF_8).lines())
+        .doesNotHaveDuplicates()
+        .allMatch(line -> line.length() <= 200)
+        .anyMatch(line -> line.startsWith("sessions/2031-02-30: expected the name of a day"))
+        .anyMatch(line -> line.contains("quotes.csv: expected a table, found \"a folder\""))
+        .anyMatch(line -> line.contains("status.csv: expected a table, found \"a link that leads"))
+        .anyMatch(line -> line.contains("mentions.csv: expected a header with time, symbol, count"))
+        .anyMatch(
+            line -> line.startsWith("securities.csv, line 2, column float: expected a number, 0"))
+        .anyMatch(
+            line -> line.startsWith("securities.csv, line 3, column float: expected a number"))
+        .anyMatch(line -> line.startsWith("daily.csv, line 4, column date: expected each day of a"))
+        .anyMatch(line -> line.contains("trades.csv, line 3, column id: expected an id once"))
+        .anyMatch(line -> line.contains("trades.csv, line 4, column symbol: expected a symbol of"))
+        .anyMatch(
+            line -> line.startsWith("minutes/2031-01-02.csv, line 3: expected a symbol, a time"))
+        .anyMatch(line -> line.startsWith("u.json, name: expected a text in quotes"))
+        .anyMatch(line -> line.startsWith("ten.json, most: expected a whole number"));
+  }
+
+  @Test
+  void checkFindsThatAFolderIsEmptyOrThatSessionsIsAFile(@TempDir Path bad) throws IOException {
+    assertThat(run("check", bad.toString())).isEqualTo(1);
+    assertThat(printed.toString(StandardCharsets.UTF_8))
+        .contains("securities.csv: expected the list of securities, found \"no such file\"")
+        .contains("sessions: expected folders such as 2031-03-12 with trades.csv, found \"none\"");
+    printed.reset();
+    Files.writeString(bad.resolve("sessions"), "");
+    assertThat(run("check", bad.toString())).isEqualTo(1);
+    assertThat(printed.toString(StandardCharsets.UTF_8))
+        .contains("sessions: expected a folder with a folder a session, found \"something else\"");
+  }
+
   @Test
   void matchesListsTheGapperFirstWithTheScansColumns() {
     assertThat(

@@ -3,6 +3,7 @@ package kelvo.data.folder;
 import java.lang.foreign.MemorySegment;
 import java.lang.foreign.ValueLayout;
 import java.nio.file.Path;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -75,20 +76,33 @@ final class DailyFile {
                       int close = header.column("close");
                       int volume = header.column("volume");
                       int trades = header.column("trades");
-                      return row ->
-                          bars.computeIfAbsent(row.word(symbol), s -> new ArrayList<>())
-                              .add(
-                                  new DailyBar(
-                                      row.date(date),
-                                      row.price(open),
-                                      row.price(high),
-                                      row.price(low),
-                                      row.price(close),
-                                      row.count(volume),
-                                      row.isEmpty(trades) ? 0 : row.count(trades)));
+                      return row -> {
+                        DailyBar bar =
+                            new DailyBar(
+                                row.date(date),
+                                row.price(open),
+                                row.price(high),
+                                row.price(low),
+                                row.price(close),
+                                row.count(volume),
+                                row.isEmpty(trades) ? 0 : row.count(trades));
+                        List<DailyBar> own =
+                            bars.computeIfAbsent(row.word(symbol), s -> new ArrayList<>());
+                        if (holds(own, bar.date())) {
+                          throw row.bad(date, "each day of a security once");
+                        }
+                        own.add(bar);
+                      };
                     }));
     Map<String, DailyBarList> lists = new LinkedHashMap<>();
     bars.forEach((symbol, own) -> lists.put(symbol, DailyBarList.of(own)));
     return lists;
+  }
+
+  /** Most files go from day to day, so that only the last one is looked at. */
+  private static boolean holds(List<DailyBar> bars, LocalDate date) {
+    return !bars.isEmpty()
+        && !date.isAfter(bars.getLast().date())
+        && bars.stream().anyMatch(bar -> bar.date().equals(date));
   }
 }

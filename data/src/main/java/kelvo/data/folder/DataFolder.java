@@ -3,7 +3,9 @@ package kelvo.data.folder;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
+import java.nio.file.LinkOption;
 import java.nio.file.Path;
+import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
@@ -11,11 +13,13 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.SortedMap;
 import java.util.TreeMap;
 import java.util.concurrent.CompletableFuture;
 import java.util.function.ToDoubleBiFunction;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import kelvo.data.columns.Columns;
@@ -52,6 +56,8 @@ import org.jspecify.annotations.Nullable;
 public final class DataFolder {
   private static final int SPLIT_IS_RECENT = 2;
   private static final int NEWS_DAYS = 3;
+  private static final int DATE_LENGTH = 10;
+  private static final Pattern DATED = Pattern.compile("\\d{4}-\\d{2}-\\d{2}");
 
   private final Path root;
   private final TradingCalendar calendar;
@@ -78,7 +84,7 @@ public final class DataFolder {
     this.calendar = calendar;
   }
 
-  /** The faults found so far, the first thousand of them. */
+  /** The faults found so far, the first ones of each kind. */
   public List<Fault> faults() {
     return faults.all();
   }
@@ -93,7 +99,7 @@ public final class DataFolder {
     return faults.leftOut(file);
   }
 
-  /** All faults in words, those beyond the first thousand by kind. */
+  /** All faults in words, many of one kind in one sentence. */
   public List<String> faultSentences() {
     List<String> sentences = new ArrayList<>(wrongSettings);
     sentences.addAll(faults.sentences());
@@ -111,20 +117,54 @@ public final class DataFolder {
 
   /** The dates of the recorded sessions, those with prints, oldest first. */
   public List<LocalDate> sessionDates() {
-    Path sessions = root.resolve("sessions");
-    if (!Files.isDirectory(sessions)) {
+    return dates("sessions", "a folder with a folder a session").stream()
+        .filter(date -> TableFile.find(root, "sessions/" + date + "/trades", faults).isPresent())
+        .toList();
+  }
+
+  /** The dates that things in a folder are named by, oldest first. */
+  private List<LocalDate> dates(String folder, String expected) {
+    Path named = root.resolve(folder);
+    if (!Files.isDirectory(named)) {
+      if (Files.exists(named, LinkOption.NOFOLLOW_LINKS)) {
+        faults.add(new Fault(folder, 0, "", expected, "something else"));
+      }
       return List.of();
     }
-    try (Stream<Path> folders = Files.list(sessions)) {
-      return folders
-          .filter(p -> TableFile.find(p, "trades", faults).isPresent())
-          .map(p -> p.getFileName().toString())
-          .filter(name -> name.matches("\\d{4}-\\d{2}-\\d{2}"))
-          .map(LocalDate::parse)
+    try (Stream<Path> things = Files.list(named)) {
+      return things
+          .map(thing -> thing.getFileName().toString())
+          .filter(name -> DATED.matcher(name).lookingAt())
+          .flatMap(name -> date(folder, name).stream())
+          .distinct()
           .sorted()
           .toList();
     } catch (IOException e) {
-      throw new UncheckedIOException(e);
+      throw new UncheckedIOException(folder + " of " + root + " cannot be listed", e);
+    }
+  }
+
+  private Optional<LocalDate> date(String folder, String name) {
+    try {
+      return Optional.of(LocalDate.parse(name.substring(0, DATE_LENGTH)));
+    } catch (DateTimeException e) {
+      faults.add(new Fault(folder + "/" + name, 0, "", "the name of a day", name));
+      return Optional.empty();
+    }
+  }
+
+  /**
+   * Reads what no session may have asked for: the securities, daily bars and minutes of all days,
+   * so that their faults are found.
+   */
+  public void readAll() {
+    securities();
+    DailyFile.read(root, kept());
+    MinuteFiles minutes = new MinuteFiles(root, kept());
+    dates("minutes", "a folder with a table a day").forEach(minutes::of);
+    if (sessionDates().isEmpty()) {
+      faults.add(
+          new Fault("sessions", 0, "", "folders such as 2031-03-12 with trades.csv", "none"));
     }
   }
 

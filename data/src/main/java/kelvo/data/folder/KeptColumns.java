@@ -7,7 +7,6 @@ import kelvo.data.columns.ColumnFile;
 import kelvo.data.columns.Columns;
 import kelvo.data.columns.NewColumns;
 import kelvo.data.columns.Sources;
-import kelvo.data.fault.Fault;
 import kelvo.data.fault.Faults;
 
 /**
@@ -35,7 +34,7 @@ final class KeptColumns {
     return new KeptColumns(columns, others, searching);
   }
 
-  private record Found<T>(T part, List<Fault> faults) {}
+  private record Found<T>(T part, List<Faults.Counted> faults) {}
 
   /**
    * A part of the folder.
@@ -57,13 +56,13 @@ final class KeptColumns {
             : columns.find(
                 name, sources, file -> new Found<>(fromColumns.apply(file), KeptFaults.of(file)));
     if (found.isPresent()) {
-      found.get().faults.forEach(faults::add);
+      faults.addCounted(found.get().faults);
       return found.get().part;
     }
     Faults own = new Faults();
     T part = fromTables.apply(own);
     faults.addAll(own);
-    if (!searching && own.count() < Faults.MAX_KEPT) {
+    if (!searching && own.isWhole()) {
       columns.keep(name, sources, KeptFaults.in(toColumns.apply(part), own));
     }
     return part;

@@ -10,8 +10,8 @@ import kelvo.data.fault.Faults;
 
 /** The faults of tables, kept beside their columns, so that they are told each time. */
 final class KeptFaults {
-  private static final String COLUMN = "faults";
-  private static final int TEXTS = 6;
+  private static final String COLUMN = "counted faults";
+  private static final int TEXTS = 7;
 
   private KeptFaults() {}
 
@@ -19,32 +19,35 @@ final class KeptFaults {
   static NewColumns in(NewColumns columns, Faults faults) {
     return columns.withTexts(
         COLUMN,
-        faults.all().stream()
+        faults.counted().stream()
             .flatMap(
-                fault ->
+                counted ->
                     Stream.of(
-                        fault.file(),
-                        Long.toString(fault.line()),
-                        fault.column(),
-                        fault.expected(),
-                        fault.text(),
-                        Boolean.toString(fault.leftOut())))
+                        counted.fault().file(),
+                        Long.toString(counted.fault().line()),
+                        counted.fault().column(),
+                        counted.fault().expected(),
+                        counted.fault().text(),
+                        Boolean.toString(counted.fault().leftOut()),
+                        Integer.toString(counted.times())))
             .toList());
   }
 
   /** The faults that columns were made with. */
-  static List<Fault> of(ColumnFile columns) {
+  static List<Faults.Counted> of(ColumnFile columns) {
     List<String> texts = columns.texts(COLUMN);
-    List<Fault> faults = new ArrayList<>();
+    List<Faults.Counted> faults = new ArrayList<>();
     for (int i = 0; i + TEXTS <= texts.size(); i += TEXTS) {
       faults.add(
-          new Fault(
-              texts.get(i),
-              Long.parseLong(texts.get(i + 1)),
-              texts.get(i + 2),
-              texts.get(i + 3),
-              texts.get(i + 4),
-              Boolean.parseBoolean(texts.get(i + 5))));
+          new Faults.Counted(
+              new Fault(
+                  texts.get(i),
+                  Long.parseLong(texts.get(i + 1)),
+                  texts.get(i + 2),
+                  texts.get(i + 3),
+                  texts.get(i + 4),
+                  Boolean.parseBoolean(texts.get(i + 5))),
+              Integer.parseInt(texts.get(i + 6))));
     }
     return faults;
   }

@@ -16,7 +16,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.stream.Stream;
 import java.util.zip.GZIPOutputStream;
-import kelvo.data.fault.Fault;
 import kelvo.data.fault.Faults;
 import kelvo.job.Progress;
 
@@ -30,9 +29,9 @@ public final class TableConversion {
   private final Faults faults = new Faults();
   private long rows;
 
-  /** The rows that were left out so far. */
-  public List<Fault> faults() {
-    return faults.all();
+  /** What was wrong so far. */
+  public Faults faults() {
+    return faults;
   }
 
   /** How many rows were written so far. */

@@ -8,6 +8,7 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
+import java.nio.file.LinkOption;
 import java.nio.file.Path;
 import java.sql.SQLException;
 import java.util.Iterator;
@@ -61,6 +62,10 @@ final class TableFile {
       if (Files.isRegularFile(path)) {
         return Optional.of(new TableFile(path, stem + ending, faults));
       }
+      if (Files.exists(path, LinkOption.NOFOLLOW_LINKS)) {
+        String found = Files.isDirectory(path) ? "a folder" : "a link that leads nowhere";
+        faults.add(new Fault(stem + ending, 0, "", "a table", found));
+      }
     }
     return Optional.empty();
   }
@@ -85,6 +90,7 @@ final class TableFile {
     Rows rows = new Rows(required, header);
     try {
       ParquetRows.read(path, new TableRow(), rows::take);
+      rows.end();
     } catch (SQLException e) {
       faults.add(
           new Fault(name, 0, "", "a whole Parquet file", String.valueOf(e.getMessage()).strip()));
@@ -93,43 +99,44 @@ final class TableFile {
 
   private void readCsv(List<String> required, HeaderReader header) {
     TableRow handler = new TableRow();
-    try (InputStream bytes = open();
-        CsvReader<TableRow> rows =
+    try (TableText text = new TableText(open());
+        CsvReader<TableRow> csv =
             CsvReader.builder()
                 .allowExtraFields(true)
                 .allowMissingFields(true)
-                .detectBomHeader(true)
-                .build(handler, bytes)) {
-      Rows reading = new Rows(required, header);
-      Iterator<TableRow> all = rows.iterator();
-      while (all.hasNext() && reading.take(all.next())) {
+                .build(handler, text)) {
+      Rows rows = new Rows(required, header);
+      Iterator<TableRow> all = csv.iterator();
+      while (all.hasNext() && rows.take(all.next(), text)) {
         // Each row is taken by the condition.
       }
+      rows.end();
     } catch (IOException | UncheckedIOException e) {
-      faults.add(
-          new Fault(
-              name,
-              0,
-              "",
-              "a whole file; what was whole has been read",
-              String.valueOf(e.getMessage())));
+      faults.add(new Fault(name, 0, "", "a whole file; what was whole has been read", reason(e)));
     } catch (CsvParseException e) {
       faults.add(
           new Fault(
               name,
               handler.line(),
               "",
-              "rows as in RFC 4180; the rest of the file was not read",
-              String.valueOf(e.getMessage())));
+              "a row shorter than 16 million characters; the rest of the file was not read",
+              "a longer one"));
     }
+  }
+
+  private static String reason(Exception e) {
+    Throwable cause = e instanceof UncheckedIOException && e.getCause() != null ? e.getCause() : e;
+    return cause.getMessage() == null ? "a file that is cut off" : cause.getMessage();
   }
 
   private InputStream open() throws IOException {
     InputStream raw = new BufferedInputStream(Files.newInputStream(path), 1 << 16);
     if (name.endsWith(".gz")) {
-      return new ReadAhead(new GZIPInputStream(raw, 1 << 16));
+      return new ReadAhead(new GrowthLimit(new GZIPInputStream(raw, 1 << 16), Files.size(path)));
     }
-    return name.endsWith(".zst") ? new ReadAhead(new ZstdInputStream(raw)) : raw;
+    return name.endsWith(".zst")
+        ? new ReadAhead(new GrowthLimit(new ZstdInputStream(raw), Files.size(path)))
+        : raw;
   }
 
   /** Reads the header from the first row and everything else from the rows after it. */
@@ -137,10 +144,32 @@ final class TableFile {
     private final List<String> required;
     private final HeaderReader header;
     private @Nullable RowReader reader;
+    private boolean wrongHeader;
 
     Rows(List<String> required, HeaderReader header) {
       this.required = required;
       this.header = header;
+    }
+
+    /** Takes the next row of a text, unless it is wrong as a text, and returns whether to go on. */
+    boolean take(TableRow row, TableText text) {
+      if (text.hasForeignBytes(row.line())) {
+        faults.add(new Fault(name, row.line(), "", "text in UTF-8", row.whole(), false));
+      }
+      if (text.hasOpenQuote(row.line())) {
+        faults.add(
+            new Fault(name, row.line(), "", "each quote to be closed in its field", row.whole()));
+        return true;
+      }
+      return take(row);
+    }
+
+    /** All rows have been taken. */
+    void end() {
+      if (reader == null && !wrongHeader) {
+        faults.add(
+            new Fault(name, 0, "", "a header with " + String.join(", ", required), "nothing"));
+      }
     }
 
     /** Takes the next row and returns whether to go on. */
@@ -154,6 +183,7 @@ final class TableFile {
       if (!missing.isEmpty()) {
         faults.add(
             new Fault(name, 0, "", "a header with " + String.join(", ", missing), row.whole()));
+        wrongHeader = true;
         return false;
       }
       reader = header.read(row);

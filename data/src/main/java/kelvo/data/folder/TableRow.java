@@ -21,6 +21,8 @@ import org.jspecify.annotations.Nullable;
 final class TableRow extends AbstractBaseCsvCallbackHandler<TableRow> {
   private static final int MAX_DIGITS = 15;
   private static final Pattern EXACT = Pattern.compile("-?\\d{1,9}(?:\\.\\d{1,6})?");
+  private static final Pattern NUMBER =
+      Pattern.compile("[-+]?\\d{1,18}(?:\\.\\d{0,18})?(?:[eE][-+]?\\d{1,2})?");
   private static final int WORD_SLOTS = 1 << 15;
 
   private final Map<String, LocalDate> dates = new HashMap<>();
@@ -238,16 +240,25 @@ final class TableRow extends AbstractBaseCsvCallbackHandler<TableRow> {
     return count;
   }
 
-  /** A number; NaN when empty. */
+  /** A number in digits; NaN when empty. */
   double number(int column) {
     if (isEmpty(column)) {
       return Double.NaN;
     }
-    try {
-      return Double.parseDouble(text(column));
-    } catch (NumberFormatException e) {
+    String text = text(column);
+    if (!NUMBER.matcher(text).matches()) {
       throw bad(column, "a number");
     }
+    return Double.parseDouble(text);
+  }
+
+  /** A number that is not below 0; NaN when empty. */
+  double amount(int column) {
+    double amount = number(column);
+    if (amount < 0) {
+      throw bad(column, "a number, 0 or above");
+    }
+    return amount;
   }
 
   private long decimal(int column, int scale, String expected) {

@@ -32,41 +32,41 @@ final class AlertsFile {
    * @throws ScanFileException when it is no JSON
    */
   static AlertBook parse(String name, String json, Vocabulary vocabulary, Consumer<String> wrong) {
-    JsonNode root = JsonText.read(name, json);
+    JsonKeys root = new JsonKeys(name, JsonText.read(name, json));
     List<Alert> alerts = new ArrayList<>();
     int place = 0;
-    for (JsonNode node : root.path("alerts")) {
+    for (JsonNode node : root.list("alerts")) {
       place++;
       try {
         alerts.add(alert(node, vocabulary));
-      } catch (IllegalArgumentException e) {
+      } catch (IllegalArgumentException | ScanFileException e) {
         wrong.accept(name + ", alert " + place + ": " + e.getMessage() + "; it does not ring");
       }
     }
     Map<String, Set<Channel>> scans = new HashMap<>();
-    for (JsonNode node : root.path("scans")) {
+    for (JsonKeys scan : root.objects("scans")) {
       try {
-        scans.put(node.path("name").asText(), Channel.parse(node.path("by").asText()));
+        scans.put(scan.text("name"), Channel.parse(scan.text("by")));
       } catch (IllegalArgumentException e) {
-        wrong.accept(name + ", scan " + node.path("name") + ": " + e.getMessage());
+        wrong.accept(name + ", scan \"" + scan.text("name") + "\": " + e.getMessage());
       }
     }
     return new AlertBook(alerts, scans);
   }
 
   private static Alert alert(JsonNode node, Vocabulary vocabulary) {
+    JsonKeys keys = new JsonKeys("alert", node);
     List<Alert.Span> armed = new ArrayList<>();
-    for (JsonNode span : node.path("armed")) {
-      LocalDateTime from = time(span.path("from").asText());
+    for (JsonKeys span : keys.objects("armed")) {
+      LocalDateTime from = time(span.text("from"));
       if (from == null) {
-        throw new IllegalArgumentException("armed: expected from, found " + span);
+        throw new IllegalArgumentException("armed: expected from, found nothing");
       }
-      armed.add(new Alert.Span(from, time(span.path("until").asText())));
+      armed.add(new Alert.Span(from, time(span.text("until"))));
     }
     // Written sentences have dates in them, so that "today" stands for none.
-    Alert said =
-        AlertSentence.parse(node.path("alert").asText(), vocabulary, LocalDate.EPOCH).alert();
-    LocalDateTime spent = time(node.path("spent").asText());
+    Alert said = AlertSentence.parse(keys.text("alert"), vocabulary, LocalDate.EPOCH).alert();
+    LocalDateTime spent = time(keys.text("spent"));
     return new Alert(
         said.about(),
         said.when(),
@@ -75,7 +75,7 @@ final class AlertsFile {
         said.how(),
         armed,
         spent == null ? null : spent.toLocalDate(),
-        node.path("removed").asBoolean());
+        keys.yes("removed"));
   }
 
   private static @Nullable LocalDateTime time(String text) {
@@ -126,7 +126,7 @@ final class AlertsFile {
       for (JsonNode node : JsonText.read("", before).path("alerts")) {
         try {
           alert(node, vocabulary);
-        } catch (IllegalArgumentException e) {
+        } catch (IllegalArgumentException | ScanFileException e) {
           unread.add(node);
         }
       }

@@ -1,6 +1,5 @@
 package kelvo.data.scanfile;
 
-import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.ArrayList;
@@ -16,13 +15,9 @@ final class ChecksFile {
   static List<CheckRule> parse(String name, String json, Vocabulary vocabulary) {
     List<CheckRule> checks = new ArrayList<>();
     try {
-      for (JsonNode node : JsonText.read(name, json).path("checks")) {
+      for (JsonKeys check : new JsonKeys(name, JsonText.read(name, json)).objects("checks")) {
         checks.add(
-            CheckRule.of(
-                node.path("name").asText(),
-                node.path("pass").asText(),
-                node.path("fail").asText(),
-                vocabulary));
+            CheckRule.of(check.text("name"), check.text("pass"), check.text("fail"), vocabulary));
       }
       return checks;
     } catch (IllegalArgumentException e) {

@@ -1,6 +1,5 @@
 package kelvo.data.scanfile;
 
-import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.List;
@@ -20,10 +19,10 @@ final class OwnFieldsFile {
    */
   static void read(String name, String json, Vocabulary vocabulary, Consumer<String> wrong) {
     int number = 0;
-    for (JsonNode field : JsonText.read(name, json).path("fields")) {
+    for (JsonKeys field : new JsonKeys(name, JsonText.read(name, json)).objects("fields")) {
       number++;
       try {
-        vocabulary.putOwn(field.path("name").asText(), field.path("formula").asText());
+        vocabulary.putOwn(field.text("name"), field.text("formula"));
       } catch (IllegalArgumentException e) {
         wrong.accept(
             name + ", field " + number + ": " + e.getMessage() + "; the field was left out");

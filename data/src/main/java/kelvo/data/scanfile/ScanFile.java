@@ -3,8 +3,6 @@ package kelvo.data.scanfile;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
-import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -22,14 +20,33 @@ import org.jspecify.annotations.Nullable;
 
 /** Reads scans from JSON files, as docs/formats.md describes. */
 public final class ScanFile {
+  /** The keys of the format. */
+  static final List<String> KEYS =
+      List.of(
+          "kelvo",
+          "name",
+          "purpose",
+          "universe",
+          "window",
+          "side",
+          "limit",
+          "rules",
+          "any",
+          "triggers",
+          "fold",
+          "sort",
+          "columns");
+
   private static final int DEFAULT_LIMIT = 50;
+  private static final int MOST_LISTED = 10_000;
+  private static final long LONGEST_FOLD = 16 * DayTime.HOUR;
 
   private final String name;
-  private final JsonNode root;
+  private final JsonKeys root;
   private final Vocabulary vocabulary;
   private final List<Universe> universes;
 
-  private ScanFile(String name, JsonNode root, Vocabulary vocabulary, List<Universe> universes) {
+  private ScanFile(String name, JsonKeys root, Vocabulary vocabulary, List<Universe> universes) {
     this.name = name;
     this.root = root;
     this.vocabulary = vocabulary;
@@ -53,12 +70,7 @@ public final class ScanFile {
    * @throws ScanFileException when it holds no scan
    */
   public static Scan read(Path file, Vocabulary vocabulary, List<Universe> universes) {
-    String name = String.valueOf(file.getFileName());
-    try {
-      return parse(name, Files.readString(file), vocabulary, universes);
-    } catch (IOException e) {
-      throw new ScanFileException(name + ": cannot be read; check the path " + file, e);
-    }
+    return parse(String.valueOf(file.getFileName()), JsonText.of(file), vocabulary, universes);
   }
 
   /**
@@ -68,7 +80,7 @@ public final class ScanFile {
    */
   public static Scan parse(
       String name, String json, Vocabulary vocabulary, List<Universe> universes) {
-    return new ScanFile(name, JsonText.read(name, json), vocabulary, universes).scan();
+    return new ScanFile(name, JsonKeys.ofFile(name, json), vocabulary, universes).scan();
   }
 
   /** The scans that ship with Kelvo, in the order of the day. */
@@ -89,35 +101,39 @@ public final class ScanFile {
   }
 
   private Scan scan() {
-    if (root.path("kelvo").asInt() != 1) {
-      throw wrong("kelvo", "1, the version of the format", root.path("kelvo").asText());
+    List<String> window = root.texts("window");
+    if (window.size() != 0 && window.size() != 2) {
+      throw wrong("window", "two times such as [\"09:30\", \"16:00\"]", window.toString());
     }
-    List<String> window = texts("window");
     List<Trigger> triggers = new ArrayList<>();
-    texts("triggers").forEach(t -> triggers.addAll(at("triggers", () -> Trigger.parse(t))));
+    root.texts("triggers").forEach(t -> triggers.addAll(at("triggers", () -> Trigger.parse(t))));
+    String called = root.text("name");
+    if (called.isBlank()) {
+      throw wrong("name", "a name", called);
+    }
     return at(
         "scan",
         () ->
             new Scan(
-                root.path("name").asText(),
-                root.path("purpose").asText(),
+                called,
+                root.text("purpose"),
                 universe(),
                 window.isEmpty()
                     ? DayTime.FIRST
                     : at("window", () -> DayTime.parse(window.getFirst())),
-                window.size() < 2 ? DayTime.LAST : at("window", () -> DayTime.parse(window.get(1))),
-                rules("rules", root.path("rules")),
+                window.isEmpty() ? DayTime.LAST : at("window", () -> DayTime.parse(window.get(1))),
+                rules("rules", root.texts("rules")),
                 anyOf(),
                 triggers,
                 fold(),
-                at("side", () -> Side.of(root.path("side").asText("both"))),
-                root.path("limit").asInt(DEFAULT_LIMIT),
+                at("side", () -> Side.of(root.text("side", "both"))),
+                root.whole("limit", 1, MOST_LISTED, DEFAULT_LIMIT),
                 sort(),
                 columns()));
   }
 
   private Universe universe() {
-    String wanted = root.path("universe").asText();
+    String wanted = root.text("universe");
     return wanted.isEmpty()
         ? Universe.EVERYONE
         : universes.stream()
@@ -132,37 +148,50 @@ public final class ScanFile {
                         wanted));
   }
 
-  private List<Rule> rules(String place, JsonNode sentences) {
+  private List<Rule> rules(String place, List<String> sentences) {
     List<Rule> rules = new ArrayList<>();
-    for (int i = 0; i < sentences.size(); i++) {
-      String sentence = sentences.get(i).asText();
-      rules.add(at(place + " " + (i + 1), () -> RuleSentence.parse(sentence, vocabulary)));
+    for (String sentence : sentences) {
+      rules.add(
+          at(place + " " + (rules.size() + 1), () -> RuleSentence.parse(sentence, vocabulary)));
     }
     return rules;
   }
 
   private List<List<Rule>> anyOf() {
     List<List<Rule>> groups = new ArrayList<>();
-    root.path("any")
-        .forEach(group -> groups.add(rules("any, group " + (groups.size() + 1) + ", rule", group)));
+    for (JsonNode group : root.list("any")) {
+      if (!group.isArray()) {
+        throw root.wrong("any", "lists of rules in square brackets", group);
+      }
+      List<JsonNode> sentences = new ArrayList<>();
+      group.forEach(sentences::add);
+      groups.add(
+          rules("any, group " + (groups.size() + 1) + ", rule", root.texts("any", sentences)));
+    }
     return groups;
   }
 
   private long fold() {
-    String text = root.path("fold").asText("15m");
-    if (!text.matches("\\d{1,4}[msh]")) {
-      throw wrong("fold", "a time such as 15m", text);
+    String text = root.text("fold", "15m");
+    String expected = "a time from 1s to 16h such as 15m";
+    if (!text.matches("\\d{1,5}[msh]")) {
+      throw wrong("fold", expected, text);
     }
     long n = Long.parseLong(text.substring(0, text.length() - 1));
-    return n
-        * (text.endsWith("h")
-            ? DayTime.HOUR
-            : text.endsWith("m") ? DayTime.MINUTE : DayTime.SECOND);
+    long fold =
+        n
+            * (text.endsWith("h")
+                ? DayTime.HOUR
+                : text.endsWith("m") ? DayTime.MINUTE : DayTime.SECOND);
+    if (fold < DayTime.SECOND || fold > LONGEST_FOLD) {
+      throw wrong("fold", expected, text);
+    }
+    return fold;
   }
 
   private List<SortOrder> sort() {
     List<SortOrder> orders = new ArrayList<>();
-    for (String text : texts("sort")) {
+    for (String text : root.texts("sort")) {
       orders.add(at("sort", () -> SortOrder.parse(text, vocabulary)));
     }
     return orders;
@@ -170,16 +199,10 @@ public final class ScanFile {
 
   private List<Field> columns() {
     List<Field> columns = new ArrayList<>();
-    for (String words : texts("columns")) {
+    for (String words : root.texts("columns")) {
       columns.add(vocabulary.find(words).orElseThrow(() -> wrong("columns", "a field", words)));
     }
     return columns;
-  }
-
-  private List<String> texts(String key) {
-    List<String> texts = new ArrayList<>();
-    root.path(key).forEach(node -> texts.add(node.asText()));
-    return texts;
   }
 
   /** A scan as JSON text that reads back as the same scan. */

@@ -100,7 +100,8 @@ public final class ScanFolder {
 
   /** The universes, by file name. */
   public List<Universe> universes() {
-    return all(universes, (name, text) -> UniverseFile.parse(name, text, vocabulary));
+    return all(
+        universes, (name, text) -> UniverseFile.parse(name, text, vocabulary), UniverseFile.KEYS);
   }
 
   /** The scans, by file name; those that ship with Kelvo when there are none. */
@@ -110,7 +111,8 @@ public final class ScanFolder {
 
   /** The scans, which may name one of these universes. */
   public List<Scan> scans(List<Universe> known) {
-    List<Scan> own = all(scans, (name, text) -> ScanFile.parse(name, text, vocabulary, known));
+    List<Scan> own =
+        all(scans, (name, text) -> ScanFile.parse(name, text, vocabulary, known), ScanFile.KEYS);
     return own.isEmpty() ? ScanFile.shipped(vocabulary) : own;
   }
 
@@ -119,11 +121,23 @@ public final class ScanFolder {
     return ScanFile.read(file, vocabulary, universes());
   }
 
-  private <T> List<T> all(Path folder, BiFunction<String, String, T> reader) {
+  private <T> List<T> all(Path folder, BiFunction<String, String, T> reader, List<String> known) {
     List<T> all = new ArrayList<>();
     for (Path file : files(folder)) {
+      String name = file.getFileName().toString();
       try {
-        all.add(reader.apply(file.getFileName().toString(), text(file)));
+        String text = text(file);
+        all.add(reader.apply(name, text));
+        List<String> unknown = JsonKeys.ofFile(name, text).unknown(known);
+        if (!unknown.isEmpty()) {
+          wrong.accept(
+              name
+                  + ": nobody knows what "
+                  + String.join(", ", unknown)
+                  + " may mean; allowed are "
+                  + String.join(", ", known)
+                  + "; the rest counts");
+        }
       } catch (ScanFile.ScanFileException e) {
         wrong.accept(e.getMessage() + "; the file was left out");
       }
@@ -143,11 +157,7 @@ public final class ScanFolder {
   }
 
   private static String text(Path file) {
-    try {
-      return Files.readString(file);
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
-    }
+    return JsonText.of(file);
   }
 
   /**
@@ -161,7 +171,7 @@ public final class ScanFolder {
       }
     }
     Path file = fileOf(scan.name(), scans).orElseGet(() -> freeFile(scans, scan.name()));
-    write(file, ScanFile.write(scan));
+    write(file, JsonText.keepingOthers(ScanFile.write(scan), file, ScanFile.KEYS));
   }
 
   /** Takes a scan's file away. */
@@ -173,7 +183,7 @@ public final class ScanFolder {
   public void save(Universe universe) {
     Path file =
         fileOf(universe.name(), universes).orElseGet(() -> freeFile(universes, universe.name()));
-    write(file, UniverseFile.write(universe));
+    write(file, JsonText.keepingOthers(UniverseFile.write(universe), file, UniverseFile.KEYS));
   }
 
   /** Takes a universe's file away. */
@@ -188,7 +198,7 @@ public final class ScanFolder {
           .map(file -> WatchlistFile.parse(file, ShippedFiles.LISTS.text(file)))
           .toList();
     }
-    return all(lists, WatchlistFile::parse);
+    return all(lists, WatchlistFile::parse, WatchlistFile.KEYS);
   }
 
   /** The first change writes those that ship too, so that none is lost. */
@@ -204,7 +214,7 @@ public final class ScanFolder {
   public void save(Watchlist list) {
     keepShippedLists();
     Path file = fileOf(list.name(), lists).orElseGet(() -> freeFile(lists, list.name()));
-    write(file, WatchlistFile.write(list));
+    write(file, JsonText.keepingOthers(WatchlistFile.write(list), file, WatchlistFile.KEYS));
   }
 
   /** Takes a watchlist's file away. */
@@ -229,7 +239,7 @@ public final class ScanFolder {
   /** Writes what the trader wants to ring; alerts that could not be read stay in the file. */
   public void save(AlertBook book) {
     Path file = root.resolve(ALERTS);
-    String before = Files.exists(file) ? text(file) : "{}";
+    String before = JsonText.isReadable(file) ? text(file) : "{}";
     write(file, AlertsFile.write(book, before, vocabulary));
   }
 
@@ -300,9 +310,7 @@ public final class ScanFolder {
   }
 
   private static Optional<Path> fileOf(String name, Path folder) {
-    return files(folder).stream()
-        .filter(file -> JsonText.nameIn(text(file)).equals(name))
-        .findFirst();
+    return files(folder).stream().filter(file -> JsonText.nameIn(file).equals(name)).findFirst();
   }
 
   /** A file that no other scan or universe has, though their names may be alike. */
@@ -324,12 +332,26 @@ public final class ScanFolder {
     }
     try {
       Files.createDirectories(file.getParent());
+      if (Files.exists(file) && !JsonText.isReadable(file)) {
+        keepAside(file);
+      }
       Path fresh = file.resolveSibling(file.getFileName() + ".new");
       Files.writeString(fresh, text);
       Files.move(fresh, file, StandardCopyOption.REPLACE_EXISTING, StandardCopyOption.ATOMIC_MOVE);
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
+  }
+
+  /** What cannot be read is not written over: the trader may still put it right. */
+  private void keepAside(Path file) throws IOException {
+    Path aside = file.resolveSibling(file.getFileName() + ".unreadable");
+    Files.move(file, aside, StandardCopyOption.REPLACE_EXISTING);
+    wrong.accept(
+        file.getFileName()
+            + " could not be read and is kept as "
+            + aside.getFileName()
+            + "; the new one takes its place");
   }
 
   private void delete(Path file) {

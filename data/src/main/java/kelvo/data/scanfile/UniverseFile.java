@@ -1,6 +1,5 @@
 package kelvo.data.scanfile;
 
-import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.time.DateTimeException;
@@ -19,6 +18,10 @@ import org.jspecify.annotations.Nullable;
 
 /** Reads and writes universes as JSON files, as docs/formats.md describes. */
 public final class UniverseFile {
+  /** The keys of the format. */
+  static final List<String> KEYS =
+      List.of("kelvo", "name", "rules", "added", "excluded", "reviewed");
+
   private UniverseFile() {}
 
   /**
@@ -27,20 +30,26 @@ public final class UniverseFile {
    * @throws ScanFileException when it holds none
    */
   public static Universe parse(String name, String json, Vocabulary vocabulary) {
-    JsonNode root = JsonText.read(name, json);
-    try {
-      String called = root.path("name").asText();
-      if (root.path("kelvo").asInt() != 1 || called.isBlank()) {
-        throw new IllegalArgumentException("expected \"kelvo\": 1 and a name");
+    JsonKeys root = JsonKeys.ofFile(name, json);
+    String called = root.text("name");
+    if (called.isBlank()) {
+      throw new ScanFileException(name + ", name: expected a name, found nothing", null);
+    }
+    List<Rule> rules = new ArrayList<>();
+    for (String sentence : root.texts("rules")) {
+      try {
+        rules.add(RuleSentence.parse(sentence, vocabulary));
+      } catch (IllegalArgumentException e) {
+        throw root.wrong("rules " + (rules.size() + 1), e);
       }
-      List<Rule> rules = new ArrayList<>();
-      root.path("rules").forEach(rule -> rules.add(RuleSentence.parse(rule.asText(), vocabulary)));
+    }
+    try {
       return new Universe(
           called,
           rules,
-          symbols(root.path("added")),
-          symbols(root.path("excluded")),
-          reviewed(root.path("reviewed").asText()));
+          symbols(root.texts("added")),
+          symbols(root.texts("excluded")),
+          reviewed(root.text("reviewed")));
     } catch (IllegalArgumentException e) {
       throw new ScanFileException(name + ": " + e.getMessage(), e);
     }
@@ -55,9 +64,9 @@ public final class UniverseFile {
     }
   }
 
-  private static Set<String> symbols(JsonNode list) {
+  private static Set<String> symbols(List<String> list) {
     Set<String> symbols = new TreeSet<>();
-    list.forEach(symbol -> symbols.add(symbol.asText().strip().toUpperCase(Locale.ROOT)));
+    list.forEach(symbol -> symbols.add(symbol.strip().toUpperCase(Locale.ROOT)));
     return symbols;
   }
 

@@ -1,6 +1,5 @@
 package kelvo.data.scanfile;
 
-import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.time.DateTimeException;
@@ -16,6 +15,10 @@ import org.jspecify.annotations.Nullable;
 
 /** Reads and writes watchlists as JSON files, as docs/formats.md describes. */
 public final class WatchlistFile {
+  /** The keys of the format. */
+  static final List<String> KEYS =
+      List.of("kelvo", "name", "follows", "note", "columns", "by", "entries");
+
   private WatchlistFile() {}
 
   /**
@@ -24,34 +27,30 @@ public final class WatchlistFile {
    * @throws ScanFileException when it holds none
    */
   public static Watchlist parse(String name, String json) {
-    JsonNode root = JsonText.read(name, json);
+    JsonKeys root = JsonKeys.ofFile(name, json);
     try {
-      if (root.path("kelvo").asInt() != 1) {
-        throw new IllegalArgumentException("expected \"kelvo\": 1");
-      }
       List<Watchlist.Entry> entries = new ArrayList<>();
-      for (JsonNode entry : root.path("entries")) {
-        String symbol = entry.path("symbol").asText().strip().toUpperCase(Locale.ROOT);
+      for (JsonKeys entry : root.objects("entries")) {
+        String symbol = entry.text("symbol").strip().toUpperCase(Locale.ROOT);
         if (symbol.isEmpty()) {
-          throw new IllegalArgumentException("entries: expected a symbol, found " + entry);
+          throw new IllegalArgumentException(
+              "entries " + (entries.size() + 1) + ": expected a symbol, found none");
         }
         entries.add(
             new Watchlist.Entry(
                 symbol,
-                until(entry.path("until").asText()),
-                entry.path("section").asText().strip(),
-                Mark.of(entry.path("mark").asText()),
-                entry.path("note").asText()));
+                until(entry.text("until")),
+                entry.text("section").strip(),
+                Mark.of(entry.text("mark")),
+                entry.text("note")));
       }
-      List<String> columns = new ArrayList<>();
-      root.path("columns").forEach(column -> columns.add(column.asText()));
       return new Watchlist(
-          root.path("name").asText(),
+          root.text("name"),
           entries,
-          root.path("follows").asText(),
-          root.path("note").asText(),
-          columns,
-          root.has("by") ? Channel.parse(root.path("by").asText()) : Channel.USUAL);
+          root.text("follows"),
+          root.text("note"),
+          root.texts("columns"),
+          root.has("by") ? Channel.parse(root.text("by")) : Channel.USUAL);
     } catch (IllegalArgumentException e) {
       throw new ScanFileException(name + ": " + e.getMessage(), e);
     }

@@ -10,20 +10,54 @@ class FaultsTest {
   }
 
   @Test
-  void theFirstThousandAreKeptAndTheRestCountedByKind() {
+  void manyOfAKindAreToldInOneSentenceWithTheirCount() {
     Faults faults = new Faults();
-    for (int line = 1; line <= 700; line++) {
+    for (int line = 1; line <= 255_044; line++) {
       faults.add(fault("trades.csv", line, "price"));
+    }
+    faults.add(fault("trades.csv", 3, "size"));
+    for (int line = 1; line <= Faults.MAX_OF_A_KIND; line++) {
       faults.add(fault("quotes.csv", line, "bid"));
     }
 
-    assertThat(faults.count()).isEqualTo(1_400);
-    assertThat(faults.all()).hasSize(Faults.MAX_KEPT);
+    assertThat(faults.count()).isEqualTo(255_055);
+    assertThat(faults.leftOut("trades.csv")).isEqualTo(255_045);
+    assertThat(faults.all()).hasSize(2 * Faults.MAX_OF_A_KIND + 1);
     assertThat(faults.sentences())
-        .hasSize(Faults.MAX_KEPT + 2)
+        .hasSize(Faults.MAX_OF_A_KIND + 2)
         .contains(
-            "trades.csv, column price: 200 more: expected a price above 0",
-            "quotes.csv, column bid: 200 more: expected a price above 0");
+            "trades.csv, line 1, column price: expected a price above 0, found \"x\"; the line was left"
+                + " out; and 255,043 more, the last in line 255044");
+  }
+
+  @Test
+  void whatIsCountedIsTakenOverAndNothingIsForgotten() {
+    Faults faults = new Faults();
+    for (int line = 1; line <= 50; line++) {
+      faults.add(fault("trades.csv", line, "price"));
+    }
+    for (int kind = 1; kind <= Faults.MAX_KINDS; kind++) {
+      faults.add(fault("trades.csv", 1, "column " + kind));
+    }
+    Faults others = new Faults();
+    others.addAll(faults);
+
+    assertThat(others.isWhole()).isFalse();
+    assertThat(others.count()).isEqualTo(faults.count()).isEqualTo(50 + Faults.MAX_KINDS);
+    assertThat(others.sentences())
+        .isEqualTo(faults.sentences())
+        .endsWith("One more fault of another kind.");
+  }
+
+  @Test
+  void aSentenceIsShortHoweverLongTheLine() {
+    Fault fault = new Fault("trades.csv", 7, "price", "a price above 0", "y\n".repeat(3_000_000));
+
+    assertThat(fault.sentence())
+        .hasSizeLessThanOrEqualTo(Fault.LONGEST)
+        .contains("y y y")
+        .endsWith("…\"; the line was left out");
+    assertThat(new Fault("f".repeat(300), 1, "", "x", "y").sentence()).hasSize(Fault.LONGEST);
   }
 
   @Test

@@ -33,7 +33,7 @@ class TableConversionTest {
     conversion.convert(
         folder.resolve("trades.parquet"), folder.resolve("again.csv"), Progress.NONE);
 
-    assertThat(conversion.faults()).isEmpty();
+    assertThat(conversion.faults().all()).isEmpty();
     assertThat(folder.resolve("again.csv"))
         .content()
         .isEqualToNormalizingNewlines(csv.replace("\"regular odd_lot\"", "regular odd_lot"));
@@ -67,7 +67,7 @@ class TableConversionTest {
     conversion.convert(in, folder.resolve("daily.parquet"), Progress.NONE);
 
     assertThat(conversion.rows()).isEqualTo(1);
-    assertThat(conversion.faults())
+    assertThat(conversion.faults().all())
         .singleElement()
         .satisfies(
             f -> assertThat(f.sentence()).contains("daily.csv, line 3, column date", "\"soon\""));

@@ -96,7 +96,7 @@ class UsualDaysTest {
     conversion.convert(folder, other.resolve("parquet"), Progress.NONE);
     UsualDay fromParquet = activity(other.resolve("parquet"), Map.of("TIDARC", 0)).volume();
 
-    assertThat(conversion.faults()).isEmpty();
+    assertThat(conversion.faults().all()).isEmpty();
     assertThat(fromParquet.meanUpTo(0, DayTime.of(12, 0))).isEqualTo(before);
   }
 

@@ -59,8 +59,8 @@ class ScanFileTest {
         "{\"kelvo\":1,\"name\":\"x\",\"rules\":[\"gapp at least 4%\"]} | rules 1",
         "{\"kelvo\":1,\"name\":\"x\",\"columns\":[\"colour\"]} | columns: expected a field",
         "{\"kelvo\":1,\"name\":\"x\",\"window\":[\"9\",\"10:00\"]} | window: expected a time",
-        "{\"kelvo\":1,\"name\":\"\"} | a scan needs a name",
-        "{\"kelvo\":1, | line 1: expected JSON"
+        "{\"kelvo\":1,\"name\":\"\"} | name: expected a name",
+        "{\"kelvo\":1, | line 1, character 12: expected JSON"
       })
   void aWrongFileSaysWhere(String json, String message) {
     assertThatThrownBy(() -> parse(json))

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -15,6 +16,8 @@ import kelvo.scan.Scan;
 import kelvo.universe.Universe;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 class ScanFolderTest {
   @TempDir Path folder;
@@ -166,5 +169,117 @@ class ScanFolderTest {
 
   private static Scan common(Vocabulary words) {
     return ScanFile.shipped(words).getFirst().named("Pushes");
+  }
+
+  private Path scan(String name) throws IOException {
+    return Files.createDirectories(folder.resolve("scans")).resolve(name);
+  }
+
+  @Test
+  void aFileThatCannotBeReadAtAllIsLeftOutWithItsName() throws IOException {
+    Scan good = ScanFile.shipped(Vocabulary.DEFAULT).getFirst();
+    Files.writeString(scan("good.json"), ScanFile.write(good));
+    Files.writeString(scan("deep.json"), "[".repeat(100_000) + "]".repeat(100_000));
+    Files.writeString(scan("wide.json"), ScanFile.write(good), StandardCharsets.UTF_16);
+    Files.createDirectory(scan("folder.json"));
+    Files.writeString(scan("list.json"), "[]");
+    Files.writeString(scan("nothing.json"), "");
+
+    assertThat(own().scans()).containsExactly(good);
+    assertThat(problems)
+        .hasSize(5)
+        .allMatch(problem -> problem.endsWith("; the file was left out"))
+        .allMatch(problem -> problem.length() <= 200)
+        .anyMatch(
+            problem ->
+                problem.startsWith("deep.json: expected JSON with at most a thousand brackets"))
+        .anyMatch(problem -> problem.startsWith("wide.json: expected text in UTF-8"))
+        .anyMatch(problem -> problem.startsWith("folder.json: cannot be read"))
+        .anyMatch(problem -> problem.startsWith("list.json: expected keys and values in braces"))
+        .anyMatch(problem -> problem.startsWith("nothing.json: "));
+    own().save(good.withRules(good.rules().subList(0, 1)));
+    assertThat(own().scans()).hasSize(1).doesNotContain(good);
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      quoteCharacter = '\'',
+      value = {
+        "\"rules\": \"gap at least 4%\" | rules: expected a list in square brackets",
+        "\"rules\": [7] | rules: expected texts in quotes, found 7",
+        "\"any\": [\"gap at least 4%\"] | any: expected lists of rules in square brackets",
+        "\"purpose\": {} | purpose: expected a text in quotes",
+        "\"window\": [\"09:30\"] | window: expected two times such as",
+        "\"window\": \"09:30\" | window: expected a list in square brackets",
+        "\"fold\": \"0s\" | fold: expected a time from 1s to 16h such as 15m, found \"0s\"",
+        "\"fold\": 15 | fold: expected a text in quotes, found 15",
+        "\"limit\": \"x\" | limit: expected a whole number from 1 to 10000, found \"x\"",
+        "\"limit\": 1000000000000000000000000000000 | limit: expected a whole number from 1 to 10000",
+        "\"limit\": 2.5 | limit: expected a whole number from 1 to 10000, found 2.5",
+      })
+  void whatAKeyMayHoldIsSaid(String line, String said) throws IOException {
+    Files.writeString(scan("one.json"), "{\"kelvo\": 1, \"name\": \"One\", " + line + "}");
+    own().scans();
+
+    assertThat(problems).singleElement().asString().startsWith("one.json, " + said);
+  }
+
+  @Test
+  void aNameThatIsANumberIsNoName() throws IOException {
+    Files.writeString(scan("one.json"), "{\"kelvo\": 1, \"name\": 5}");
+    own().scans();
+
+    assertThat(problems)
+        .containsExactly(
+            "one.json, name: expected a text in quotes, found 5; the file was left out");
+  }
+
+  @Test
+  void keysThatNobodyKnowsAreToldAndKept() throws IOException {
+    Files.writeString(
+        scan("one.json"), "{\"kelvo\": 1, \"name\": \"One\", \"colour\": {\"of\": \"ink\"}}");
+    Scan one = own().scans().getFirst();
+    assertThat(problems)
+        .singleElement()
+        .asString()
+        .startsWith("one.json: nobody knows what colour");
+
+    own().save(one.meant("a purpose"));
+    assertThat(Files.readString(scan("one.json")))
+        .contains("\"colour\" : {", "\"of\" : \"ink\"", "a purpose");
+  }
+
+  @Test
+  void wrongTypesInUniversesAndListsAreToldToo() throws IOException {
+    Files.writeString(
+        Files.createDirectories(folder.resolve("universes")).resolve("u.json"),
+        "{\"kelvo\": 1, \"name\": \"U\", \"added\": \"KELPOR\"}");
+    Files.writeString(
+        Files.createDirectories(folder.resolve("lists")).resolve("l.json"),
+        "{\"kelvo\": 1, \"name\": \"L\", \"entries\": [\"KELPOR\"]}");
+    Files.writeString(folder.resolve("ten.json"), "{\"kelvo\": 1, \"most\": 99}");
+    Files.writeString(folder.resolve("alerts.json"), "{\"kelvo\": 1, \"alerts\": \"all\"}");
+
+    assertThat(own().universes()).isEmpty();
+    assertThat(own().watchlists()).isEmpty();
+    assertThat(own().mostKept()).isEqualTo(10);
+    assertThat(own().alerts().alerts()).isEmpty();
+    assertThat(problems)
+        .hasSize(4)
+        .anyMatch(problem -> problem.startsWith("u.json, added: expected a list"))
+        .anyMatch(problem -> problem.startsWith("l.json, entries 1: expected keys and values"))
+        .anyMatch(problem -> problem.startsWith("ten.json, most: expected a whole number from "))
+        .anyMatch(problem -> problem.startsWith("alerts.json, alerts: expected a list"));
+  }
+
+  @Test
+  void whatCannotBeReadIsNotWrittenOver() throws IOException {
+    Files.writeString(folder.resolve("alerts.json"), "{ half");
+    own().save(kelvo.alert.AlertBook.EMPTY);
+
+    assertThat(folder.resolve("alerts.json.unreadable")).hasContent("{ half");
+    assertThat(own().alerts()).isEqualTo(kelvo.alert.AlertBook.EMPTY);
+    assertThat(problems).singleElement().asString().contains("is kept as alerts.json.unreadable");
   }
 }
