@@ -4,6 +4,7 @@ import java.net.URI;
 import java.nio.file.Path;
 import kelvo.data.feed.FeedAddress;
 import org.jspecify.annotations.Nullable;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 
@@ -22,8 +23,7 @@ final class FeedArguments {
       description = "has the securities and earlier days; the session is written there")
   Path folder = Path.of(".");
 
-  @Option(names = "--token", paramLabel = "T", description = "what the feed asks for")
-  String token = "";
+  @Mixin final Token token = new Token();
 
   @Option(
       names = "--trust",
@@ -32,6 +32,8 @@ final class FeedArguments {
   @Nullable Path trust;
 
   FeedAddress address() {
-    return trust == null ? new FeedAddress(uri, token) : FeedAddress.trusting(uri, token, trust);
+    return trust == null
+        ? new FeedAddress(uri, token.text())
+        : FeedAddress.trusting(uri, token.text(), trust);
   }
 }

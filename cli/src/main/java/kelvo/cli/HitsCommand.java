@@ -45,6 +45,10 @@ final class HitsCommand implements Callable<Integer> {
   public Integer call() {
     long first = FolderArguments.moment(from, DayTime.FIRST);
     long last = FolderArguments.moment(to, DayTime.LAST);
+    if (first > last) {
+      throw new IllegalArgumentException(
+          "--from " + from + " is after --to " + to + "; change one of them");
+    }
     List<Scan> scans = arguments.scans();
     Session session = arguments.session();
     List<Hit> hits = new ArrayList<>();

@@ -3,8 +3,11 @@ package kelvo.cli;
 import java.io.PrintWriter;
 import java.lang.reflect.Constructor;
 import java.nio.charset.StandardCharsets;
+import java.time.LocalDate;
+import java.time.format.DateTimeParseException;
 import java.util.Arrays;
 import java.util.List;
+import kelvo.data.fault.PlainReason;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
@@ -13,6 +16,7 @@ import picocli.CommandLine.Option;
 @Command(
     name = "kelvo",
     mixinStandardHelpOptions = true,
+    scope = CommandLine.ScopeType.INHERIT,
     version = "Kelvo 0.1",
     description = "Scans the US stock market, alerts, and reviews hits against trades.",
     subcommands = {
@@ -69,13 +73,22 @@ public final class Kelvo implements Runnable {
         .setOut(new PrintWriter(terminal.out(), true, StandardCharsets.UTF_8))
         .setErr(new PrintWriter(terminal.err(), true, StandardCharsets.UTF_8))
         .setCaseInsensitiveEnumValuesAllowed(true)
+        .registerConverter(LocalDate.class, Kelvo::date)
         .setExecutionExceptionHandler((error, command, result) -> kelvo.explain(error))
         .execute(args);
   }
 
+  private static LocalDate date(String text) {
+    try {
+      return LocalDate.parse(text);
+    } catch (DateTimeParseException e) {
+      throw new CommandLine.TypeConversionException(
+          "expected a date such as 2031-03-12, found \"" + text + "\"");
+    }
+  }
+
   private int explain(Exception error) {
-    String message = error.getMessage() == null ? error.toString() : error.getMessage();
-    terminal.err().println("kelvo: " + message);
+    terminal.err().println("kelvo: " + PlainReason.of(error));
     if (verbose) {
       error.printStackTrace(terminal.err());
     }

@@ -75,13 +75,8 @@ final class RecordCommand implements Callable<Integer>, FeedClient.Listener {
 
   private void record() throws InterruptedException {
     FolderLock lock =
-        FolderLock.of(feed.folder)
-            .orElseThrow(
-                () ->
-                    new IllegalStateException(
-                        feed.folder
-                            + " is being written to by another window or recorder, or cannot be"
-                            + " written; close that one, or name another folder with --data"));
+        FolderLock.of(feed.folder, "a recorder of Kelvo")
+            .orElseThrow(() -> new IllegalStateException(FolderLock.whyNot(feed.folder)));
     try (lock) {
       recordInto(feed.folder);
       // The next opening then maps what would have to be parsed.

@@ -26,6 +26,13 @@ final class RecordedSessions {
   List<LocalDate> of(FolderArguments arguments) {
     LocalDate first = from == null ? LocalDate.MIN : from;
     LocalDate newest = to == null ? LocalDate.MAX : to;
+    if (first.isAfter(newest)) {
+      throw new IllegalArgumentException(
+          "--from " + first + " is after --to " + newest + "; change one of them");
+    }
+    if (last < 1) {
+      throw new IllegalArgumentException("--last " + last + ": expected 1 or more");
+    }
     List<LocalDate> recorded = arguments.data().sessionDates();
     List<LocalDate> within =
         recorded.stream().filter(date -> !date.isBefore(first) && !date.isAfter(newest)).toList();

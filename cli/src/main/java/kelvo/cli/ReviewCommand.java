@@ -69,8 +69,26 @@ final class ReviewCommand implements Callable<Integer> {
       writeAll(out, review);
     }
     arguments.terminal().err().println(settings.words());
+    tellFillsLeftOut(review);
     review.beforeRecord().forEach(fill -> arguments.terminal().err().println(opened(fill)));
     return arguments.exitCode();
+  }
+
+  private void tellFillsLeftOut(DayReview review) {
+    List<String> symbols = arguments.data().fillsLeftOut();
+    if (symbols.isEmpty()) {
+      return;
+    }
+    long trades =
+        review.trades().stream().filter(trade -> symbols.contains(trade.trade().symbol())).count();
+    arguments
+        .terminal()
+        .err()
+        .println(
+            (symbols.size() == 1 ? "1 line of fills was" : symbols.size() + " lines of fills were")
+                + " left out; "
+                + (trades == 1 ? "1 trade in their symbols" : trades + " trades in their symbols")
+                + " may lack what they say.");
   }
 
   private static String opened(Fill fill) {

@@ -13,6 +13,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import kelvo.data.file.SpreadsheetCell;
 import picocli.CommandLine.Option;
 
 /** Writes rows as CSV, or as JSON lines when asked to. */
@@ -51,7 +52,7 @@ final class RowOutput {
       } else {
         CsvWriter csv = CsvWriter.builder().build(writer);
         csv.writeRecord(columns);
-        rows.forEach(csv::writeRecord);
+        rows.forEach(row -> csv.writeRecord(row.stream().map(SpreadsheetCell::of).toList()));
         csv.flush();
       }
       writer.flush();

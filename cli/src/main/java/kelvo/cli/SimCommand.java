@@ -25,6 +25,7 @@ import kelvo.time.DayTime;
 import kelvo.trade.Fill;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
 
 /**
@@ -71,8 +72,7 @@ final class SimCommand implements Callable<Integer> {
       description = "the time of day at which it begins; ${DEFAULT-VALUE}")
   String from = "04:00";
 
-  @Option(names = "--token", paramLabel = "T", description = "what clients must send")
-  String token = "";
+  @Mixin final Token token = new Token();
 
   @Option(
       names = "--folder",
@@ -169,7 +169,7 @@ final class SimCommand implements Callable<Integer> {
                 session,
                 known,
                 new InetSocketAddress(host, port),
-                token,
+                token.text(),
                 certificate == null ? null : FeedCertificate.read(certificate, certificatePassword),
                 DayTime.parse(from),
                 speed,

@@ -339,6 +339,7 @@ class CommandsTest {
         .contains(",201.33766,held overnight,");
     assertThat(told.toString(StandardCharsets.UTF_8))
         .contains("fills.csv, line 5")
+        .contains("1 line of fills was left out; 0 trades in their symbols may lack")
         .contains("KELPOR: sell 10 at 10:01:00 closes what was opened before the record");
   }
 
@@ -350,6 +351,60 @@ class CommandsTest {
     assertThat(told.toString(StandardCharsets.UTF_8))
         .contains("Missing required option: '--at")
         .contains("there is no folder");
+  }
+
+  @Test
+  void everyCommandHasItsHelp() {
+    List<String> commands =
+        List.of(
+            "check",
+            "matches",
+            "hits",
+            "review",
+            "trackrecord",
+            "whatif",
+            "report",
+            "ledger",
+            "convert",
+            "record",
+            "sim",
+            "open",
+            "live",
+            "demo");
+    for (String command : commands) {
+      printed.reset();
+      assertThat(run(command, "--help")).as(command).isZero();
+      assertThat(printed.toString(StandardCharsets.UTF_8)).startsWith("Usage: kelvo " + command);
+    }
+    assertThat(told.toString(StandardCharsets.UTF_8)).isEmpty();
+  }
+
+  @Test
+  void whatCannotBeAskedIsSaidWithTheWayOut() {
+    assertThat(run("hits", folder.toString(), "--from", "12:00", "--to", "10:00")).isEqualTo(2);
+    assertThat(run("trackrecord", folder.toString(), "--from", "2031-03-12", "--to", "2031-03-11"))
+        .isEqualTo(2);
+    assertThat(run("hits", folder.toString(), "--date", "2031-02-30")).isEqualTo(2);
+    assertThat(run("hits", folder.toString(), "--scan", folder.resolve("nowhere").toString()))
+        .isEqualTo(2);
+    assertThat(told.toString(StandardCharsets.UTF_8))
+        .contains("--from 12:00 is after --to 10:00; change one of them")
+        .contains("--from 2031-03-12 is after --to 2031-03-11; change one of them")
+        .contains("expected a date such as 2031-03-12, found \"2031-02-30\"")
+        .contains("nowhere: cannot be read; check the file")
+        .doesNotContain("Exception", "java.");
+  }
+
+  @Test
+  void aTokenComesFromAnArgumentAFileOrTheEnvironment(@TempDir Path own) throws IOException {
+    Token token = new Token();
+    assertThat(token.text(name -> null)).isEmpty();
+    assertThat(token.text(name -> name.equals("KELVO_TOKEN") ? "of the shell" : null))
+        .isEqualTo("of the shell");
+    token.file = Files.writeString(own.resolve("token"), "of a file\n");
+    assertThat(token.text(name -> "of the shell")).isEqualTo("of a file");
+    token.given = "given";
+    assertThat(token.text(name -> "of the shell")).isEqualTo("given");
   }
 
   @Test

@@ -16,8 +16,11 @@ public record Fault(
   public static final int LONGEST = 200;
 
   private static final int LONGEST_TEXT = 80;
+  private static final String EXPECTED = "expected ";
 
   public Fault {
+    // What a reader of fields says begins like a fault's own sentence.
+    expected = expected.startsWith(EXPECTED) ? expected.substring(EXPECTED.length()) : expected;
     text = shortened(text.replaceAll("\\p{Cntrl}+", " "), LONGEST_TEXT);
   }
 
@@ -35,7 +38,7 @@ public record Fault(
   String sentence(String more) {
     String place = line == 0 ? file : file + ", line " + line;
     String where = column.isEmpty() ? place : place + ", column " + column;
-    String begin = where + ": expected " + expected + ", found \"";
+    String begin = where + ": " + EXPECTED + expected + ", found \"";
     String end =
         "\"; "
             + (line == 0 ? "the file" : "the line")

@@ -7,6 +7,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.nio.file.StandardOpenOption;
+import kelvo.data.file.OwnerOnly;
 
 /** Where a recorder writes. The disk, but for tests in which that is full. */
 interface RecordingStore {
@@ -29,13 +30,17 @@ interface RecordingStore {
   final class Disk implements RecordingStore {
     @Override
     public Writer append(Path file) throws IOException {
-      return Files.newBufferedWriter(file, StandardOpenOption.CREATE, StandardOpenOption.APPEND);
+      Writer writer =
+          Files.newBufferedWriter(file, StandardOpenOption.CREATE, StandardOpenOption.APPEND);
+      OwnerOnly.file(file);
+      return writer;
     }
 
     @Override
     public void replace(Path file, String text) throws IOException {
       Path part = file.resolveSibling(file.getFileName() + ".part");
       Files.writeString(part, text);
+      OwnerOnly.file(part);
       Files.move(part, file, StandardCopyOption.REPLACE_EXISTING, StandardCopyOption.ATOMIC_MOVE);
     }
 

@@ -21,6 +21,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import kelvo.data.fault.PlainReason;
 import kelvo.data.news.JsonFeed;
 import kelvo.news.Catalyst;
 import kelvo.tape.Price;
@@ -185,17 +186,12 @@ public final class SessionRecorder implements FeedSink, AutoCloseable {
     }
   }
 
-  private static String reason(Exception failed) {
-    Throwable cause = failed instanceof UncheckedIOException ? failed.getCause() : failed;
-    return cause == null ? "no reason given" : String.valueOf(cause.getMessage());
-  }
-
   /** Stops recording at the last saved frame. */
   private void fail(Path file, Exception cause) {
     failure =
         file
             + " cannot be written ("
-            + reason(cause)
+            + PlainReason.of(cause)
             + "); the session goes on on screen and is recorded up to frame "
             + savedFrame
             + "; free some disk space, and the rest is asked for again";

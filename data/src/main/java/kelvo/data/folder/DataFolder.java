@@ -67,6 +67,7 @@ public final class DataFolder {
   private @Nullable SortedMap<LocalDate, List<Fill>> ownFills;
   private @Nullable ActionsFile actions;
   private @Nullable Settings settings;
+  private final List<String> fillsLeftOut = new ArrayList<>();
   private final List<String> wrongSettings = new ArrayList<>();
   private boolean searching;
 
@@ -391,7 +392,7 @@ public final class DataFolder {
   public SortedMap<LocalDate, List<Fill>> ownFills() {
     SortedMap<LocalDate, List<Fill>> read = ownFills;
     if (read == null) {
-      read = FillsFile.read(root, "fills", faults);
+      read = FillsFile.read(root, "fills", faults, fillsLeftOut);
       ownFills = read;
     }
     return read;
@@ -411,12 +412,18 @@ public final class DataFolder {
 
   /** The fills that came with a session's live feed. */
   public List<Fill> feedFills(LocalDate date) {
-    return FillsFile.ofDay(root.resolve("sessions").resolve(date.toString()), date, faults);
+    return FillsFile.ofDay(
+        root.resolve("sessions").resolve(date.toString()), date, faults, fillsLeftOut);
   }
 
   /** The fills of any file of the format by their days; faults go to this folder's list. */
   public SortedMap<LocalDate, List<Fill>> fills(Path file) {
-    return FillsFile.read(file, faults);
+    return FillsFile.read(file, faults, fillsLeftOut);
+  }
+
+  /** The symbol of each line of fills that was left out so far. */
+  public List<String> fillsLeftOut() {
+    return List.copyOf(fillsLeftOut);
   }
 
   /** What a share of a security on a day has become by splits until another day. */

@@ -18,21 +18,29 @@ import org.jspecify.annotations.Nullable;
 /** A table of fills, of any days, or of the one day of a recorded session. */
 final class FillsFile {
   private final SortedMap<LocalDate, List<Fill>> byDay = new TreeMap<>();
+  private final List<String> leftOut;
   private @Nullable ZonedDateTime before;
   private long steps;
 
-  private FillsFile() {}
+  private FillsFile(List<String> leftOut) {
+    this.leftOut = leftOut;
+  }
 
-  /** The fills of a folder's file by their days; none without a file. */
-  static SortedMap<LocalDate, List<Fill>> read(Path folder, String stem, Faults faults) {
-    FillsFile fills = new FillsFile();
+  /**
+   * The fills of a folder's file by their days; none without a file.
+   *
+   * @param leftOut takes the symbol of each line that cannot be read
+   */
+  static SortedMap<LocalDate, List<Fill>> read(
+      Path folder, String stem, Faults faults, List<String> leftOut) {
+    FillsFile fills = new FillsFile(leftOut);
     fills.read(folder, stem, (row, time) -> row.zoned(time), faults);
     return fills.inOrder();
   }
 
   /** The fills of a file whose folder names their day. */
-  static List<Fill> ofDay(Path folder, LocalDate day, Faults faults) {
-    FillsFile fills = new FillsFile();
+  static List<Fill> ofDay(Path folder, LocalDate day, Faults faults, List<String> leftOut) {
+    FillsFile fills = new FillsFile(leftOut);
     fills.read(
         folder,
         "fills",
@@ -44,14 +52,14 @@ final class FillsFile {
   }
 
   /** The fills of any file of the format. */
-  static SortedMap<LocalDate, List<Fill>> read(Path file, Faults faults) {
+  static SortedMap<LocalDate, List<Fill>> read(Path file, Faults faults, List<String> leftOut) {
     Path folder = file.toAbsolutePath().getParent();
     if (folder == null || !Files.isRegularFile(file)) {
       throw new IllegalArgumentException("there is no file " + file + "; name a CSV file of fills");
     }
     String stem =
         file.getFileName().toString().replaceFirst("\\.(csv(\\.gz|\\.zst)?|parquet)$", "");
-    return read(folder, stem, faults);
+    return read(folder, stem, faults, leftOut);
   }
 
   private interface Moment {
@@ -74,18 +82,23 @@ final class FillsFile {
                       int account = header.column("account");
                       int order = header.column("order_id");
                       return row -> {
-                        ZonedDateTime at = moment.of(row, time);
-                        take(
-                            at,
-                            new Fill(
-                                at.toLocalTime().toNanoOfDay(),
-                                row.text(symbol),
-                                FillSide.of(row.text(side)),
-                                row.exact(quantity),
-                                row.exact(price),
-                                row.exactOrZero(fee),
-                                row.text(account),
-                                row.text(order)));
+                        try {
+                          ZonedDateTime at = moment.of(row, time);
+                          take(
+                              at,
+                              new Fill(
+                                  at.toLocalTime().toNanoOfDay(),
+                                  row.text(symbol),
+                                  FillSide.of(row.text(side)),
+                                  row.exact(quantity),
+                                  row.exact(price),
+                                  row.exactOrZero(fee),
+                                  row.text(account),
+                                  row.text(order)));
+                        } catch (BadField | IllegalArgumentException e) {
+                          leftOut.add(row.text(symbol));
+                          throw e;
+                        }
                       };
                     }));
   }

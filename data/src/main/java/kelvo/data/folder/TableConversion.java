@@ -45,6 +45,12 @@ public final class TableConversion {
    * @throws IllegalArgumentException when the way in or out makes no sense
    */
   public void convert(Path in, Path out, Progress progress) {
+    Path from = in.toAbsolutePath().normalize();
+    Path to = out.toAbsolutePath().normalize();
+    if (to.startsWith(from) || from.startsWith(to)) {
+      throw new IllegalArgumentException(
+          out + " lies in what is converted, or holds it; choose a place beside it");
+    }
     if (Files.isDirectory(in)) {
       folder(in, out, progress);
     } else {

@@ -17,6 +17,7 @@ import java.util.Optional;
 import java.util.zip.GZIPInputStream;
 import kelvo.data.fault.Fault;
 import kelvo.data.fault.Faults;
+import kelvo.data.fault.PlainReason;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -92,8 +93,7 @@ final class TableFile {
       ParquetRows.read(path, new TableRow(), rows::take);
       rows.end();
     } catch (SQLException e) {
-      faults.add(
-          new Fault(name, 0, "", "a whole Parquet file", String.valueOf(e.getMessage()).strip()));
+      faults.add(new Fault(name, 0, "", "a whole Parquet file", "one that is damaged"));
     }
   }
 
@@ -112,7 +112,8 @@ final class TableFile {
       }
       rows.end();
     } catch (IOException | UncheckedIOException e) {
-      faults.add(new Fault(name, 0, "", "a whole file; what was whole has been read", reason(e)));
+      faults.add(
+          new Fault(name, 0, "", "a whole file; what was whole has been read", PlainReason.of(e)));
     } catch (CsvParseException e) {
       faults.add(
           new Fault(
@@ -122,11 +123,6 @@ final class TableFile {
               "a row shorter than 16 million characters; the rest of the file was not read",
               "a longer one"));
     }
-  }
-
-  private static String reason(Exception e) {
-    Throwable cause = e instanceof UncheckedIOException && e.getCause() != null ? e.getCause() : e;
-    return cause.getMessage() == null ? "a file that is cut off" : cause.getMessage();
   }
 
   private InputStream open() throws IOException {

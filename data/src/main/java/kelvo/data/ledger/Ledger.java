@@ -1,16 +1,16 @@
 package kelvo.data.ledger;
 
-import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalLong;
 import java.util.SortedMap;
 import java.util.TreeMap;
 import java.util.function.Consumer;
+import kelvo.data.file.OwnerOnly;
 import kelvo.data.scanfile.ScanFile;
 import kelvo.hit.Hit;
 import kelvo.journal.DayBook;
@@ -25,6 +25,8 @@ import kelvo.scan.Scan;
 import kelvo.trade.Fill;
 import org.flywaydb.core.Flyway;
 import org.flywaydb.core.api.MigrationInfo;
+import org.flywaydb.core.api.MigrationInfoService;
+import org.flywaydb.core.api.MigrationState;
 import org.jdbi.v3.core.Handle;
 import org.jdbi.v3.core.HandleCallback;
 import org.jdbi.v3.core.Jdbi;
@@ -72,7 +74,7 @@ public final class Ledger implements AutoCloseable {
   public static final class LedgerException extends RuntimeException {
     private static final long serialVersionUID = 1L;
 
-    LedgerException(String message, Throwable cause) {
+    LedgerException(String message, @Nullable Throwable cause) {
       super(message, cause);
     }
   }
@@ -116,8 +118,12 @@ public final class Ledger implements AutoCloseable {
               .locations("classpath:kelvo/data/ledger/tables")
               .javaMigrations(new PackedHits())
               .load();
-      keepOlder(file, tables.info().current());
+      refuseNewer(file, tables.info());
+      keepOlder(file, source, tables.info());
       tables.migrate();
+      OwnerOnly.file(file);
+    } catch (LedgerException e) {
+      throw e;
     } catch (RuntimeException e) {
       throw new LedgerException(
           file
@@ -127,20 +133,36 @@ public final class Ledger implements AutoCloseable {
     return Jdbi.create(source);
   }
 
-  /** Hits are rewritten once; a copy of what was there before stays beside the file. */
-  private static void keepOlder(Path file, @Nullable MigrationInfo current) {
-    if (current == null
-        || current.getVersion() == null
-        || current.getVersion().compareTo(PackedHits.VERSION) >= 0) {
+  /** What a newer Kelvo keeps would be lost when this one wrote to it. */
+  private static void refuseNewer(Path file, MigrationInfoService tables) {
+    boolean newer =
+        Arrays.stream(tables.all())
+            .map(MigrationInfo::getState)
+            .anyMatch(
+                state ->
+                    state == MigrationState.FUTURE_SUCCESS
+                        || state == MigrationState.FUTURE_FAILED);
+    if (newer) {
+      throw new LedgerException(
+          file + " was written by a newer Kelvo; open it with that one, or choose another folder",
+          null);
+    }
+  }
+
+  /** A copy of what an older Kelvo wrote stays beside the file, whole even if it was killed. */
+  private static void keepOlder(Path file, SQLiteDataSource source, MigrationInfoService tables) {
+    MigrationInfo current = tables.current();
+    MigrationInfo[] missing = tables.pending();
+    if (current == null || missing.length == 0) {
       return;
     }
-    Path copy = file.resolveSibling(file.getFileName() + ".before-" + PackedHits.VERSION);
-    try {
-      if (!Files.exists(copy)) {
-        Files.copy(file, copy);
-      }
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
+    Path copy =
+        file.resolveSibling(
+            file.getFileName() + ".before-" + missing[missing.length - 1].getVersion());
+    if (!Files.exists(copy)) {
+      Jdbi.create(source)
+          .useHandle(handle -> handle.execute("vacuum into ?", copy.toAbsolutePath().toString()));
+      OwnerOnly.file(copy);
     }
   }
 

@@ -23,6 +23,7 @@ import java.util.Map;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
 import java.util.zip.ZipOutputStream;
+import kelvo.data.file.SpreadsheetCell;
 import kelvo.scan.Side;
 import org.jdbi.v3.core.Handle;
 
@@ -157,7 +158,7 @@ public final class LedgerArchive {
       CsvWriter csv =
           CsvWriter.builder().build(new OutputStreamWriter(open(zip), StandardCharsets.UTF_8));
       csv.writeRecord(columns);
-      rows.forEach(csv::writeRecord);
+      rows.forEach(row -> csv.writeRecord(row.stream().map(SpreadsheetCell::of).toList()));
       csv.close();
       zip.closeEntry();
     } catch (IOException e) {
@@ -248,7 +249,8 @@ public final class LedgerArchive {
     for (NamedCsvRecord row :
         CsvReader.builder()
             .ofNamedCsvRecord(new InputStreamReader(entry(zip), StandardCharsets.UTF_8))) {
-      String[] cells = columns.stream().map(row::getField).toArray(String[]::new);
+      String[] cells =
+          columns.stream().map(row::getField).map(SpreadsheetCell::text).toArray(String[]::new);
       if (table.equals(HITS)) {
         KeptHit hit = hit(cells);
         into.add(handle -> UnpackedHits.insert(handle, hit));

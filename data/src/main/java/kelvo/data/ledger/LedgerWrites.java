@@ -9,6 +9,7 @@ import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicLong;
 import java.util.function.Consumer;
+import kelvo.data.fault.PlainReason;
 import org.jdbi.v3.core.Handle;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
@@ -153,7 +154,10 @@ final class LedgerWrites {
       Thread.currentThread().interrupt();
     } catch (RuntimeException | Error e) {
       LOG.error("the ledger's thread ended", e);
-      failure = "The ledger is written no more (" + e + "); close the window and open it again.";
+      failure =
+          "The ledger is written no more ("
+              + PlainReason.of(e)
+              + "); close the window and open it again.";
     } finally {
       waiting = open.stream().filter(entry -> entry.write() != null).count();
       end(open, false);
@@ -220,7 +224,7 @@ final class LedgerWrites {
         }
         open.removeFirst();
         leftOut.incrementAndGet();
-        leftOutWhy = String.valueOf(e.getMessage());
+        leftOutWhy = PlainReason.of(e);
         LOG.error("an entry of the ledger was left out", e);
         end(first, false);
       }
@@ -231,7 +235,7 @@ final class LedgerWrites {
     LOG.error("the ledger cannot be written", e);
     failure =
         "The ledger could not be written: "
-            + e.getMessage()
+            + PlainReason.of(e)
             + ". "
             + open.stream().filter(entry -> entry.write() != null).count()
             + " entries wait and are tried again; free some disk space.";

@@ -5,6 +5,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import kelvo.data.file.SpreadsheetCell;
 import kelvo.review.TradeGrouping;
 import kelvo.trackrecord.TrackRecord;
 
@@ -48,7 +49,7 @@ public final class CsvTables {
       throws IOException {
     try (CsvWriter csv = CsvWriter.builder().build(file)) {
       csv.writeRecord(columns);
-      rows.forEach(csv::writeRecord);
+      rows.forEach(row -> csv.writeRecord(row.stream().map(SpreadsheetCell::of).toList()));
     }
   }
 }

@@ -12,6 +12,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.stream.Stream;
+import kelvo.data.file.SpreadsheetCell;
 import kelvo.session.Security;
 import kelvo.session.Session;
 import kelvo.universe.Membership;
@@ -34,7 +35,7 @@ public final class UniverseTable {
         String symbol = security.symbol();
         csv.writeRecord(
             symbol,
-            security.name(),
+            SpreadsheetCell.of(security.name()),
             members.contains(i) ? "yes" : "no",
             members.whyOut(i),
             universe.added().contains(symbol)

@@ -13,6 +13,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.Stream;
+import kelvo.data.file.SpreadsheetCell;
 import kelvo.watchlist.Mark;
 import kelvo.watchlist.Watchlist;
 import org.jspecify.annotations.Nullable;
@@ -34,10 +35,10 @@ public final class WatchlistTable {
       for (Watchlist.Entry entry : list.entries()) {
         csv.writeRecord(
             entry.symbol(),
-            entry.section(),
+            SpreadsheetCell.of(entry.section()),
             entry.until() == null ? "" : entry.until().toString(),
             entry.mark().words(),
-            entry.note());
+            SpreadsheetCell.of(entry.note()));
       }
     } catch (IOException e) {
       throw new UncheckedIOException(e);
@@ -83,9 +84,9 @@ public final class WatchlistTable {
       return new Watchlist.Entry(
           symbol.strip().toUpperCase(Locale.ROOT),
           until(row.findField("until").orElse("")),
-          row.findField("section").orElse("").strip(),
+          SpreadsheetCell.text(row.findField("section").orElse("").strip()),
           Mark.of(row.findField("mark").orElse("").strip()),
-          row.findField("note").orElse(""));
+          SpreadsheetCell.text(row.findField("note").orElse("")));
     } catch (IllegalArgumentException e) {
       throw new IllegalArgumentException(place + e.getMessage(), e);
     }

@@ -183,14 +183,14 @@ class SessionRecorderTest {
       frame(recorder, seq++);
     }
     assertThat(recorder.failure())
-        .contains("trades.csv cannot be written (No space left on device)")
+        .contains("trades.csv cannot be written (the disk is full)")
         .contains("is recorded up to frame 1")
         .contains("free some disk space");
     assertThat(recorder.lastFrame()).isEqualTo(1);
     frame(recorder, seq);
     recorder.save();
     assertThat(recorder.failure()).as("still full").isNotEmpty();
-    assertThatThrownBy(recorder::close).hasMessageContaining("No space left");
+    assertThatThrownBy(recorder::close).hasMessageContaining("the disk is full");
 
     disk.room = 10_000_000;
     recorder.save();

@@ -11,18 +11,26 @@ class FolderLockTest {
 
   @Test
   void onlyOneHasItAtATime() {
-    FolderLock first = FolderLock.of(folder).orElseThrow();
-    assertThat(FolderLock.of(folder)).isEmpty();
+    FolderLock first = FolderLock.of(folder, "a test").orElseThrow();
+    assertThat(FolderLock.of(folder, "a test")).isEmpty();
+
+    assertThat(FolderLock.whyNot(folder))
+        .isEqualTo(
+            folder
+                + " is being written to by a test, process "
+                + ProcessHandle.current().pid()
+                + "; close that one, or name another folder");
 
     first.close();
-    try (FolderLock second = FolderLock.of(folder).orElseThrow()) {
+    assertThat(folder.resolve(".kelvo-lock")).isEmptyFile();
+    try (FolderLock second = FolderLock.of(folder, "a test").orElseThrow()) {
       assertThat(second).isNotNull();
     }
   }
 
   @Test
   void aFolderThatCannotBeWrittenHasNone() {
-    assertThat(FolderLock.of(folder.resolve("nowhere"))).isEmpty();
+    assertThat(FolderLock.of(folder.resolve("nowhere"), "a test")).isEmpty();
   }
 
   /** The lock is the operating system's: it ends with the process that had it. */
@@ -38,11 +46,11 @@ class FolderLockTest {
             .redirectError(ProcessBuilder.Redirect.DISCARD)
             .start();
     assertThat(holder.getInputStream().read()).isEqualTo('y');
-    assertThat(FolderLock.of(folder)).isEmpty();
+    assertThat(FolderLock.of(folder, "a test")).isEmpty();
 
     holder.destroyForcibly().waitFor();
 
-    assertThat(FolderLock.of(folder)).isPresent();
+    assertThat(FolderLock.of(folder, "a test")).isPresent();
   }
 
   /** Takes the lock, says so, and waits to be killed. */
@@ -50,7 +58,7 @@ class FolderLockTest {
     private Holder() {}
 
     public static void main(String[] args) throws Exception {
-      System.out.write(FolderLock.of(Path.of(args[0])).isPresent() ? 'y' : 'n');
+      System.out.write(FolderLock.of(Path.of(args[0]), "a test").isPresent() ? 'y' : 'n');
       System.out.flush();
       Thread.currentThread().join();
     }

@@ -95,4 +95,18 @@ class TableConversionTest {
         .singleElement()
         .satisfies(f -> assertThat(f.sentence()).startsWith("daily.parquet: expected a whole"));
   }
+
+  @Test
+  void nothingIsConvertedIntoItself() throws IOException {
+    Path own = Files.createDirectories(folder.resolve("own"));
+    Path table = Files.writeString(own.resolve("daily.csv"), "symbol,date\nA,2031-03-12\n");
+
+    for (Path to : new Path[] {own, own.resolve("inner"), folder}) {
+      assertThatThrownBy(() -> new TableConversion().convert(own, to, Progress.NONE))
+          .hasMessageContaining("lies in what is converted, or holds it");
+    }
+    assertThatThrownBy(() -> new TableConversion().convert(table, table, Progress.NONE))
+        .isInstanceOf(IllegalArgumentException.class);
+    assertThat(own).isDirectoryNotContaining(file -> !file.equals(table));
+  }
 }

@@ -160,6 +160,6 @@ class KeptHitsTest {
                   Map.of(),
                   Map.of()));
     }
-    assertThat(folder.resolve("ledger.sqlite.before-5")).exists();
+    assertThat(folder.resolve("ledger.sqlite.before-6")).exists();
   }
 }

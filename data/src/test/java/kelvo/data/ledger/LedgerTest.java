@@ -220,4 +220,26 @@ class LedgerTest {
       assertThat(ledger.day(DAY).fills()).as("the same fill again").hasSize(1);
     }
   }
+
+  @Test
+  void aNewerLedgerIsRefusedAndStaysAsItIs(@TempDir Path other) throws Exception {
+    Path file = other.resolve("ledger.sqlite");
+    Ledger.open(file).close();
+    try (Connection direct = DriverManager.getConnection("jdbc:sqlite:" + file);
+        Statement statement = direct.createStatement()) {
+      statement.execute(
+          "insert into flyway_schema_history select installed_rank + 100, '99', 'of tomorrow', type,"
+              + " 'V99__of_tomorrow.sql', 1, installed_by, installed_on, execution_time, success"
+              + " from flyway_schema_history where version = '1'");
+    }
+    byte[] before = Files.readAllBytes(file);
+
+    assertThatThrownBy(() -> Ledger.open(file))
+        .isInstanceOf(Ledger.LedgerException.class)
+        .hasMessage(
+            file
+                + " was written by a newer Kelvo; open it with that one, or choose another folder");
+    assertThatThrownBy(() -> Ledger.readOnly(file)).isInstanceOf(Ledger.LedgerException.class);
+    assertThat(file).hasBinaryContent(before);
+  }
 }

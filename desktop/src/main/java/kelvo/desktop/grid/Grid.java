@@ -29,6 +29,7 @@ import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.Region;
 import javafx.stage.FileChooser;
 import javafx.util.Duration;
+import kelvo.data.file.SpreadsheetCell;
 import kelvo.desktop.theme.TextWidth;
 import kelvo.desktop.theme.Theme;
 import org.jspecify.annotations.Nullable;
@@ -459,7 +460,8 @@ public final class Grid<R> extends Region {
     try (CsvWriter csv = CsvWriter.builder().build(file, StandardCharsets.UTF_8)) {
       csv.writeRecord(columns.stream().map(GridColumn::title).toList());
       for (R row : rows) {
-        csv.writeRecord(columns.stream().map(c -> c.text().apply(row)).toList());
+        csv.writeRecord(
+            columns.stream().map(c -> SpreadsheetCell.of(c.text().apply(row))).toList());
       }
       return "Wrote " + rows.size() + " rows to " + file.getFileName();
     } catch (IOException e) {

@@ -1,8 +1,13 @@
 package kelvo.desktop.shell;
 
 import java.nio.file.Path;
+import java.time.Duration;
 import java.util.List;
 import java.util.concurrent.CancellationException;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.concurrent.atomic.AtomicReference;
 import javafx.application.Application;
@@ -12,6 +17,7 @@ import javafx.scene.Scene;
 import javafx.scene.layout.BorderPane;
 import javafx.stage.Stage;
 import javafx.stage.WindowEvent;
+import kelvo.data.fault.PlainReason;
 import kelvo.desktop.theme.Theme;
 import kelvo.desktop.windows.WindowSets;
 import kelvo.desktop.workspace.NoSuchSession;
@@ -34,6 +40,8 @@ public final class KelvoWindow extends Application {
   private static final Logger LOG = LoggerFactory.getLogger(KelvoWindow.class);
   private static final AtomicReference<@Nullable OpenRequest> REQUEST = new AtomicReference<>();
   private static final AtomicInteger EXIT_CODE = new AtomicInteger();
+
+  private static final Duration LONGEST_LEAVING = Duration.ofSeconds(30);
 
   private static final double MIN_WIDTH = 1024;
   private static final double MIN_HEIGHT = 700;
@@ -69,6 +77,7 @@ public final class KelvoWindow extends Application {
     if (request == null) {
       throw new IllegalStateException("use KelvoWindow.open");
     }
+    Runtime.getRuntime().addShutdownHook(new Thread(this::endInOrder, "end of the window"));
     show(stage, request);
   }
 
@@ -159,8 +168,7 @@ public final class KelvoWindow extends Application {
       exit(1);
       return;
     }
-    String message = error.getMessage() == null ? error.toString() : error.getMessage();
-    String sentence = "The day could not be opened: " + message + ".";
+    String sentence = "The day could not be opened: " + PlainReason.of(error) + ".";
     OpeningPage page = choose(stage, request);
     if (error instanceof NoSuchSession none) {
       page.failed(sentence, none.folder(), none.dates());
@@ -211,6 +219,7 @@ public final class KelvoWindow extends Application {
       opened.onOpen(other -> open(stage, request, opened, other));
       opened.onOtherDay(() -> leave(stage, opened, () -> choose(stage, request)));
     }
+    LOG.info("The day {} is open", day.session().hours().date());
     if (request.pictures() != null) {
       new Pictures(opened, scene, request.pictures(), Pictures.MAIN_VIEWS, KelvoWindow::exit)
           .start();
@@ -295,11 +304,41 @@ public final class KelvoWindow extends Application {
     }
   }
 
+  /**
+   * The process is told to end from outside, by the system or by a signal: what is kept is kept as
+   * when the window is closed. Runs on a thread that the process waits for.
+   */
+  private void endInOrder() {
+    Workspace opened = workspace;
+    if (opened == null) {
+      return;
+    }
+    CompletableFuture<Boolean> leaving = new CompletableFuture<>();
+    Platform.runLater(
+        () -> {
+          boolean open = !opened.isLeft();
+          if (open) {
+            opened.leave();
+          }
+          leaving.complete(open);
+        });
+    try {
+      if (leaving.get(LONGEST_LEAVING.toMillis(), TimeUnit.MILLISECONDS)) {
+        opened.finish().forEach(lost -> LOG.error("{}", lost));
+      }
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+    } catch (ExecutionException | TimeoutException e) {
+      LOG.error("the window did not close in time; what was saved until now is kept", e);
+    }
+  }
+
   @Override
   public void stop() {
     Workspace opened = workspace;
     if (opened != null && !opened.isLeft()) {
       opened.close();
     }
+    workspace = null;
   }
 }

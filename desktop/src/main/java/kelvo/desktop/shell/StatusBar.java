@@ -15,6 +15,7 @@ import javafx.scene.layout.Region;
 import javafx.util.Duration;
 import kelvo.data.feed.FeedClient;
 import kelvo.data.feed.LiveFeed;
+import kelvo.data.folder.FolderLock;
 import kelvo.desktop.theme.Numbers;
 import kelvo.desktop.workspace.Workspace;
 import kelvo.setting.SettingCatalogue;
@@ -72,8 +73,7 @@ final class StatusBar extends HBox {
     troubles.managedProperty().bind(troubles.textProperty().isNotEmpty());
     troubles.setOnMouseClicked(e -> workspace.troubles().seen());
     if (!workspace.isKept()) {
-      Label readOnly =
-          new Label("Read-only: another window has this folder, or it cannot be written");
+      Label readOnly = new Label("Read-only: " + FolderLock.whyNot(workspace.folder()));
       readOnly.getStyleClass().addAll("small", "tone-bad");
       readOnly.setMinWidth(USE_PREF_SIZE);
       getChildren().add(readOnly);

@@ -76,6 +76,7 @@ public record OpenedDay(
   /** The ledger's name in a data folder. */
   public static final String LEDGER = "ledger.sqlite";
 
+  private static final String HOLDER = "a window of Kelvo";
   private static final double READING = 0.75;
   private static final Duration LONGEST_SILENCE = Duration.ofSeconds(10);
 
@@ -141,7 +142,7 @@ public record OpenedDay(
     if (!data.sessionDates().contains(date)) {
       throw new NoSuchSession(folder, date, data.sessionDates());
     }
-    FolderLock lock = FolderLock.of(folder).orElse(null);
+    FolderLock lock = FolderLock.of(folder, HOLDER).orElse(null);
     try {
       Session session = data.session(date, progress);
       progress.step("scans, levels and fills");
@@ -166,13 +167,8 @@ public record OpenedDay(
       FeedAddress address, Path folder, @Nullable Broker broker, Progress progress) {
     LocalDate date = FeedClient.sessionServed(address, LONGEST_SILENCE);
     FolderLock lock =
-        FolderLock.of(folder)
-            .orElseThrow(
-                () ->
-                    new IllegalStateException(
-                        folder
-                            + " is being written to by another window or recorder, or cannot be"
-                            + " written; close that one, or name another folder with --data"));
+        FolderLock.of(folder, HOLDER)
+            .orElseThrow(() -> new IllegalStateException(FolderLock.whyNot(folder)));
     try {
       DataFolder data = new DataFolder(folder, new ExchangeCalendar());
       if (data.securities().isEmpty()) {

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.concurrent.Executor;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
+import kelvo.data.fault.PlainReason;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
@@ -29,7 +30,7 @@ public final class Troubles {
   /** Something was being done and threw; what else there is goes on. */
   public void tell(String what, Throwable cause) {
     LOG.error("{} went wrong", what, cause);
-    add(capital(what) + " went wrong: " + words(cause) + "; the rest goes on.");
+    add(capital(what) + " went wrong: " + PlainReason.of(cause) + "; the rest goes on.");
   }
 
   /** Something was lost that the trader must know of. */
@@ -46,11 +47,6 @@ public final class Troubles {
           longer.addFirst(sentence);
           newest.set(List.copyOf(longer.subList(0, Math.min(longer.size(), MAX_KEPT))));
         });
-  }
-
-  private static String words(Throwable cause) {
-    String message = cause.getMessage();
-    return message == null ? cause.getClass().getSimpleName() : message;
   }
 
   private static String capital(String words) {

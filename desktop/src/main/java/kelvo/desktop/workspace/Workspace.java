@@ -26,6 +26,7 @@ import javafx.beans.property.SimpleObjectProperty;
 import javafx.beans.property.SimpleStringProperty;
 import javafx.beans.property.StringProperty;
 import kelvo.alert.AlertScans;
+import kelvo.data.fault.PlainReason;
 import kelvo.data.feed.FeedGap;
 import kelvo.data.feed.LiveFeed;
 import kelvo.data.fix.DropCopy;
@@ -745,7 +746,7 @@ public final class Workspace implements AutoCloseable {
     try {
       close.run();
     } catch (RuntimeException e) {
-      lost.add("Closing " + what + " went wrong: " + e.getMessage());
+      lost.add("Closing " + what + " went wrong: " + PlainReason.of(e) + ".");
     }
   }
 

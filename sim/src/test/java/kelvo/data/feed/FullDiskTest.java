@@ -151,7 +151,9 @@ class FullDiskTest {
           });
       assertThat(feed.status().connection()).isEqualTo(FeedClient.Status.LIVE);
       until(() -> !feed.status().notRecorded().isEmpty());
-      assertThat(feed.status().notRecorded()).contains("No space left").contains("free some disk");
+      assertThat(feed.status().notRecorded())
+          .contains("the disk is full")
+          .contains("free some disk");
 
       disk.full.set(false);
       long rows = rows(served.tape());

@@ -1,0 +1,2 @@
+/** What holds of every file that Kelvo writes. */
+package kelvo.data.file;
