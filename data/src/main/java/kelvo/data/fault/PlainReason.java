@@ -12,6 +12,7 @@ import java.nio.file.NoSuchFileException;
 import java.nio.file.NotDirectoryException;
 import java.sql.SQLException;
 import java.util.zip.ZipException;
+import org.jspecify.annotations.Nullable;
 import org.sqlite.SQLiteErrorCode;
 
 /** Why something went wrong, in words of the trader's and not of the libraries that were asked. */
@@ -35,9 +36,7 @@ public final class PlainReason {
       case ZipException e -> "a compressed file that is damaged";
       case ConnectException e -> "nobody answers there";
       case SQLException e -> ofDatabase(e);
-      case Throwable e when e.getMessage() == null || e.getMessage().isBlank() ->
-          "an error inside Kelvo, of which the log says more";
-      case Throwable e -> plain(e.getMessage());
+      case Throwable e -> said(e.getMessage());
     };
   }
 
@@ -58,6 +57,12 @@ public final class PlainReason {
     return thrown.getMessage() != null
         && (kelvos || passedOn)
         && !thrown.getMessage().equals(String.valueOf(thrown.getCause()));
+  }
+
+  private static String said(@Nullable String message) {
+    return message == null || message.isBlank()
+        ? "an error inside Kelvo, of which the log says more"
+        : plain(message);
   }
 
   private static String plain(String words) {
