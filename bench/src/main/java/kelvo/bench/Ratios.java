@@ -20,7 +20,16 @@ import org.openjdk.jmh.util.Statistics;
 public final class Ratios {
   private static final List<String> SUBJECTS =
       List.of(
-          "replay", "seek", "scans", "peers", "growth", "latency", "paint", "live", "review",
+          "replay",
+          "seek",
+          "scans",
+          "peers",
+          "growth",
+          "latency",
+          "paint",
+          "live",
+          "review",
+          "corrections",
           "whole");
 
   private static final List<String> BOUNDS = List.of("DENSE", "TAILS");
@@ -66,6 +75,7 @@ public final class Ratios {
       case "paint" -> PaintTimes.print();
       case "live" -> live();
       case "review" -> review(folder);
+      case "corrections" -> CorrectionTimes.print();
       default -> throw new IllegalArgumentException("no such subject: " + subject);
     }
   }

@@ -55,6 +55,7 @@ public final class ScanEngine implements TapeListener {
     leaving = board.listening(Trigger.LEAVES);
     triggers = new TriggerWatch(program.scans(), board, session, states);
     tops = new TopWatch(program.scans(), board, session, states);
+    replay.market().hearCorrections(triggers);
     triggerEffects = triggers.effects();
     wheel = new ExpiryWheel(states.length);
     newsWheel = new ExpiryWheel(states.length);

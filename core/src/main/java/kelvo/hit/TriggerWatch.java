@@ -1,5 +1,6 @@
 package kelvo.hit;
 
+import java.util.Arrays;
 import java.util.List;
 import java.util.Objects;
 import java.util.stream.IntStream;
@@ -17,13 +18,17 @@ import kelvo.trigger.Trigger;
  * The triggers that some scan waits for: those that an event fires by itself, and those that a
  * detector watches for. Each is watched once, however many scans wait for it.
  */
-final class TriggerWatch {
+final class TriggerWatch implements SymbolState.Replayed {
   private final ScanBoard board;
   private final SymbolState[] states;
   private final Trigger[] plain;
   private final int[] plainEffects;
   private final Trigger[] watched;
   private final Detector[] detectors;
+
+  /** Which detectors have fired since a security was begun to be played again. */
+  private final boolean[] came;
+
   private final long[] plainScans;
   private final long[] watchedScans;
   private final Occasions occasions;
@@ -45,6 +50,7 @@ final class TriggerWatch {
     plain = distinct.stream().filter(t -> t.effect() != 0).toArray(Trigger[]::new);
     watched = distinct.stream().filter(t -> t.detector() != null).toArray(Trigger[]::new);
     detectors = new Detector[watched.length];
+    came = new boolean[watched.length];
     plainScans = new long[plain.length];
     plainEffects = new int[plain.length];
     watchedScans = new long[watched.length];
@@ -81,7 +87,7 @@ final class TriggerWatch {
   /** Looks at a security after an event that concerns some trigger, or while any is open to it. */
   void after(SymbolState state, int effect, int event, long now, Fired fired) {
     if ((effect & Effect.CORRECTED) != 0) {
-      playAgain(state, event, now);
+      playedAgain(state, now);
       return;
     }
     for (int i = 0; i < plain.length; i++) {
@@ -150,24 +156,28 @@ final class TriggerWatch {
     }
   }
 
-  /** Lets the detectors see a security's events once more, as they stand corrected. */
-  private void playAgain(SymbolState state, int event, long now) {
+  @Override
+  public void begins(int security, int event) {
+    Arrays.fill(came, false);
     for (Detector detector : detectors) {
-      detector.forget(state.id());
+      detector.forget(security);
     }
+  }
+
+  /** Lets the detectors see a security's events once more, as they stand corrected. */
+  @Override
+  public void after(SymbolState then, int effect, int place) {
+    long at = then.market().session().tape().time(place);
+    for (int i = 0; i < detectors.length; i++) {
+      came[i] |= (detectors[i].listensTo() & effect) != 0 && detectors[i].fires(then, place, at);
+    }
+  }
+
+  /** The detectors have seen all events of a security as they stand corrected. */
+  private void playedAgain(SymbolState state, long now) {
     if (detectors.length == 0) {
       return;
     }
-    boolean[] came = new boolean[detectors.length];
-    state.replayed(
-        event,
-        (then, effect, place) -> {
-          long at = then.market().session().tape().time(place);
-          for (int i = 0; i < detectors.length; i++) {
-            came[i] |=
-                (detectors[i].listensTo() & effect) != 0 && detectors[i].fires(then, place, at);
-          }
-        });
     occasions.keepOnly(came, state.id());
     for (int i : timed) {
       ((TimedDetector) detectors[i]).firesByTime(state, now);

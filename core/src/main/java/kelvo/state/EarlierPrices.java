@@ -15,6 +15,8 @@ public final class EarlierPrices {
   private final long ago;
   private final int[] reached;
   private final long[] prices;
+  private final int[] seen;
+  private final long[] first;
 
   /**
    * Prices of some time ago.
@@ -26,7 +28,11 @@ public final class EarlierPrices {
     this.ago = ago;
     reached = new int[session.securities().size()];
     prices = new long[reached.length];
+    seen = new int[reached.length];
+    first = new long[reached.length];
     Arrays.fill(reached, EventTape.NONE);
+    Arrays.fill(seen, EventTape.NONE);
+    Arrays.fill(first, Long.MAX_VALUE);
   }
 
   /** The price in force then; {@link Price#NONE} when there was no print yet. */
@@ -35,6 +41,9 @@ public final class EarlierPrices {
     int id = state.id();
     int at = reached[id];
     if (at == EventTape.NONE || at > state.lastEvent()) {
+      if (isTooSoon(state, now)) {
+        return Price.NONE;
+      }
       lookBack(state, now);
       return prices[id];
     }
@@ -45,6 +54,24 @@ public final class EarlierPrices {
       next = tape.laterOfSymbol(next);
     }
     return prices[id];
+  }
+
+  /**
+   * Whether all events of a security are newer than the moment that is asked about, as they are
+   * soon after its first one: only those that have come since the last question are looked at.
+   */
+  private boolean isTooSoon(SymbolState state, long now) {
+    EventTape tape = session.tape();
+    int id = state.id();
+    if (seen[id] > state.lastEvent()) {
+      forget(id);
+    }
+    for (int i = state.lastEvent(); i != EventTape.NONE && i > seen[id]; ) {
+      first[id] = Math.min(first[id], tape.time(i));
+      i = tape.earlierOfSymbol(i);
+    }
+    seen[id] = state.lastEvent();
+    return first[id] > now - ago;
   }
 
   private void lookBack(SymbolState state, long now) {
@@ -81,5 +108,7 @@ public final class EarlierPrices {
   /** Forgets a security, so that the next question looks back on the tape. */
   public void forget(int security) {
     reached[security] = EventTape.NONE;
+    seen[security] = EventTape.NONE;
+    first[security] = Long.MAX_VALUE;
   }
 }

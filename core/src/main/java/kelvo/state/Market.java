@@ -1,5 +1,6 @@
 package kelvo.state;
 
+import java.util.ArrayList;
 import java.util.List;
 import kelvo.news.Themes;
 import kelvo.session.Session;
@@ -17,6 +18,7 @@ public final class Market {
   private final EventTape tape;
   private final SessionHours hours;
   private final @Nullable MarketGauge gauge;
+  private final List<SymbolState.Replayed> hearing = new ArrayList<>();
   private List<SymbolState> states = List.of();
   private @Nullable SectorThemes themes;
   private int events;
@@ -59,6 +61,19 @@ public final class Market {
   /** Who knows the hits of scans in this market; null when nobody does. */
   public @Nullable HitCounts hitCounts() {
     return hitCounts;
+  }
+
+  /**
+   * From now on tells somebody of each event that is played again because of a correction, before
+   * anybody hears of the correction itself. Playing again is what a correction costs, so that it is
+   * done once for all who follow.
+   */
+  public void hearCorrections(SymbolState.Replayed listener) {
+    hearing.add(listener);
+  }
+
+  List<SymbolState.Replayed> hearing() {
+    return hearing;
   }
 
   /** Notes how many events have been taken, so that what was worked out before no longer counts. */

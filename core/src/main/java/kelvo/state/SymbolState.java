@@ -140,13 +140,25 @@ public final class SymbolState implements Subject {
 
   /** Plays all events of this security again, with what has become of its prints since. */
   private int correct(int event) {
-    copyFrom(replayed(event, (state, effect, replayedEvent) -> {}));
+    List<Replayed> hearing = market.hearing();
+    hearing.forEach(one -> one.begins(id, event));
+    copyFrom(
+        replayed(
+            event,
+            (state, effect, replayedEvent) -> {
+              for (Replayed one : hearing) {
+                one.after(state, effect, replayedEvent);
+              }
+            }));
     return Effect.CORRECTED | Effect.PRICE;
   }
 
   /** Hears of each event of a security that is played again. */
   @FunctionalInterface
   public interface Replayed {
+    /** A security is about to be played again from its first event on, because of an event. */
+    default void begins(int security, int event) {}
+
     /** The state after an event, and what the event did. */
     void after(SymbolState state, int effect, int event);
   }

@@ -1,6 +1,7 @@
 package kelvo.tape;
 
 import java.util.Arrays;
+import java.util.TreeMap;
 
 /**
  * What has become of one security's prints that were cancelled or corrected, as of some event.
@@ -10,63 +11,66 @@ public final class Corrections {
   /** Nothing was corrected. */
   public static final Corrections NONE = new Corrections(new int[0], new int[0]);
 
+  private static final int WORD_BITS = 6;
+  private static final int MARKS = 64;
+
+  /** In ascending order. */
   private final int[] prints;
+
+  /** For each of the prints, the event that says how it stands. */
   private final int[] byEvent;
+
+  /**
+   * A bit for the last twelve binary digits of each of the prints: nearly every print of a busy
+   * security is none of them, and is asked about several times whenever it is played.
+   */
+  private final long[] marks = new long[MARKS];
 
   private Corrections(int[] prints, int[] byEvent) {
     this.prints = prints;
     this.byEvent = byEvent;
+    for (int print : prints) {
+      marks[print >>> WORD_BITS & MARKS - 1] |= 1L << print;
+    }
   }
 
   /** The corrections of a security among the given events, oldest first; the last word counts. */
   public static Corrections among(EventTape tape, int[] events) {
-    Corrections known = NONE;
+    TreeMap<Integer, Integer> last = new TreeMap<>();
     for (int event : events) {
       if (tape.kind(event) == EventKind.CORRECTION) {
-        known = known.with(tape.correctedPrint(event), event);
+        last.put(tape.correctedPrint(event), event);
       }
     }
-    return known;
+    return last.isEmpty()
+        ? NONE
+        : new Corrections(
+            last.keySet().stream().mapToInt(print -> print).toArray(),
+            last.values().stream().mapToInt(event -> event).toArray());
   }
 
-  private Corrections with(int print, int event) {
-    int place = place(print);
-    int[] longerPrints = prints;
-    int[] longerEvents = byEvent.clone();
-    if (place < 0) {
-      place = prints.length;
-      longerPrints = Arrays.copyOf(prints, place + 1);
-      longerEvents = Arrays.copyOf(byEvent, place + 1);
-      longerPrints[place] = print;
+  /** The event that says last how a print stands; the print itself when none does. */
+  private int standing(int print) {
+    if ((marks[print >>> WORD_BITS & MARKS - 1] >>> print & 1) == 0) {
+      return print;
     }
-    longerEvents[place] = event;
-    return new Corrections(longerPrints, longerEvents);
-  }
-
-  private int place(int print) {
-    for (int i = 0; i < prints.length; i++) {
-      if (prints[i] == print) {
-        return i;
-      }
-    }
-    return -1;
+    int place = Arrays.binarySearch(prints, print);
+    return place < 0 ? print : byEvent[place];
   }
 
   /** Whether a print no longer stands. */
   public boolean cancels(EventTape tape, int print) {
-    int place = place(print);
-    return place >= 0 && tape.isCancel(byEvent[place]);
+    int event = standing(print);
+    return event != print && tape.isCancel(event);
   }
 
   /** The price of a print, corrected. */
   public long price(EventTape tape, int print) {
-    int place = place(print);
-    return tape.price(place < 0 ? print : byEvent[place]);
+    return tape.price(standing(print));
   }
 
   /** The shares of a print, corrected. */
   public long shares(EventTape tape, int print) {
-    int place = place(print);
-    return tape.shares(place < 0 ? print : byEvent[place]);
+    return tape.shares(standing(print));
   }
 }
