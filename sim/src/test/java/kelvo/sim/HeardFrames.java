@@ -18,6 +18,7 @@ final class HeardFrames implements FeedClient.Listener, FeedSink {
   final List<String> faults = new ArrayList<>();
   final List<Long> mentions = new ArrayList<>();
   final CompletableFuture<Boolean> last = new CompletableFuture<>();
+  final CompletableFuture<String> refused = new CompletableFuture<>();
   private final int frames;
   private final LongConsumer afterFrame;
 
@@ -55,7 +56,11 @@ final class HeardFrames implements FeedClient.Listener, FeedSink {
   }
 
   @Override
-  public void status(FeedClient.Status status, String why) {}
+  public void status(FeedClient.Status status, String why) {
+    if (status == FeedClient.Status.REFUSED) {
+      refused.complete(why);
+    }
+  }
 
   @Override
   public void fault(String sentence) {

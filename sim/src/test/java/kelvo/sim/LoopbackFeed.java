@@ -38,8 +38,21 @@ abstract class LoopbackFeed extends WebSocketServer {
 
   /** Lets a client follow it; {@code afterFrame} is called after each frame and may throw. */
   final HeardFrames follow(Duration silence, LongConsumer afterFrame) throws Exception {
-    start();
     HeardFrames heard = new HeardFrames(frames, afterFrame);
+    follow(heard, heard.last, silence);
+    return heard;
+  }
+
+  /** Lets a client follow it until it follows no more. */
+  final HeardFrames followUntilRefused(Duration silence) throws Exception {
+    HeardFrames heard = new HeardFrames(frames);
+    follow(heard, heard.refused, silence);
+    return heard;
+  }
+
+  private void follow(HeardFrames heard, CompletableFuture<?> end, Duration silence)
+      throws Exception {
+    start();
     try (FeedClient client =
         new FeedClient(
             new FeedAddress(
@@ -49,11 +62,10 @@ abstract class LoopbackFeed extends WebSocketServer {
             heard,
             System::nanoTime)) {
       client.start();
-      heard.last.get(60, TimeUnit.SECONDS);
+      end.get(60, TimeUnit.SECONDS);
     } finally {
       stop(1_000);
     }
-    return heard;
   }
 
   @Override

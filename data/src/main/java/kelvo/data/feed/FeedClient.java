@@ -4,8 +4,10 @@ import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.net.ProtocolException;
 import java.net.http.HttpClient;
 import java.net.http.WebSocket;
+import java.nio.ByteBuffer;
 import java.time.Duration;
 import java.time.LocalDate;
 import java.util.concurrent.CompletableFuture;
@@ -77,6 +79,9 @@ public final class FeedClient implements AutoCloseable {
   /** How many messages may wait to be read. */
   private static final int AHEAD = 256;
 
+  /** The most characters of a message; a whole second of a busy market has a tenth of them. */
+  static final int LONGEST_MESSAGE = 8_000_000;
+
   private final FeedAddress address;
   private final Timeouts timeouts;
   private final Listener listener;
@@ -97,6 +102,15 @@ public final class FeedClient implements AutoCloseable {
   private Duration wait;
   private int connection;
   private int asksForHole;
+
+  /** The session that is followed; null before the first welcome. */
+  private @Nullable LocalDate session;
+
+  /** How often the frame after the last one has broken the connection. */
+  private int breaks;
+
+  /** The frame that was given up last, which is not asked for again. */
+  private long givenUp;
 
   /** Whether a greeting has not been answered yet. */
   private boolean asking;
@@ -250,8 +264,9 @@ public final class FeedClient implements AutoCloseable {
   }
 
   private void greet() {
+    long from = last > 0 && givenUp == last ? last + 1 : last;
     ObjectNode hello =
-        JSON.createObjectNode().put("hello", 1).put("token", address.token()).put("from", last);
+        JSON.createObjectNode().put("hello", 1).put("token", address.token()).put("from", from);
     WebSocket open = socket;
     asking = true;
     if (open != null) {
@@ -310,12 +325,25 @@ public final class FeedClient implements AutoCloseable {
       LocalDate date = LocalDate.parse(message.path("session").asText());
       if (reader == null) {
         reader = listener.session(date);
+        session = date;
+      } else if (!date.equals(session)) {
+        throw new IllegalStateException(
+            "the feed serves "
+                + date
+                + " now, not "
+                + session
+                + "; close this day and begin again");
       }
       wait = timeouts.first();
       asking = false;
       become(Status.LIVE, "session of " + date);
     } catch (IllegalStateException e) {
       connection++;
+      WebSocket open = socket;
+      socket = null;
+      if (open != null) {
+        open.abort();
+      }
       become(Status.REFUSED, String.valueOf(e.getMessage()));
     } catch (java.time.DateTimeException e) {
       listener.fault("expected a session such as 2031-03-12, found " + message.path("session"));
@@ -346,9 +374,24 @@ public final class FeedClient implements AutoCloseable {
           "frames " + (last + 1) + " to " + until + " were asked for and never came whole");
     }
     asksForHole = 0;
+    breaks = 0;
     last = seq;
     if (!heartbeat) {
       reading.frame(seq, events);
+    }
+  }
+
+  /**
+   * What came was against the protocol, such as text that is no UTF-8. A frame that breaks the
+   * connection every time is given up, since the feed would never get past it.
+   */
+  private void broke() {
+    breaks++;
+    if (breaks >= MAX_ASKS && reader != null) {
+      breaks = 0;
+      last++;
+      givenUp = last;
+      listener.fault("frame " + last + " broke the connection each time and is left out");
     }
   }
 
@@ -398,6 +441,7 @@ public final class FeedClient implements AutoCloseable {
   private final class Frames implements WebSocket.Listener {
     private final int mine;
     private final StringBuilder parts = new StringBuilder();
+    private long length;
 
     Frames(int mine) {
       this.mine = mine;
@@ -410,23 +454,51 @@ public final class FeedClient implements AutoCloseable {
 
     @Override
     public @Nullable CompletionStage<?> onText(WebSocket from, CharSequence part, boolean whole) {
-      parts.append(part);
+      length += part.length();
+      if (length <= LONGEST_MESSAGE) {
+        parts.append(part);
+      }
       if (whole) {
-        String text = parts.toString();
+        boolean tooLong = length > LONGEST_MESSAGE;
+        String text = tooLong ? "" : parts.toString();
         parts.setLength(0);
-        run(
-            "taking a frame",
-            () -> {
-              try {
-                take(mine, text);
-              } finally {
-                from.request(1);
-              }
-            });
+        if (tooLong) {
+          parts.trimToSize();
+        }
+        length = 0;
+        heard(from, tooLong ? "a frame of more than " + LONGEST_MESSAGE + " characters" : "", text);
       } else {
         from.request(1);
       }
       return null;
+    }
+
+    @Override
+    public @Nullable CompletionStage<?> onBinary(WebSocket from, ByteBuffer part, boolean whole) {
+      if (whole) {
+        heard(from, "bytes that are no text", "");
+      } else {
+        from.request(1);
+      }
+      return null;
+    }
+
+    /** Takes a message on the feed's thread, or tells why it is none. */
+    private void heard(WebSocket from, String wrong, String text) {
+      run(
+          "taking a frame",
+          () -> {
+            try {
+              if (wrong.isEmpty()) {
+                take(mine, text);
+              } else if (mine == connection) {
+                heardAt = nanos.getAsLong();
+                listener.fault("expected a frame in JSON, found " + wrong);
+              }
+            } finally {
+              from.request(1);
+            }
+          });
     }
 
     @Override
@@ -447,7 +519,14 @@ public final class FeedClient implements AutoCloseable {
 
     @Override
     public void onError(WebSocket from, Throwable error) {
-      run("ending a connection", () -> lost(mine, "the connection broke"));
+      run(
+          "ending a connection",
+          () -> {
+            if (mine == connection && error instanceof ProtocolException) {
+              broke();
+            }
+            lost(mine, "the connection broke");
+          });
     }
   }
 }
