@@ -3,7 +3,6 @@ package kelvo.sim;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.IOException;
 import java.net.InetAddress;
 import java.net.InetSocketAddress;
@@ -17,13 +16,10 @@ import java.util.SplittableRandom;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.TimeUnit;
 import java.util.stream.LongStream;
-import kelvo.data.calendar.ExchangeCalendar;
 import kelvo.data.feed.FeedAddress;
 import kelvo.data.feed.FeedClient;
 import kelvo.data.feed.FeedReader;
-import kelvo.data.feed.FeedWriter;
 import kelvo.data.feed.TapeSink;
-import kelvo.data.folder.DataFolder;
 import kelvo.data.scanfile.ScanFile;
 import kelvo.hit.Hit;
 import kelvo.hit.Program;
@@ -31,7 +27,6 @@ import kelvo.hit.ScanEngine;
 import kelvo.job.Progress;
 import kelvo.rule.Vocabulary;
 import kelvo.session.Session;
-import kelvo.tape.EventTape;
 import kelvo.time.DayTime;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -50,17 +45,7 @@ class FeedTest {
   @BeforeAll
   static void write() throws IOException {
     DemoFolder.write(folder, DemoSize.SMALL, DemoFolder.SEED, Progress.NONE);
-    Session whole =
-        new DataFolder(folder, new ExchangeCalendar()).session(DemoSize.SESSION, Progress.NONE);
-    session = unplayed(whole);
-    List<String> faults = new ArrayList<>();
-    new FeedReader(DemoSize.SESSION, new TapeSink(session, seq -> {}), faults::add)
-        .frame(
-            1,
-            new ObjectMapper()
-                .readTree(new FeedWriter(whole, List.of()).frame(1, 0, EVENTS))
-                .get("e"));
-    assertThat(faults).isEmpty();
+    session = ShortSession.of(folder, EVENTS);
   }
 
   private static FeedServer server(String token, double speed) throws InterruptedException {
@@ -79,19 +64,9 @@ class FeedTest {
   }
 
   /** The same securities before their first event. */
-  private static Session unplayed(Session session) {
-    return new Session(
-        session.hours(),
-        session.phases(),
-        session.securities(),
-        List.of(),
-        session.knownEvents(),
-        new EventTape(session.securities().size()));
-  }
-
   /** What a client hears. */
   private static final class Heard implements FeedClient.Listener {
-    final Session received = unplayed(session);
+    final Session received = ShortSession.unplayed(session);
     final List<String> faults = new ArrayList<>();
     final List<FeedClient.Status> statuses = new ArrayList<>();
     final CompletableFuture<Long> done = new CompletableFuture<>();
