@@ -33,7 +33,7 @@ import org.junit.jupiter.api.io.TempDir;
  */
 class FaultyLineTest {
   private static final int EVENTS = 40_000;
-  private static final int CUTS = 80;
+  private static final int CUTS = 50;
   private static final FeedClient.Timeouts QUICK =
       new FeedClient.Timeouts(Duration.ofMillis(1), Duration.ofMillis(5), Duration.ofMillis(1_500));
 

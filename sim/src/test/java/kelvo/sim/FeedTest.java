@@ -63,7 +63,6 @@ class FeedTest {
     return server;
   }
 
-  /** The same securities before their first event. */
   /** What a client hears. */
   private static final class Heard implements FeedClient.Listener {
     final Session received = ShortSession.unplayed(session);
