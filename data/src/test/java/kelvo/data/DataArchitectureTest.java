@@ -6,6 +6,7 @@ import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.sli
 import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
+import kelvo.data.fault.PlainReason;
 import org.junit.jupiter.api.Test;
 
 class DataArchitectureTest {
@@ -33,6 +34,8 @@ class DataArchitectureTest {
     noClasses()
         .that()
         .resideOutsideOfPackages("kelvo.data.ledger", "kelvo.data.folder")
+        .and()
+        .doNotBelongToAnyOf(PlainReason.class)
         .should()
         .dependOnClassesThat()
         .resideInAnyPackage("java.sql..", "org.jdbi..", "org.sqlite..", "org.duckdb..")

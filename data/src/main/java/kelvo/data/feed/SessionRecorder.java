@@ -88,7 +88,7 @@ public final class SessionRecorder implements FeedSink, AutoCloseable {
       }
       Files.createDirectories(session);
       Files.createDirectories(newsFile.getParent());
-      frame = Files.exists(mark) ? Long.parseLong(Files.readString(mark).strip()) : 0;
+      frame = Files.exists(mark) ? marked() : 0;
       savedFrame = frame;
       news = readNews();
       items = news.withArray("items");
@@ -100,6 +100,18 @@ public final class SessionRecorder implements FeedSink, AutoCloseable {
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
+  }
+
+  private long marked() throws IOException {
+    String text = Files.readString(mark).strip();
+    if (!text.matches("\\d{1,18}")) {
+      throw new IllegalArgumentException(
+          mark
+              + ": expected the number of the last frame; move "
+              + session
+              + " away to begin anew");
+    }
+    return Long.parseLong(text);
   }
 
   private ObjectNode readNews() throws IOException {

@@ -132,7 +132,7 @@ final class MinuteFiles {
               0,
               "",
               "a table with symbol, time, open, high, low, close and volume",
-              String.valueOf(e.getMessage()).lines().findFirst().orElse("")));
+              "a file that cannot be read as one"));
       return Optional.empty();
     }
   }

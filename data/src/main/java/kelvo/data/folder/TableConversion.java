@@ -17,6 +17,7 @@ import java.util.Locale;
 import java.util.stream.Stream;
 import java.util.zip.GZIPOutputStream;
 import kelvo.data.fault.Faults;
+import kelvo.data.fault.PlainReason;
 import kelvo.job.Progress;
 
 /**
@@ -115,7 +116,7 @@ public final class TableConversion {
       }
     } catch (IOException | SQLException e) {
       throw new IllegalArgumentException(
-          "cannot write " + out + ": " + e.getMessage() + "; check the folder", e);
+          "cannot write " + out + ": " + PlainReason.of(e) + "; check the folder", e);
     }
   }
 

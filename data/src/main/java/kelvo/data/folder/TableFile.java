@@ -112,8 +112,7 @@ final class TableFile {
       }
       rows.end();
     } catch (IOException | UncheckedIOException e) {
-      faults.add(
-          new Fault(name, 0, "", "a whole file; what was whole has been read", PlainReason.of(e)));
+      faults.add(new Fault(name, 0, "", "a whole file; what was whole has been read", reason(e)));
     } catch (CsvParseException e) {
       faults.add(
           new Fault(
@@ -123,6 +122,12 @@ final class TableFile {
               "a row shorter than 16 million characters; the rest of the file was not read",
               "a longer one"));
     }
+  }
+
+  /** The file's own trouble; the library for rows puts words of its own before it. */
+  private static String reason(Exception e) {
+    Throwable cause = e.getCause();
+    return PlainReason.of(e instanceof UncheckedIOException && cause != null ? cause : e);
   }
 
   private InputStream open() throws IOException {

@@ -1,5 +1,6 @@
 package kelvo.data.news;
 
+import com.fasterxml.jackson.core.JsonLocation;
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
@@ -12,6 +13,7 @@ import java.util.ArrayList;
 import java.util.List;
 import kelvo.data.fault.Fault;
 import kelvo.data.fault.Faults;
+import kelvo.data.fault.PlainReason;
 import kelvo.news.SourceKind;
 import org.jspecify.annotations.Nullable;
 
@@ -55,9 +57,10 @@ public record NewsSource(String name, SourceKind kind, @Nullable URI address, Du
         }
       }
     } catch (JsonProcessingException e) {
-      faults.add(new Fault(FILE, e.getLocation().getLineNr(), "", "JSON", e.getOriginalMessage()));
+      JsonLocation at = e.getLocation();
+      faults.add(new Fault(FILE, at == null ? 0 : at.getLineNr(), "", "JSON", "something else"));
     } catch (IOException e) {
-      faults.add(new Fault(FILE, 0, "", "a readable file", String.valueOf(e.getMessage())));
+      faults.add(new Fault(FILE, 0, "", "a readable file", PlainReason.of(e)));
     }
     return sources;
   }

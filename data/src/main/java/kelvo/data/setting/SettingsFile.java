@@ -1,5 +1,6 @@
 package kelvo.data.setting;
 
+import com.fasterxml.jackson.core.JsonLocation;
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
@@ -41,10 +42,11 @@ public final class SettingsFile {
     try {
       return of(JSON.readTree(file.toFile()), wrong);
     } catch (JsonProcessingException e) {
+      // What is nested too deeply has no place.
+      JsonLocation at = e.getLocation();
       wrong.accept(
           NAME
-              + ", line "
-              + e.getLocation().getLineNr()
+              + (at == null ? "" : ", line " + at.getLineNr())
               + ": expected JSON; all settings are as they ship until it is mended");
     } catch (IOException e) {
       wrong.accept(NAME + " cannot be read; all settings are as they ship");

@@ -10,6 +10,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
+import java.util.stream.Stream;
 import kelvo.rule.RuleSentence;
 import kelvo.rule.Vocabulary;
 import kelvo.scan.Scan;
@@ -271,6 +272,21 @@ class ScanFolderTest {
         .anyMatch(problem -> problem.startsWith("l.json, entries 1: expected keys and values"))
         .anyMatch(problem -> problem.startsWith("ten.json, most: expected a whole number from "))
         .anyMatch(problem -> problem.startsWith("alerts.json, alerts: expected a list"));
+  }
+
+  @Test
+  void noNameLeadsOutOfTheFolder() throws IOException {
+    Scan scan = ScanFile.shipped(Vocabulary.DEFAULT).getFirst();
+    for (String name : List.of("../../out", "/etc/out", "..", "C:\\out", "a/b\0c", "…")) {
+      own().save(scan.named(name));
+      own().save(new Universe(name, List.of(), Set.of("../x"), Set.of(), null));
+    }
+    try (Stream<Path> all = Files.walk(folder)) {
+      assertThat(all.filter(Files::isRegularFile).map(file -> folder.relativize(file).toString()))
+          .hasSizeGreaterThan(12)
+          .allMatch(file -> file.matches("(scans|universes)/[a-z0-9-]+\\.json"));
+    }
+    assertThat(own().scans()).extracting(Scan::name).contains("../../out", "…");
   }
 
   @Test

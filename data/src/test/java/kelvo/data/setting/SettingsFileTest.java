@@ -80,6 +80,16 @@ class SettingsFileTest {
   }
 
   @Test
+  void whatIsNestedTooDeeplyIsToldToo() throws IOException {
+    Files.writeString(file, "[".repeat(100_000) + "]".repeat(100_000));
+
+    assertThat(read()).isEqualTo(Settings.NONE);
+    assertThat(wrong)
+        .containsExactly(
+            "settings.json: expected JSON; all settings are as they ship until it is mended");
+  }
+
+  @Test
   void whatIsNoJsonIsToldWithItsLineAndItsTextIsKept() throws IOException {
     Files.writeString(file, "{\n\"theme\": night }");
 

@@ -1,0 +1,152 @@
+package kelvo.data.feed;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.io.InputStreamReader;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Locale;
+import java.util.SplittableRandom;
+import kelvo.time.DayTime;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/**
+ * Processes that record a session are killed at random moments and go on with it: none loses what
+ * it had called saved, and in the end the record is that of one which nobody killed, to the byte.
+ * {@code -Dkelvo.kills=1000} tries it more often.
+ */
+class KilledRecorderTest {
+  private static final LocalDate DATE = LocalDate.of(2031, 3, 12);
+  private static final int KILLS = Integer.getInteger("kelvo.kills", 15);
+
+  /** So many frames that each process is killed about in the middle of its own. */
+  private static final int FRAMES = KILLS * 300;
+
+  private static final int BETWEEN_SAVES = 20;
+  private static final List<String> FILES =
+      List.of(
+          "trades.csv",
+          "quotes.csv",
+          "status.csv",
+          "corrections.csv",
+          "imbalance.csv",
+          "mentions.csv",
+          "fills.csv",
+          "recorded.txt");
+
+  @TempDir Path killed;
+  @TempDir Path undisturbed;
+
+  @Test
+  void noKillLosesWhatWasSavedAndTheRecordIsWholeInTheEnd() throws Exception {
+    SplittableRandom random = new SplittableRandom(20_310_312);
+    long saved = 0;
+    int kills = 0;
+    while (saved < FRAMES) {
+      Process recorder = start(killed);
+      try (BufferedReader told =
+          new BufferedReader(
+              new InputStreamReader(recorder.getInputStream(), StandardCharsets.UTF_8))) {
+        assertThat(Long.parseLong(told.readLine()))
+            .as("where it goes on")
+            .isGreaterThanOrEqualTo(saved);
+        int lines = kills < KILLS ? random.nextInt(2 * 300 / BETWEEN_SAVES) : Integer.MAX_VALUE;
+        String line = "";
+        while (line != null && lines-- > 0) {
+          saved = line.isEmpty() ? saved : Long.parseLong(line);
+          line = told.readLine();
+        }
+        kills += line == null ? 0 : 1;
+        recorder.destroyForcibly().waitFor();
+      }
+    }
+
+    assertThat(kills).as("processes that were killed").isGreaterThan(KILLS / 2);
+    record(undisturbed, false);
+    for (String file : FILES) {
+      assertThat(of(killed, file)).as(file).hasSameBinaryContentAs(of(undisturbed, file));
+    }
+    assertThat(killed.resolve("news/live-2031-03-12.json"))
+        .hasSameBinaryContentAs(undisturbed.resolve("news/live-2031-03-12.json"));
+  }
+
+  private static Path of(Path folder, String file) {
+    return folder.resolve("sessions/2031-03-12").resolve(file);
+  }
+
+  private static Process start(Path folder) throws IOException {
+    return new ProcessBuilder(
+            Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+            "-Xshare:auto",
+            "-XX:TieredStopAtLevel=1",
+            "-Dkelvo.kills=" + KILLS,
+            "-cp",
+            System.getProperty("java.class.path"),
+            KilledRecorderTest.class.getName(),
+            folder.toString())
+        .redirectError(ProcessBuilder.Redirect.DISCARD)
+        .start();
+  }
+
+  /** What a process does until it is killed: says where it goes on, and what is saved. */
+  public static void main(String[] args) throws IOException {
+    record(Path.of(args[0]), true);
+  }
+
+  private static void record(Path folder, boolean tells) throws IOException {
+    try (SessionRecorder recorder = new SessionRecorder(folder, DATE)) {
+      FeedReader reader =
+          new FeedReader(
+              DATE,
+              recorder,
+              fault -> {
+                throw new IllegalStateException(fault);
+              });
+      tell(tells, recorder.lastFrame());
+      for (long seq = recorder.lastFrame() + 1; seq <= FRAMES; seq++) {
+        reader.frame(seq, events(seq));
+        if (seq % BETWEEN_SAVES == 0 || seq == FRAMES) {
+          recorder.save();
+          tell(tells, seq);
+        }
+      }
+    }
+  }
+
+  private static void tell(boolean tells, long frame) {
+    if (tells) {
+      System.out.println(frame);
+    }
+  }
+
+  /** Events of every kind, the same for a number whoever asks. */
+  private static JsonNode events(long seq) throws IOException {
+    long at = DATE.atTime(9, 30).atZone(DayTime.NEW_YORK).toEpochSecond() * 1_000 + seq * 50;
+    String text =
+        String.format(
+            Locale.ROOT,
+            "[[\"t\",%1$d,\"TIDARC\",%2$d.25,%3$d,\"regular\",%4$d],"
+                + "[\"q\",%1$d,\"TIDARC\",%2$d.24,100,%2$d.26,200],"
+                + "[\"m\",%1$d,\"KELPOR\",%3$d]%5$s%6$s]",
+            at,
+            5 + seq % 7,
+            1 + seq % 900,
+            seq,
+            seq % 40 == 3 ? ",[\"x\"," + at + ",\"TIDARC\"," + (seq - 1) + ",\"cancel\"]" : "",
+            seq % 90 == 5
+                ? ",[\"n\",{\"time\":"
+                    + at
+                    + ",\"source\":\"Wire\",\"headline\":\"Item "
+                    + seq
+                    + "\",\"body\":\"\",\"symbols\":[\"TIDARC\"]}]"
+                : "");
+    return new ObjectMapper().readTree(text);
+  }
+}
