@@ -368,6 +368,26 @@ class SaturdayReviewTest {
   }
 
   @Test
+  void fillsOfABrokersFileAreAddedByKeys(FxRobot robot) throws Exception {
+    Path file =
+        Files.writeString(
+            opened.folder.resolve("broker.csv"),
+            """
+            Trade Time,Ticker,Action,Shares,Exec Price
+            2031-03-12 10:00:00,NOSUCH,bought,10,5.00
+            2031-03-12 10:05:00,NOSUCH,sold,10,5.40
+            """);
+    opened.workspace.files(new AnsweredPlaces(new ArrayDeque<>(List.of(file))));
+    int before = review().trades().size();
+    robot.type(KeyCode.F).type(KeyCode.C);
+    until(() -> focused().equals("Choose a file…"));
+    robot.type(KeyCode.SPACE);
+    until(() -> robot.lookup("Add 2 fills").tryQuery().isPresent());
+    robot.type(KeyCode.A);
+    until(() -> review().trades().size() == before + 1);
+  }
+
+  @Test
   void reportsTablesAndTheLedgerAreWrittenWhereTheTraderSays(FxRobot robot) throws Exception {
     Path html = opened.folder.resolve("out.html");
     Path pdf = opened.folder.resolve("out.pdf");

@@ -41,7 +41,7 @@ public final class KelvoWindow extends Application {
   private static final AtomicReference<@Nullable OpenRequest> REQUEST = new AtomicReference<>();
   private static final AtomicInteger EXIT_CODE = new AtomicInteger();
 
-  private static final Duration LONGEST_LEAVING = Duration.ofSeconds(30);
+  private static final Duration LONGEST_LEAVING = Duration.ofSeconds(3);
 
   private static final double MIN_WIDTH = 1024;
   private static final double MIN_HEIGHT = 700;
@@ -313,24 +313,24 @@ public final class KelvoWindow extends Application {
     if (opened == null) {
       return;
     }
+    if (opened.isLeft()) {
+      return;
+    }
     CompletableFuture<Boolean> leaving = new CompletableFuture<>();
     Platform.runLater(
         () -> {
-          boolean open = !opened.isLeft();
-          if (open) {
-            opened.leave();
-          }
-          leaving.complete(open);
+          opened.leave();
+          leaving.complete(true);
         });
     try {
-      if (leaving.get(LONGEST_LEAVING.toMillis(), TimeUnit.MILLISECONDS)) {
-        opened.finish().forEach(lost -> LOG.error("{}", lost));
-      }
+      leaving.get(LONGEST_LEAVING.toMillis(), TimeUnit.MILLISECONDS);
     } catch (InterruptedException e) {
       Thread.currentThread().interrupt();
     } catch (ExecutionException | TimeoutException e) {
-      LOG.error("the window did not close in time; what was saved until now is kept", e);
+      // JavaFX ends its threads at the same time, and the window's may be gone before us.
+      opened.leave();
     }
+    opened.finish().forEach(lost -> LOG.error("{}", lost));
   }
 
   @Override

@@ -6,6 +6,8 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import javafx.scene.Node;
 import javafx.scene.Parent;
+import javafx.scene.TraversalDirection;
+import javafx.scene.control.ButtonBase;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Control;
 import javafx.scene.control.SplitPane;
@@ -35,8 +37,19 @@ public final class FirstChoice {
             .filter(ComboBox.class::isInstance)
             .findFirst()
             .or(() -> reached.stream().findFirst());
-    first.ifPresent(Node::requestFocus);
+    first.ifPresent(FirstChoice::lead);
     return first.isPresent();
+  }
+
+  /**
+   * Gives the focus to a control. A button gets it as by Tab, there and back, since the space bar
+   * presses only what Tab has led to.
+   */
+  private static void lead(Control control) {
+    control.requestFocus();
+    if (control instanceof ButtonBase && control.requestFocusTraversal(TraversalDirection.NEXT)) {
+      control.getScene().getFocusOwner().requestFocusTraversal(TraversalDirection.PREVIOUS);
+    }
   }
 
   private static Stream<Node> within(Parent part) {

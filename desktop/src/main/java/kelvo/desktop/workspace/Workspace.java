@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.Deque;
 import java.util.List;
 import java.util.OptionalInt;
+import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.function.Supplier;
@@ -119,7 +120,7 @@ public final class Workspace implements AutoCloseable {
   private final List<Runnable> whenClosed = new ArrayList<>();
   private List<Scan> asked = List.of();
   private long focusSince;
-  private boolean left;
+  private final AtomicBoolean left = new AtomicBoolean();
   private boolean traceless;
   private Runnable onReadAgain = () -> {};
   private Runnable onOtherDay = () -> {};
@@ -416,7 +417,7 @@ public final class Workspace implements AutoCloseable {
 
   /** Whether the window has been left. */
   public boolean isLeft() {
-    return left;
+    return left.get();
   }
 
   /** The ledger of the data folder. */
@@ -704,15 +705,17 @@ public final class Workspace implements AutoCloseable {
 
   /**
    * Keeps the moment and lets go of the window; what has to be saved is saved by {@link #finish}.
+   * Only the first call does so. On the window's thread, unless that no longer runs.
    */
   public void leave() {
-    if (left) {
+    if (!left.compareAndSet(false, true)) {
       return;
     }
-    left = true;
-    endFocus();
-    desk.close();
-    whenClosed.forEach(Runnable::run);
+    List<String> lost = new ArrayList<>();
+    closing(this::endFocus, "what was looked at", lost);
+    closing(desk::close, "the scans", lost);
+    whenClosed.forEach(then -> closing(then, "a part of the window", lost));
+    lost.forEach(troubles::tell);
     if (!traceless) {
       ledger.leaveAt(day(), now());
     }
