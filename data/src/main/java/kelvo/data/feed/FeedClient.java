@@ -79,7 +79,7 @@ public final class FeedClient implements AutoCloseable {
   /** How many messages may wait to be read. */
   private static final int AHEAD = 256;
 
-  /** The most characters of a message; a whole second of a busy market has a tenth of them. */
+  /** The most characters of a message; a longer one is told and not kept. */
   static final int LONGEST_MESSAGE = 8_000_000;
 
   private final FeedAddress address;

@@ -11,6 +11,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.function.Consumer;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import kelvo.alert.AlertBook;
 import kelvo.check.CheckRule;
@@ -36,6 +37,7 @@ public final class ScanFolder {
   private static final String TEN = "ten.json";
   private static final String OWN_RULES = "own-rules.json";
   private static final String OWN_FIELDS = "fields.json";
+  private static final int UNKNOWN_SHOWN = 3;
 
   private final Path root;
   private final Path scans;
@@ -132,9 +134,10 @@ public final class ScanFolder {
         if (!unknown.isEmpty()) {
           wrong.accept(
               name
-                  + ": nobody knows what "
-                  + String.join(", ", unknown)
-                  + " may mean; allowed are "
+                  + (unknown.size() == 1 ? ": unknown key " : ": unknown keys ")
+                  + unknown.stream().limit(UNKNOWN_SHOWN).collect(Collectors.joining(", "))
+                  + (unknown.size() > UNKNOWN_SHOWN ? " and more" : "")
+                  + "; allowed are "
                   + String.join(", ", known)
                   + "; the rest counts");
         }

@@ -244,7 +244,7 @@ class ScanFolderTest {
     assertThat(problems)
         .singleElement()
         .asString()
-        .startsWith("one.json: nobody knows what colour");
+        .startsWith("one.json: unknown key colour; allowed are kelvo, name");
 
     own().save(one.meant("a purpose"));
     assertThat(Files.readString(scan("one.json")))

@@ -343,7 +343,7 @@ public final class TrackRecordPane extends BorderPane {
   }
 
   private void tell(int done, int of) {
-    working.setText("session " + (done + 1) + " of " + of);
+    working.setText("session " + Math.min(done + 1, of) + " of " + of);
   }
 
   private void stop() {
