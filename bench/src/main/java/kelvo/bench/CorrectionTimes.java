@@ -19,12 +19,16 @@ import kelvo.universe.Universe;
 
 /**
  * What a burst of corrections costs: a hundred prints of one security of 100,000 prints, watched by
- * fifteen triggers, are cancelled or corrected within the last minutes; beside the same session
- * without them.
+ * fifteen triggers, are cancelled or corrected within the last minutes, new ones and any of the
+ * day; beside the same session without them.
  */
 final class CorrectionTimes {
   private static final int PRINTS = 100_000;
   private static final int CORRECTIONS = 100;
+
+  /** Most corrections are of prints of the last minutes. */
+  private static final int RECENT = 3_000;
+
   private static final int ROUNDS = 5;
   private static final List<String> TRIGGERS =
       List.of(
@@ -49,27 +53,31 @@ final class CorrectionTimes {
   /** Measures both sessions in turn and prints the medians. */
   static void print() {
     Program program = new Program(List.of(scan()), List.of());
-    double[] without = new double[ROUNDS];
-    double[] with = new double[ROUNDS];
-    for (int round = -1; round < ROUNDS; round++) {
-      double bare = seconds(session(0), program);
-      double corrected = seconds(session(CORRECTIONS), program);
-      if (round >= 0) {
-        without[round] = bare;
-        with[round] = corrected;
+    for (int among : List.of(RECENT, PRINTS)) {
+      double[] without = new double[ROUNDS];
+      double[] with = new double[ROUNDS];
+      for (int round = -1; round < ROUNDS; round++) {
+        double bare = seconds(session(0, among), program);
+        double corrected = seconds(session(CORRECTIONS, among), program);
+        if (round >= 0) {
+          without[round] = bare;
+          with[round] = corrected;
+        }
       }
+      Arrays.sort(without);
+      Arrays.sort(with);
+      double more = with[ROUNDS / 2] - without[ROUNDS / 2];
+      System.out.printf(
+          Locale.ROOT,
+          "%,d prints, fifteen triggers: %.0f ms; with %d corrections among the last %,d prints"
+              + " %.0f ms: %.1f ms each%n",
+          PRINTS,
+          1e3 * without[ROUNDS / 2],
+          CORRECTIONS,
+          among,
+          1e3 * with[ROUNDS / 2],
+          1e3 * more / CORRECTIONS);
     }
-    Arrays.sort(without);
-    Arrays.sort(with);
-    double more = with[ROUNDS / 2] - without[ROUNDS / 2];
-    System.out.printf(
-        Locale.ROOT,
-        "%,d prints, fifteen triggers: %.0f ms; with %d corrections %.0f ms: %.1f ms each%n",
-        PRINTS,
-        1e3 * without[ROUNDS / 2],
-        CORRECTIONS,
-        1e3 * with[ROUNDS / 2],
-        1e3 * more / CORRECTIONS);
   }
 
   private static Scan scan() {
@@ -98,8 +106,10 @@ final class CorrectionTimes {
 
   /**
    * The corrections come one by one among the last prints, as they do after an exchange's fault.
+   *
+   * @param among of so many prints before it each is one
    */
-  private static Session session(int corrections) {
+  private static Session session(int corrections, int among) {
     Session like = BenchMarket.ofRegularHours(1, 2);
     SplittableRandom random = new SplittableRandom(20_310_312);
     EventTape tape = new EventTape(1);
@@ -111,7 +121,7 @@ final class CorrectionTimes {
       price = Math.max(20_000, price + (random.nextInt(21) - 10) * 100L);
       tape.trade(now, 0, price, 100 + random.nextInt(500), SaleCondition.REGULAR.bit(), i);
       if (i > from && i % 10 == 0 && (i - from) / 10 <= corrections) {
-        long id = 1 + random.nextInt(i - 1);
+        long id = i - 1 - random.nextInt(Math.min(among, i - 1));
         if (i % 20 == 0) {
           tape.cancel(now, 0, id);
         } else {

@@ -6,6 +6,7 @@ import java.util.Objects;
 import java.util.stream.IntStream;
 import kelvo.scan.Scan;
 import kelvo.session.Session;
+import kelvo.state.CorrectionListener;
 import kelvo.state.Effect;
 import kelvo.state.SymbolState;
 import kelvo.time.DayTime;
@@ -18,7 +19,7 @@ import kelvo.trigger.Trigger;
  * The triggers that some scan waits for: those that an event fires by itself, and those that a
  * detector watches for. Each is watched once, however many scans wait for it.
  */
-final class TriggerWatch implements SymbolState.Replayed {
+final class TriggerWatch implements CorrectionListener {
   private final ScanBoard board;
   private final SymbolState[] states;
   private final Trigger[] plain;
@@ -156,12 +157,30 @@ final class TriggerWatch implements SymbolState.Replayed {
     }
   }
 
+  private record Remembered(boolean[] came, long[][] byDetector) {}
+
   @Override
-  public void begins(int security, int event) {
+  public void begins(int security) {
     Arrays.fill(came, false);
     for (Detector detector : detectors) {
       detector.forget(security);
     }
+  }
+
+  @Override
+  public void goesOn(int security, Object remembered) {
+    Remembered known = (Remembered) remembered;
+    System.arraycopy(known.came(), 0, came, 0, came.length);
+    for (int i = 0; i < detectors.length; i++) {
+      detectors[i].restore(security, known.byDetector()[i]);
+    }
+  }
+
+  @Override
+  public Object remembered(int security) {
+    return new Remembered(
+        came.clone(),
+        Arrays.stream(detectors).map(one -> one.remembered(security)).toArray(long[][]::new));
   }
 
   /** Lets the detectors see a security's events once more, as they stand corrected. */

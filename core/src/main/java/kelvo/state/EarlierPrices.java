@@ -105,6 +105,19 @@ public final class EarlierPrices {
     return (flags & TapeRules.LAST) != 0;
   }
 
+  /** How far it has followed a security, so that it can go on from there another time. */
+  public long[] reached(int security) {
+    return new long[] {reached[security], prices[security], seen[security], first[security]};
+  }
+
+  /** Goes on with a security from where it had followed it to. */
+  public void restore(int security, long[] to) {
+    reached[security] = (int) to[0];
+    prices[security] = to[1];
+    seen[security] = (int) to[2];
+    first[security] = to[3];
+  }
+
   /** Forgets a security, so that the next question looks back on the tape. */
   public void forget(int security) {
     reached[security] = EventTape.NONE;

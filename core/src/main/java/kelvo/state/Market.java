@@ -1,7 +1,9 @@
 package kelvo.state;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import kelvo.news.Themes;
 import kelvo.session.Session;
 import kelvo.tape.EventTape;
@@ -18,7 +20,8 @@ public final class Market {
   private final EventTape tape;
   private final SessionHours hours;
   private final @Nullable MarketGauge gauge;
-  private final List<SymbolState.Replayed> hearing = new ArrayList<>();
+  private final List<CorrectionListener> hearing = new ArrayList<>();
+  private final Map<Integer, SecurityCheckpoints> checkpoints = new HashMap<>();
   private List<SymbolState> states = List.of();
   private @Nullable SectorThemes themes;
   private int events;
@@ -68,12 +71,18 @@ public final class Market {
    * anybody hears of the correction itself. Playing again is what a correction costs, so that it is
    * done once for all who follow.
    */
-  public void hearCorrections(SymbolState.Replayed listener) {
+  public void hearCorrections(CorrectionListener listener) {
     hearing.add(listener);
+    checkpoints.clear();
   }
 
-  List<SymbolState.Replayed> hearing() {
+  List<CorrectionListener> hearing() {
     return hearing;
+  }
+
+  /** From where a security can be played on; only for those that had a correction. */
+  SecurityCheckpoints checkpoints(int security) {
+    return checkpoints.computeIfAbsent(security, any -> new SecurityCheckpoints());
   }
 
   /** Notes how many events have been taken, so that what was worked out before no longer counts. */

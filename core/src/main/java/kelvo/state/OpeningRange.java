@@ -19,6 +19,10 @@ public final class OpeningRange {
   private final long[] highs;
   private final long[] lows;
   private final int[] readUpTo;
+
+  /** The first event seen after which no print of those minutes can come any more. */
+  private final int[] settledBy;
+
   private final Corrections[] corrections;
 
   /** The range of the first {@code minutes}. */
@@ -29,6 +33,8 @@ public final class OpeningRange {
     lows = new long[highs.length];
     readUpTo = new int[highs.length];
     Arrays.fill(readUpTo, EventTape.NONE);
+    settledBy = new int[highs.length];
+    Arrays.fill(settledBy, EventTape.NONE);
     corrections = new Corrections[highs.length];
     Arrays.fill(corrections, Corrections.NONE);
   }
@@ -54,19 +60,39 @@ public final class OpeningRange {
       return;
     }
     readUpTo[id] = to;
-    if (from == EventTape.NONE || to < from || corrections[id] != state.corrections()) {
+    if (isSettled(state)) {
       corrections[id] = state.corrections();
+    } else if (from == EventTape.NONE || to < from || corrections[id] != state.corrections()) {
+      corrections[id] = state.corrections();
+      settledBy[id] = EventTape.NONE;
       highs[id] = Price.NONE;
       lows[id] = Price.NONE;
       for (int i = to; i != EventTape.NONE && mayBelong(tape, i); i = tape.earlierOfSymbol(i)) {
         take(tape, state, i);
       }
-    } else if (tape.time(from) < end + tape.mostLateness()) {
+    } else {
       for (int i = from; i != to; ) {
         i = tape.laterOfSymbol(i);
         take(tape, state, i);
       }
     }
+    if (!isOver(settledBy[id]) && isOver(to)) {
+      settledBy[id] = to;
+    }
+  }
+
+  /** Whether those minutes are over and no print that may be of them has been corrected since. */
+  private boolean isSettled(SymbolState state) {
+    int by = settledBy[state.id()];
+    return isOver(by)
+        && state.lastEvent() >= by
+        && corrections[state.id()].areSameUpTo(by, state.corrections());
+  }
+
+  /** Whether no print of those minutes can come after an event, as late as prints have come yet. */
+  private boolean isOver(int event) {
+    EventTape tape = session.tape();
+    return event != EventTape.NONE && tape.time(event) >= end + tape.mostLateness();
   }
 
   private static boolean mayBelong(EventTape tape, int event) {

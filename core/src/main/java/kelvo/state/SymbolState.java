@@ -138,27 +138,43 @@ public final class SymbolState implements Subject {
     return effect;
   }
 
-  /** Plays all events of this security again, with what has become of its prints since. */
+  /**
+   * Plays the events of this security again, with what has become of its prints since. Those before
+   * the corrected print would come to the same, so that it begins at the last checkpoint before it.
+   */
   private int correct(int event) {
-    List<Replayed> hearing = market.hearing();
-    hearing.forEach(one -> one.begins(id, event));
-    copyFrom(
-        replayed(
-            event,
-            (state, effect, replayedEvent) -> {
-              for (Replayed one : hearing) {
-                one.after(state, effect, replayedEvent);
-              }
-            }));
+    EventTape from = market.tape();
+    Corrections corrections = seldom.corrections.with(from, event);
+    List<CorrectionListener> hearing = market.hearing();
+    SecurityCheckpoints checkpoints = market.checkpoints(id);
+    SymbolState again = checkpoints.goOn(unplayed(), event, corrections, hearing);
+    again.seldom.corrections = corrections;
+    int sinceCheckpoint = 0;
+    while (again.lastEvent != event) {
+      int next =
+          again.lastEvent == EventTape.NONE
+              ? from.firstOfSymbol(id)
+              : from.laterOfSymbol(again.lastEvent, event);
+      int effect = again.replay(next);
+      for (CorrectionListener one : hearing) {
+        one.after(again, effect, next);
+      }
+      if (++sinceCheckpoint == SecurityCheckpoints.EVENTS_BETWEEN) {
+        checkpoints.add(again, hearing);
+        sinceCheckpoint = 0;
+      }
+    }
+    copyFrom(again);
     return Effect.CORRECTED | Effect.PRICE;
+  }
+
+  private SymbolState unplayed() {
+    return new SymbolState(id, seldom.previousClose, market);
   }
 
   /** Hears of each event of a security that is played again. */
   @FunctionalInterface
   public interface Replayed {
-    /** A security is about to be played again from its first event on, because of an event. */
-    default void begins(int security, int event) {}
-
     /** The state after an event, and what the event did. */
     void after(SymbolState state, int effect, int event);
   }
@@ -167,7 +183,7 @@ public final class SymbolState implements Subject {
   public SymbolState replayed(int lastOne, Replayed each) {
     EventTape from = market.tape();
     int[] events = from.eventsOf(id, lastOne + 1);
-    SymbolState fresh = new SymbolState(id, seldom.previousClose, market);
+    SymbolState fresh = unplayed();
     fresh.seldom.corrections = Corrections.among(from, events);
     for (int event : events) {
       each.after(fresh, fresh.replay(event), event);
@@ -395,7 +411,7 @@ public final class SymbolState implements Subject {
 
   /** A copy that shares nothing with this state but the market.tape(). */
   public SymbolState copy() {
-    SymbolState copy = new SymbolState(id, seldom.previousClose, market);
+    SymbolState copy = unplayed();
     copy.copyFrom(this);
     return copy;
   }

@@ -58,6 +58,35 @@ public final class Corrections {
     return place < 0 ? print : byEvent[place];
   }
 
+  /** These and one more, which is newer. */
+  public Corrections with(EventTape tape, int correction) {
+    int print = tape.correctedPrint(correction);
+    int place = Arrays.binarySearch(prints, print);
+    int at = place < 0 ? -place - 1 : place;
+    int[] morePrints = Arrays.copyOf(prints, place < 0 ? prints.length + 1 : prints.length);
+    int[] moreEvents = Arrays.copyOf(byEvent, morePrints.length);
+    if (place < 0) {
+      System.arraycopy(prints, at, morePrints, at + 1, prints.length - at);
+      System.arraycopy(byEvent, at, moreEvents, at + 1, prints.length - at);
+    }
+    morePrints[at] = print;
+    moreEvents[at] = correction;
+    return new Corrections(morePrints, moreEvents);
+  }
+
+  /** Whether every print up to one, by its place on the tape, stands as it does for another. */
+  public boolean areSameUpTo(int last, Corrections other) {
+    int count = countUpTo(last);
+    return count == other.countUpTo(last)
+        && Arrays.equals(prints, 0, count, other.prints, 0, count)
+        && Arrays.equals(byEvent, 0, count, other.byEvent, 0, count);
+  }
+
+  private int countUpTo(int last) {
+    int place = Arrays.binarySearch(prints, last);
+    return place < 0 ? -place - 1 : place + 1;
+  }
+
   /** Whether a print no longer stands. */
   public boolean cancels(EventTape tape, int print) {
     int event = standing(print);

@@ -23,6 +23,12 @@ public interface Detector {
   /** Forgets one security, before its events are played again. */
   void forget(int security);
 
+  /** What it remembers of one security, so that it can go on from there another time. */
+  long[] remembered(int security);
+
+  /** Goes on with one security from what it remembered of it. */
+  void restore(int security, long[] remembered);
+
   /** Makes the detector of a session. */
   @FunctionalInterface
   interface Maker {

@@ -21,6 +21,16 @@ final class Memory {
     cells[security * width + place] = value;
   }
 
+  /** A copy of a security's numbers. */
+  long[] of(int security) {
+    return Arrays.copyOfRange(cells, security * width, (security + 1) * width);
+  }
+
+  /** Puts a security's numbers back, the first of an array. */
+  void restore(int security, long[] numbers) {
+    System.arraycopy(numbers, 0, cells, security * width, width);
+  }
+
   void forget(int security) {
     Arrays.fill(cells, security * width, (security + 1) * width, 0);
   }

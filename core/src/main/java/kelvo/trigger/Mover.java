@@ -1,5 +1,7 @@
 package kelvo.trigger;
 
+import java.util.Arrays;
+import java.util.stream.LongStream;
 import kelvo.session.Session;
 import kelvo.state.EarlierPrices;
 import kelvo.state.Effect;
@@ -42,5 +44,18 @@ final class Mover extends RememberingDetector {
   public void forget(int security) {
     super.forget(security);
     earlier.forget(security);
+  }
+
+  @Override
+  public long[] remembered(int security) {
+    return LongStream.concat(
+            Arrays.stream(super.remembered(security)), Arrays.stream(earlier.reached(security)))
+        .toArray();
+  }
+
+  @Override
+  public void restore(int security, long[] remembered) {
+    super.restore(security, remembered);
+    earlier.restore(security, Arrays.copyOfRange(remembered, 1, remembered.length));
   }
 }

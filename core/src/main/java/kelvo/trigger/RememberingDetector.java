@@ -23,4 +23,14 @@ abstract class RememberingDetector implements Detector {
   public void forget(int security) {
     memory.forget(security);
   }
+
+  @Override
+  public long[] remembered(int security) {
+    return memory.of(security);
+  }
+
+  @Override
+  public void restore(int security, long[] remembered) {
+    memory.restore(security, remembered);
+  }
 }
