@@ -47,7 +47,8 @@ public final class LivePlayer implements Player {
   private boolean stopped;
 
   /**
-   * Starts the player's thread, following the session.
+   * Starts the player's thread, following the session. The hits of what was played before are told
+   * too: who heard of them then may have been killed before they were kept.
    *
    * @param run what was played of the session so far; belongs to the player from now on
    * @param wallNanos a clock that only measures how much time goes by
@@ -60,7 +61,6 @@ public final class LivePlayer implements Player {
     followers = new Followers(listener);
     commands = new Commands(followers);
     looking = run.head();
-    hitsTold = run.hits().size();
     changes =
         new LatestAnswer(
             replays,

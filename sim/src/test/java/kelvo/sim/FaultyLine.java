@@ -11,13 +11,16 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.SplittableRandom;
 import java.util.concurrent.atomic.AtomicInteger;
+import java.util.concurrent.locks.LockSupport;
 
 /**
- * A line between a client and a server on loopback that hands bytes on in pieces of any size, is
- * cut in the middle of them, or goes dead without a word until the client gives it up.
+ * A line between a client and a server on loopback that hands bytes on in pieces of any size, late
+ * at times, is cut in the middle of them, or goes dead without a word until the client gives it up.
  */
 final class FaultyLine implements AutoCloseable {
   private static final int PIECE = 4_096;
+  private static final int ONE_LATE_IN = 100;
+  private static final long MOST_DELAY_NANOS = 20_000_000;
 
   private final ServerSocket listening;
   private final int server;
@@ -83,6 +86,9 @@ final class FaultyLine implements AutoCloseable {
       int read = in.read(bytes, 0, 1 + own.nextInt(PIECE));
       while (read >= 0 && left > 0) {
         int given = (int) Math.min(read, left);
+        if (own.nextInt(ONE_LATE_IN) == 0) {
+          LockSupport.parkNanos(own.nextLong(MOST_DELAY_NANOS));
+        }
         out.write(bytes, 0, given);
         out.flush();
         left -= given;

@@ -4,32 +4,32 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
-import java.io.BufferedReader;
 import java.io.IOException;
-import java.io.InputStreamReader;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
-import java.util.SplittableRandom;
+import java.util.concurrent.TimeUnit;
+import kelvo.data.KillableProcesses;
 import kelvo.time.DayTime;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.Timeout;
 import org.junit.jupiter.api.io.TempDir;
 
 /**
  * Processes that record a session are killed at random moments and go on with it: none loses what
  * it had called saved, and in the end the record is that of one which nobody killed, to the byte.
- * {@code -Dkelvo.kills=1000} tries it more often.
+ * {@code -Dkelvo.kills=500} tries it more often.
  */
 class KilledRecorderTest {
   private static final LocalDate DATE = LocalDate.of(2031, 3, 12);
-  private static final int KILLS = Integer.getInteger("kelvo.kills", 15);
+  private static final int KILLS = Integer.getInteger("kelvo.kills", 100);
+  private static final int FRAMES_EACH = 20;
+  private static final int BETWEEN_SAVES = 2;
 
-  /** So many frames that each process is killed about in the middle of its own. */
-  private static final int FRAMES = KILLS * 300;
+  /** Enough for all of them, with some to spare for the last. */
+  private static final int FRAMES = (KILLS + 10) * 2 * FRAMES_EACH;
 
-  private static final int BETWEEN_SAVES = 20;
   private static final List<String> FILES =
       List.of(
           "trades.csv",
@@ -43,33 +43,18 @@ class KilledRecorderTest {
 
   @TempDir Path killed;
   @TempDir Path undisturbed;
+  @TempDir Path scratch;
 
   @Test
+  @Timeout(value = 1, unit = TimeUnit.HOURS)
   void noKillLosesWhatWasSavedAndTheRecordIsWholeInTheEnd() throws Exception {
-    SplittableRandom random = new SplittableRandom(20_310_312);
-    long saved = 0;
-    int kills = 0;
-    while (saved < FRAMES) {
-      Process recorder = start(killed);
-      try (BufferedReader told =
-          new BufferedReader(
-              new InputStreamReader(recorder.getInputStream(), StandardCharsets.UTF_8))) {
-        assertThat(Long.parseLong(told.readLine()))
-            .as("where it goes on")
-            .isGreaterThanOrEqualTo(saved);
-        int lines = kills < KILLS ? random.nextInt(2 * 300 / BETWEEN_SAVES) : Integer.MAX_VALUE;
-        String line = "";
-        while (line != null && lines-- > 0) {
-          saved = line.isEmpty() ? saved : Long.parseLong(line);
-          line = told.readLine();
-        }
-        kills += line == null ? 0 : 1;
-        recorder.destroyForcibly().waitFor();
-      }
-    }
+    KillableProcesses recorders =
+        new KillableProcesses(
+            scratch, KilledRecorderTest.class, scratch.resolve("first").toString(), "20");
+    recorders.kill(
+        KILLS, 2 * FRAMES_EACH / BETWEEN_SAVES, killed.toString(), String.valueOf(FRAMES));
 
-    assertThat(kills).as("processes that were killed").isGreaterThan(KILLS / 2);
-    record(undisturbed, false);
+    record(undisturbed, FRAMES, false);
     for (String file : FILES) {
       assertThat(of(killed, file)).as(file).hasSameBinaryContentAs(of(undisturbed, file));
     }
@@ -81,26 +66,12 @@ class KilledRecorderTest {
     return folder.resolve("sessions/2031-03-12").resolve(file);
   }
 
-  private static Process start(Path folder) throws IOException {
-    return new ProcessBuilder(
-            Path.of(System.getProperty("java.home"), "bin", "java").toString(),
-            "-Xshare:auto",
-            "-XX:TieredStopAtLevel=1",
-            "-Dkelvo.kills=" + KILLS,
-            "-cp",
-            System.getProperty("java.class.path"),
-            KilledRecorderTest.class.getName(),
-            folder.toString())
-        .redirectError(ProcessBuilder.Redirect.DISCARD)
-        .start();
-  }
-
   /** What a process does until it is killed: says where it goes on, and what is saved. */
   public static void main(String[] args) throws IOException {
-    record(Path.of(args[0]), true);
+    record(Path.of(args[0]), Integer.parseInt(args[1]), true);
   }
 
-  private static void record(Path folder, boolean tells) throws IOException {
+  private static void record(Path folder, int frames, boolean tells) throws IOException {
     try (SessionRecorder recorder = new SessionRecorder(folder, DATE)) {
       FeedReader reader =
           new FeedReader(
@@ -110,9 +81,9 @@ class KilledRecorderTest {
                 throw new IllegalStateException(fault);
               });
       tell(tells, recorder.lastFrame());
-      for (long seq = recorder.lastFrame() + 1; seq <= FRAMES; seq++) {
+      for (long seq = recorder.lastFrame() + 1; seq <= frames; seq++) {
         reader.frame(seq, events(seq));
-        if (seq % BETWEEN_SAVES == 0 || seq == FRAMES) {
+        if (seq % BETWEEN_SAVES == 0 || seq == frames) {
           recorder.save();
           tell(tells, seq);
         }

@@ -3,11 +3,8 @@ package kelvo.data.ledger;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import java.io.BufferedReader;
 import java.io.IOException;
-import java.io.InputStreamReader;
 import java.math.BigDecimal;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
@@ -15,10 +12,6 @@ import java.sql.DriverManager;
 import java.sql.Statement;
 import java.time.LocalDate;
 import java.util.List;
-import java.util.Map;
-import kelvo.field.FieldCatalogue;
-import kelvo.field.FieldValues;
-import kelvo.hit.Hit;
 import kelvo.journal.Choice;
 import kelvo.journal.DayBook;
 import kelvo.journal.Decision;
@@ -30,7 +23,6 @@ import kelvo.scan.Side;
 import kelvo.time.DayTime;
 import kelvo.trade.Fill;
 import kelvo.trade.FillSide;
-import kelvo.trigger.Trigger;
 import org.flywaydb.core.Flyway;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -126,60 +118,6 @@ class LedgerTest {
         .hasMessageContaining("ledger.sqlite")
         .hasMessageContaining("move the file away");
     assertThat(folder.resolve("ledger.sqlite")).content().startsWith("my shopping list");
-  }
-
-  /**
-   * A process that writes hits is killed in the middle; all that it had called saved must be there.
-   */
-  @Test
-  void aKillLosesNothingThatWasCalledSaved() throws IOException, InterruptedException {
-    Path file = folder.resolve("ledger.sqlite");
-    Process writer =
-        new ProcessBuilder(
-                Path.of(System.getProperty("java.home"), "bin", "java").toString(),
-                "-cp",
-                System.getProperty("java.class.path"),
-                HitWriter.class.getName(),
-                file.toString())
-            .redirectError(ProcessBuilder.Redirect.DISCARD)
-            .start();
-    long saved = 0;
-    try (BufferedReader lines =
-        new BufferedReader(
-            new InputStreamReader(writer.getInputStream(), StandardCharsets.UTF_8))) {
-      while (saved < 2_000) {
-        saved = Long.parseLong(lines.readLine());
-      }
-      writer.destroyForcibly().waitFor();
-    }
-
-    try (Ledger ledger = Ledger.open(file)) {
-      assertThat(ledger.hitCount(DAY)).isGreaterThanOrEqualTo(saved);
-    }
-  }
-
-  /** Writes hits without end and prints how many are saved. */
-  static final class HitWriter {
-    private HitWriter() {}
-
-    public static void main(String[] args) {
-      FieldValues values =
-          new FieldValues(
-              List.of(FieldCatalogue.number("price")),
-              new double[0],
-              new double[] {8.2},
-              Map.of("news category", "contract"),
-              null);
-      Ledger ledger = Ledger.open(Path.of(args[0]));
-      for (int i = 0; true; i++) {
-        ledger.add(
-            DAY, new Hit(i, "risers", "", Side.UP, 0, "TIDARC", i, Trigger.ENTERS, 82_000, values));
-        if (i % 100 == 0) {
-          ledger.awaitSaved();
-          System.out.println(Math.min(i, ledger.saved()));
-        }
-      }
-    }
   }
 
   /** As it was while fills were whole shares, and prices and fees ten-thousandths of a dollar. */
