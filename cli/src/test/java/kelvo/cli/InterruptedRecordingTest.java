@@ -50,7 +50,7 @@ class InterruptedRecordingTest {
       assertThat(recorded.resolve(".kelvo/columns/sessions/2031-03-12.columns")).isNotEmptyFile();
     } finally {
       recorder.destroyForcibly();
-      day.close();
+      day.end();
     }
   }
 }

@@ -35,7 +35,8 @@ class KilledWindowTest {
   @Test
   @Timeout(value = 1, unit = TimeUnit.HOURS)
   void recordAndHitsAreThoseOfAWindowThatNobodyKills() throws Exception {
-    try (ServedDay day = new ServedDay(original, EVENTS)) {
+    ServedDay day = new ServedDay(original, EVENTS);
+    try {
       day.prepare(undisturbed);
       day.prepare(killed);
       record(day, undisturbed, day.frames());
@@ -54,6 +55,8 @@ class KilledWindowTest {
             .hasSameBinaryContentAs(undisturbed.resolve(SESSION).resolve(file));
       }
       assertThat(hits(killed)).containsExactlyInAnyOrderElementsOf(hits(undisturbed)).isNotEmpty();
+    } finally {
+      day.end();
     }
   }
 

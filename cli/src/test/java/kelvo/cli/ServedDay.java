@@ -21,7 +21,7 @@ import kelvo.tape.EventTape;
 import kelvo.time.DayTime;
 
 /** A small invented day that a feed serves on loopback, as fast as its client takes it. */
-final class ServedDay implements AutoCloseable {
+final class ServedDay {
   private final Path folder;
   private final FeedServer server;
 
@@ -93,8 +93,7 @@ final class ServedDay implements AutoCloseable {
         """);
   }
 
-  @Override
-  public void close() throws InterruptedException {
+  void end() throws InterruptedException {
     server.close();
   }
 }
