@@ -65,7 +65,8 @@ final class LiveTimes {
     WINDOW,
     WITH_CHARTS,
     FLOOD,
-    MEMORY
+    MEMORY,
+    SOAK
   }
 
   /** Measures a part in a process of its own, as large as a window's. */
@@ -96,6 +97,7 @@ final class LiveTimes {
       case WITH_CHARTS -> new LiveTimes(CHARTS).measure(DemoSession.folder(SECURITIES));
       case FLOOD -> HitFlood.print();
       case MEMORY -> DayMemory.print();
+      case SOAK -> Soak.print();
     }
     System.exit(0);
   }

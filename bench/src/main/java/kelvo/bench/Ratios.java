@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Collection;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
 import org.openjdk.jmh.profile.GCProfiler;
@@ -32,6 +33,9 @@ public final class Ratios {
           "corrections",
           "whole");
 
+  /** Takes half an hour, so that it runs only when it is named. */
+  private static final String SOAK = "soak";
+
   private static final List<String> BOUNDS = List.of("DENSE", "TAILS");
   private static final List<String> SIZES = List.of("3000", "11000");
 
@@ -39,9 +43,13 @@ public final class Ratios {
 
   /**
    * Takes a folder for the invented markets, which are written once, and the subjects to measure:
-   * all of {@link #SUBJECTS} when none is named.
+   * all of {@link #SUBJECTS} when none is named; or "soak" alone.
    */
   public static void main(String[] args) throws RunnerException, IOException, InterruptedException {
+    if (args.length > 0 && args[0].equals(SOAK)) {
+      LiveTimes.start(LiveTimes.Part.SOAK);
+      return;
+    }
     List<String> named = List.of(args).stream().filter(SUBJECTS::contains).toList();
     List<String> subjects = named.isEmpty() ? SUBJECTS : named;
     String folder = args.length > 0 && !SUBJECTS.contains(args[0]) ? args[0] : "";
@@ -57,7 +65,7 @@ public final class Ratios {
 
   /** In processes of their own: JavaFX starts once in a process. */
   private static void live() throws IOException, InterruptedException {
-    for (LiveTimes.Part part : LiveTimes.Part.values()) {
+    for (LiveTimes.Part part : EnumSet.complementOf(EnumSet.of(LiveTimes.Part.SOAK))) {
       LiveTimes.start(part);
     }
   }
