@@ -25,6 +25,7 @@ import picocli.CommandLine.Option;
       HitsCommand.class,
       ReviewCommand.class,
       TrackRecordCommand.class,
+      ResearchCommand.class,
       WhatIfCommand.class,
       ReportCommand.class,
       LedgerCommand.class,

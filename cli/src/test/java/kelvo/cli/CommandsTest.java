@@ -10,10 +10,13 @@ import java.io.PrintStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Arrays;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
+import java.util.stream.Collectors;
 import kelvo.data.report.ReviewTables;
 import kelvo.job.Progress;
+import kelvo.research.Held;
 import kelvo.sim.DemoFolder;
 import kelvo.sim.DemoSize;
 import org.junit.jupiter.api.BeforeAll;
@@ -354,6 +357,80 @@ class CommandsTest {
   }
 
   @Test
+  void researchAsksEachSymbolsFirstHit(@TempDir Path out) throws IOException {
+    assertThat(run("hits", folder.toString(), "--scan", scan("09-halts.json"), "--unfolded"))
+        .isZero();
+    List<String> first =
+        rows().stream()
+            .collect(
+                Collectors.toMap(
+                    row -> row.getField("symbol"), row -> row.getField("time"), (a, b) -> a))
+            .entrySet()
+            .stream()
+            .map(each -> each.getKey() + " " + each.getValue())
+            .sorted()
+            .toList();
+    printed.reset();
+
+    assertThat(
+            run("research", folder.toString(), "--scan", scan("09-halts.json"), "--side", "short"))
+        .isZero();
+    assertThat(rows())
+        .extracting(row -> row.getField("held_until"))
+        .containsExactly(Arrays.stream(Held.values()).map(Held::words).toArray(String[]::new));
+    assertThat(told.toString(StandardCharsets.UTF_8))
+        .contains(
+            "and one sells short at the next print, from 2031-03-12 to 2031-03-12, held until close");
+
+    printed.reset();
+    assertThat(
+            run(
+                "research",
+                folder.toString(),
+                "--scan",
+                scan("09-halts.json"),
+                "--out",
+                out.toString()))
+        .isZero();
+    assertThat(printed.size()).isZero();
+    List<NamedCsvRecord> cases =
+        CsvReader.builder().ofNamedCsvRecord(out.resolve("cases.csv")).stream().toList();
+    assertThat(cases)
+        .extracting(row -> row.getField("symbol") + " " + row.getField("at"))
+        .isSubsetOf(first)
+        .isNotEmpty();
+    assertThat(out.resolve("figures.csv")).exists();
+    assertThat(out.resolve("cuts.csv")).exists();
+  }
+
+  @Test
+  void whatResearchCannotBeAskedIsSaid() {
+    String scan = scan("09-halts.json");
+    assertThat(run("research", folder.toString())).isEqualTo(2);
+    assertThat(run("research", folder.toString(), "--scan", scan, "--side", "up")).isEqualTo(2);
+    assertThat(run("research", folder.toString(), "--scan", scan, "--enter", "soon")).isEqualTo(2);
+    assertThat(run("research", folder.toString(), "--scan", scan, "--held", "long")).isEqualTo(2);
+    assertThat(
+            run(
+                "research",
+                folder.toString(),
+                "--scan",
+                scan,
+                "--enter",
+                "open",
+                "--after",
+                "10:00"))
+        .isEqualTo(2);
+    assertThat(told.toString(StandardCharsets.UTF_8))
+        .contains("name the scan with --scan FILE, one")
+        .contains("--side up: expected long or short")
+        .contains("soon")
+        .contains("expected one of 5 min, 15 min")
+        .contains("--after goes with --enter hit only")
+        .doesNotContain("Exception", "java.");
+  }
+
+  @Test
   void everyCommandHasItsHelp() {
     List<String> commands =
         List.of(
@@ -363,6 +440,7 @@ class CommandsTest {
             "review",
             "trackrecord",
             "whatif",
+            "research",
             "report",
             "ledger",
             "convert",

@@ -42,6 +42,16 @@ public final class DailyHistory {
         session);
   }
 
+  /** The bars of {@code asTraded} after {@code session}, in the shares of that session. */
+  public static DailyBarList after(
+      LocalDate session, DailyBarList asTraded, List<CorporateAction> splits) {
+    return DailyBarList.of(
+        asTraded.stream()
+            .skip(asTraded.countBefore(session.plusDays(1)))
+            .map(bar -> adjusted(bar, 1 / ratioBetween(session, bar.date(), splits)))
+            .toList());
+  }
+
   private static DailyBar adjusted(DailyBar bar, double ratio) {
     return ratio == 1 ? bar : bar.adjusted(ratio);
   }

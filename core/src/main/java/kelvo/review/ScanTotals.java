@@ -4,6 +4,7 @@ import java.math.BigDecimal;
 import java.util.List;
 import kelvo.history.Median;
 import kelvo.hit.Hit;
+import kelvo.statistics.WilsonInterval;
 import kelvo.time.DayTime;
 
 /**

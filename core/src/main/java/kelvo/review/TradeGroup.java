@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import kelvo.history.Median;
+import kelvo.statistics.WilsonInterval;
 import kelvo.trade.Trade;
 
 /**

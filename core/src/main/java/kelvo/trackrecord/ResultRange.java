@@ -8,6 +8,7 @@ import java.util.Map;
 import kelvo.review.ReviewedTrade;
 import kelvo.review.TradeGroup;
 import kelvo.review.TradeGrouping;
+import kelvo.statistics.MeanInterval;
 
 /**
  * What the trades of a group brought, and how far chance alone may move that.

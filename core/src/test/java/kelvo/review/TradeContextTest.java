@@ -14,6 +14,7 @@ import kelvo.journal.Decision;
 import kelvo.scan.Scan;
 import kelvo.scan.Side;
 import kelvo.session.Session;
+import kelvo.statistics.WilsonInterval;
 import kelvo.time.DayTime;
 import kelvo.trade.Fill;
 import kelvo.trade.TestFills;

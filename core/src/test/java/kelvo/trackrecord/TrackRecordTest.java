@@ -20,6 +20,7 @@ import kelvo.review.ReviewedTrade;
 import kelvo.review.TradeGroup;
 import kelvo.review.TradeGrouping;
 import kelvo.session.Session;
+import kelvo.statistics.MeanInterval;
 import kelvo.time.DayTime;
 import kelvo.trade.Fill;
 import kelvo.trade.TestFills;

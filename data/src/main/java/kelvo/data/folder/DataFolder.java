@@ -32,6 +32,7 @@ import kelvo.history.DailyBarList;
 import kelvo.history.DailyHistory;
 import kelvo.job.Progress;
 import kelvo.news.Catalyst;
+import kelvo.research.LaterDays;
 import kelvo.rule.Vocabulary;
 import kelvo.session.EarlierDays;
 import kelvo.session.EarlierSessions;
@@ -255,6 +256,11 @@ public final class DataFolder {
         return new DataFolder(root, calendar).session(wanted, progress);
       }
     };
+  }
+
+  /** How the securities traded in the sessions after a date, by the daily bars. */
+  public LaterDays daysAfter(LocalDate date) {
+    return new LaterBars(DailyFile.read(root, kept()), actions()::splits, calendar, date);
   }
 
   private KeptColumns kept() {

@@ -1,4 +1,4 @@
-package kelvo.review;
+package kelvo.statistics;
 
 /**
  * The 95% interval of a share, by E. B. Wilson (1927).

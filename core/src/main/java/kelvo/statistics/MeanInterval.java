@@ -1,4 +1,4 @@
-package kelvo.trackrecord;
+package kelvo.statistics;
 
 import java.util.Arrays;
 import java.util.Collection;

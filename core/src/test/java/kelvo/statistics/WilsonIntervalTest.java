@@ -1,4 +1,4 @@
-package kelvo.review;
+package kelvo.statistics;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;

@@ -1,0 +1,193 @@
+package kelvo.cli;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.concurrent.Callable;
+import kelvo.data.calendar.ExchangeCalendar;
+import kelvo.data.folder.DataFolder;
+import kelvo.data.report.ResearchTables;
+import kelvo.job.Progress;
+import kelvo.job.SideBySide;
+import kelvo.research.Answer;
+import kelvo.research.CaseMoment;
+import kelvo.research.Held;
+import kelvo.research.Question;
+import kelvo.research.ResearchCase;
+import kelvo.research.SessionCases;
+import kelvo.scan.Scan;
+import kelvo.session.Session;
+import kelvo.time.DayTime;
+import kelvo.time.SessionHours;
+import org.jspecify.annotations.Nullable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
+import picocli.CommandLine.Option;
+
+/** {@code kelvo research}: what came of the finds of a scan in recorded sessions. */
+@Command(
+    name = "research",
+    description = "Tells what came of a scan's finds in the sessions that were recorded.")
+final class ResearchCommand implements Callable<Integer> {
+  @Mixin final FolderArguments arguments;
+
+  @Mixin RecordedSessions sessions = new RecordedSessions();
+
+  @Option(
+      names = "--enter",
+      paramLabel = "WHEN",
+      description =
+          "hit (the first of a security and session), move (the first of every move), open, close,"
+              + " or a time such as 10:30 at which it matches; hit if not given")
+  String enter = "hit";
+
+  @Option(
+      names = "--after",
+      paramLabel = "T",
+      description = "with --enter hit: the first hit from this time of day on")
+  @Nullable String after;
+
+  @Option(names = "--side", paramLabel = "SIDE", description = "long or short; long if not given")
+  String side = "long";
+
+  @Option(
+      names = "--held",
+      paramLabel = "UNTIL",
+      description =
+          "until when cases are held for the cuts and the answer: \"5 min\", \"15 min\", \"30 min\","
+              + " \"60 min\", close, \"next open\", \"next close\", \"day 3 close\" or \"day 5 close\";"
+              + " close if not given")
+  String held = "close";
+
+  @Option(
+      names = "--position",
+      paramLabel = "DOLLARS",
+      description = "what a case buys or sells, for fees an order; ${DEFAULT-VALUE}")
+  double position = Question.Costs.USUAL_POSITION;
+
+  @Option(
+      names = "--out",
+      paramLabel = "FOLDER",
+      description = "write figures.csv, cuts.csv and cases.csv there")
+  @Nullable Path out;
+
+  ResearchCommand(Terminal terminal) {
+    arguments = new FolderArguments(terminal);
+  }
+
+  @Override
+  public Integer call() {
+    Question question = question();
+    Held until = Held.of(held);
+    List<LocalDate> dates = sessions.of(arguments);
+    List<ResearchCase> cases =
+        SideBySide.each(
+                dates,
+                (date, going) -> cases(date, question, going),
+                one -> {},
+                new TextProgress(arguments.terminal(), "Playing sessions"))
+            .stream()
+            .flatMap(List::stream)
+            .toList();
+    arguments.tellFaults();
+    Answer answer = Answer.of(question, until, cases);
+    if (out == null) {
+      arguments.output.print(ResearchTables.FIGURE_COLUMNS, figures(question, cases));
+    } else {
+      writeAll(out, question, answer);
+    }
+    tell(answer, dates);
+    return arguments.exitCode();
+  }
+
+  private Question question() {
+    List<Scan> scans = arguments.scans();
+    if (arguments.scanFiles.size() != 1) {
+      throw new IllegalArgumentException("name the scan with --scan FILE, one");
+    }
+    if (!side.equals("long") && !side.equals("short")) {
+      throw new IllegalArgumentException("--side " + side + ": expected long or short");
+    }
+    if (!(position > 0)) {
+      throw new IllegalArgumentException("--position " + position + ": expected more than 0");
+    }
+    return new Question(
+        scans.getFirst(),
+        moment(),
+        side.equals("long") ? 1 : -1,
+        new Question.Costs(arguments.data().settings().review().fees(), position));
+  }
+
+  private CaseMoment moment() {
+    if (after != null && !enter.equals("hit")) {
+      throw new IllegalArgumentException("--after goes with --enter hit only");
+    }
+    return switch (enter) {
+      case "hit" -> new CaseMoment.FirstHit(FolderArguments.moment(after, DayTime.FIRST));
+      case "move" -> new CaseMoment.EveryMove(arguments.data().settings().review().moveGap());
+      case "open" -> CaseMoment.At.OPEN;
+      case "close" -> new CaseMoment.At(SessionHours.USUAL_CLOSE);
+      default -> new CaseMoment.At(DayTime.parse(enter));
+    };
+  }
+
+  /** In a folder of its own, since sessions are read side by side. */
+  private List<ResearchCase> cases(LocalDate date, Question question, Progress going) {
+    DataFolder data = new DataFolder(arguments.folder, new ExchangeCalendar());
+    Session session = data.session(date, Progress.NONE);
+    return SessionCases.of(session, question, data.daysAfter(date), going);
+  }
+
+  private static List<List<String>> figures(Question question, List<ResearchCase> cases) {
+    List<List<String>> rows = new ArrayList<>();
+    Arrays.stream(Held.values())
+        .forEach(each -> rows.add(ResearchTables.figures(Answer.of(question, each, cases))));
+    return rows;
+  }
+
+  private void writeAll(Path folder, Question question, Answer answer) {
+    try {
+      Files.createDirectories(folder);
+      arguments.output.write(
+          folder.resolve("figures.csv"),
+          ResearchTables.FIGURE_COLUMNS,
+          figures(question, answer.cases()));
+      arguments.output.write(
+          folder.resolve("cuts.csv"), ResearchTables.CUT_COLUMNS, ResearchTables.cuts(answer));
+      arguments.output.write(
+          folder.resolve("cases.csv"), ResearchTables.CASE_COLUMNS, ResearchTables.cases(answer));
+    } catch (IOException e) {
+      throw new UncheckedIOException(
+          "cannot write to " + folder + "; name a folder that can be written", e);
+    }
+  }
+
+  private void tell(Answer answer, List<LocalDate> dates) {
+    long assumed = answer.cases().stream().filter(ResearchCase::spreadAssumed).count();
+    arguments
+        .terminal()
+        .err()
+        .println(
+            answer.question().words()
+                + ", from "
+                + dates.getFirst()
+                + " to "
+                + dates.getLast()
+                + ", held until "
+                + answer.until().words()
+                + ": "
+                + answer.words());
+    if (assumed > 0) {
+      arguments
+          .terminal()
+          .err()
+          .println(
+              "No quote told the spread of " + assumed + " of the cases; one tick stands for it.");
+    }
+  }
+}

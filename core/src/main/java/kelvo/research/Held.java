@@ -1,0 +1,59 @@
+package kelvo.research;
+
+import java.util.Arrays;
+
+/** Until when a case is held. */
+public enum Held {
+  FIVE_MINUTES("5 min", 5, 1),
+  QUARTER_HOUR("15 min", 15, 1),
+  HALF_HOUR("30 min", 30, 1),
+  HOUR("60 min", 60, 1),
+  CLOSE("close", 0, 1),
+  NEXT_OPEN("next open", 0, 2),
+  NEXT_CLOSE("next close", 0, 2),
+  DAY_THREE("day 3 close", 0, 3),
+  DAY_FIVE("day 5 close", 0, 5);
+
+  private final String words;
+  private final int minutes;
+  private final int day;
+
+  Held(String words, int minutes, int day) {
+    this.words = words;
+    this.minutes = minutes;
+    this.day = day;
+  }
+
+  /** The words on screen and in tables. */
+  public String words() {
+    return words;
+  }
+
+  /** Minutes after the entry; 0 when it is a close or an open. */
+  int minutes() {
+    return minutes;
+  }
+
+  /** Of which session, counted from the case's own, which is the first. */
+  int day() {
+    return day;
+  }
+
+  /**
+   * The one of these words.
+   *
+   * @throws IllegalArgumentException when there is none
+   */
+  public static Held of(String words) {
+    for (Held held : values()) {
+      if (held.words.equals(words)) {
+        return held;
+      }
+    }
+    throw new IllegalArgumentException(
+        "expected one of "
+            + String.join(", ", Arrays.stream(values()).map(Held::words).toList())
+            + ", found "
+            + words);
+  }
+}

@@ -1,0 +1,41 @@
+package kelvo.research;
+
+import kelvo.scan.Scan;
+import kelvo.trade.Fees;
+
+/**
+ * What is asked of recorded sessions: what came of the finds of a scan.
+ *
+ * @param scan whose finds they are
+ * @param moment when a find becomes a case
+ * @param direction 1 when one buys, -1 when one sells short
+ * @param costs what an entry and an exit cost
+ */
+public record Question(Scan scan, CaseMoment moment, int direction, Costs costs) {
+  /**
+   * What an entry and an exit cost besides half of the spread.
+   *
+   * @param position how much is bought or sold, dollars
+   */
+  public record Costs(Fees fees, double position) {
+    /** What is asked when nobody says more. */
+    public static final double USUAL_POSITION = 10_000;
+
+    /** What buying and selling again costs, as a part of the position. */
+    double part(double price) {
+      return fees.roundTrip(position / price) / position;
+    }
+  }
+
+  public Question {
+    if (direction != 1 && direction != -1) {
+      throw new IllegalArgumentException("direction must be 1 or -1, found " + direction);
+    }
+  }
+
+  /** The question as one sentence. */
+  public String words() {
+    return "When %s %s, and one %s at the next print"
+        .formatted(scan.name(), moment.words(), direction > 0 ? "buys" : "sells short");
+  }
+}

@@ -1,0 +1,46 @@
+package kelvo.research;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * A security in a session at the moment of a question, and what came of it.
+ *
+ * @param at the moment, {@link kelvo.time.DayTime}
+ * @param enteredAt of the print after it
+ * @param entry the price paid or got: that print's with half of the spread, dollars
+ * @param spreadAssumed whether no quote told the spread, so that one tick stands for it
+ * @param results by {@link Held}: the part won of the entry, costs taken off; NaN when it cannot be
+ *     known, as of a close that comes before the entry
+ * @param best by {@link Held}: the furthest that the price went for the case by then, as a part of
+ *     the entry, 0 or more; NaN likewise
+ * @param worst likewise against the case, 0 or less
+ * @param gone whether the security ended before the last horizon, whose results then use its last
+ *     price
+ * @param cells by {@link Cut}: in which cell the case is; a cut that cannot be told has none
+ */
+public record ResearchCase(
+    LocalDate date,
+    String symbol,
+    long at,
+    long enteredAt,
+    double entry,
+    boolean spreadAssumed,
+    List<Double> results,
+    List<Double> best,
+    List<Double> worst,
+    boolean gone,
+    Map<Cut, String> cells) {
+  public ResearchCase {
+    results = List.copyOf(results);
+    best = List.copyOf(best);
+    worst = List.copyOf(worst);
+    cells = Map.copyOf(cells);
+  }
+
+  /** The part won by then; NaN when it cannot be known. */
+  public double result(Held until) {
+    return results.get(until.ordinal());
+  }
+}

@@ -1,0 +1,176 @@
+package kelvo.research;
+
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import kelvo.hit.Hit;
+import kelvo.hit.Program;
+import kelvo.hit.ScanEngine;
+import kelvo.job.Progress;
+import kelvo.replay.TapeReplay;
+import kelvo.review.Moves;
+import kelvo.scan.ScanCheck;
+import kelvo.session.Session;
+import kelvo.state.SymbolState;
+import kelvo.tape.Price;
+import kelvo.time.DayTime;
+
+/**
+ * The cases of a question in one session of which every print was recorded. The moments are the
+ * scan's hits, by the engine that plays a live session. Owned by one thread.
+ */
+public final class SessionCases {
+  private static final double PLAYED = 0.9;
+
+  private record Found(int security, long at, Map<Cut, String> cells) {}
+
+  private final Session session;
+  private final Question question;
+  private final LaterDays later;
+  private final Map<Cut, Cut.Cells> cuts = new EnumMap<>(Cut.class);
+  private final List<Found> found = new ArrayList<>();
+
+  private SessionCases(Session session, Question question, LaterDays later) {
+    this.session = session;
+    this.question = question;
+    this.later = later;
+    for (Cut cut : Cut.values()) {
+      cuts.put(cut, cut.in(session));
+    }
+  }
+
+  /**
+   * The cases, by their moments.
+   *
+   * @param later how its securities traded afterwards
+   * @throws java.util.concurrent.CancellationException when the progress stops it
+   */
+  public static List<ResearchCase> of(
+      Session session, Question question, LaterDays later, Progress progress) {
+    return new SessionCases(session, question, later).all(progress);
+  }
+
+  private List<ResearchCase> all(Progress progress) {
+    TapeReplay replay =
+        switch (question.moment()) {
+          case CaseMoment.FirstHit first -> firstHits(first.from());
+          case CaseMoment.EveryMove moves -> moves(moves.gap());
+          case CaseMoment.At at -> matches(at.time());
+        };
+    progress.done(PLAYED);
+    Map<Integer, CaseResults> bySecurity = new HashMap<>();
+    List<ResearchCase> cases = new ArrayList<>();
+    for (Found one : found) {
+      SymbolState state = replay.state(one.security());
+      CaseResults results =
+          bySecurity.computeIfAbsent(
+              one.security(),
+              id -> new CaseResults(session, id, close(state), later, question.costs()));
+      CaseResults.Entry entry = results.entryAfter(one.at(), question.direction());
+      if (entry != null) {
+        cases.add(made(one, entry, results.new Course(entry, question.direction())));
+      }
+    }
+    progress.done(1);
+    return cases;
+  }
+
+  private ResearchCase made(Found one, CaseResults.Entry entry, CaseResults.Course course) {
+    return new ResearchCase(
+        session.hours().date(),
+        session.security(one.security()).symbol(),
+        one.at(),
+        entry.at(),
+        entry.price(),
+        entry.spreadAssumed(),
+        course.results(),
+        course.best(),
+        course.worst(),
+        course.isGone(),
+        one.cells());
+  }
+
+  /** The official close, else the last print of regular hours. */
+  private double close(SymbolState state) {
+    long close = state.closeSoFar() != Price.NONE ? state.closeSoFar() : lastRegular(state);
+    return close == Price.NONE ? Double.NaN : Price.dollars(close);
+  }
+
+  private long lastRegular(SymbolState state) {
+    return state.dayHigh() == Price.NONE ? Price.NONE : state.lastPrice();
+  }
+
+  private TapeReplay firstHits(long from) {
+    Set<Integer> seen = new HashSet<>();
+    return played(
+        (replay, hit) -> {
+          if (hit.at() >= from && seen.add(hit.security())) {
+            find(replay.state(hit.security()), hit.at());
+          }
+        });
+  }
+
+  private TapeReplay moves(long gap) {
+    List<Hit> hits = new ArrayList<>();
+    List<Found> ofHits = new ArrayList<>();
+    TapeReplay replay =
+        played(
+            (playing, hit) -> {
+              hits.add(hit);
+              find(playing.state(hit.security()), hit.at());
+              ofHits.add(found.removeLast());
+            });
+    Set<Hit> first = new HashSet<>();
+    Moves.of(session, hits, gap, DayTime.LAST).forEach(move -> first.add(move.hits().getFirst()));
+    for (int i = 0; i < hits.size(); i++) {
+      if (first.contains(hits.get(i))) {
+        found.add(ofHits.get(i));
+      }
+    }
+    return replay;
+  }
+
+  private interface Heard {
+    void hit(TapeReplay replay, Hit hit);
+  }
+
+  private TapeReplay played(Heard heard) {
+    TapeReplay[] playing = new TapeReplay[1];
+    playing[0] =
+        ScanEngine.replay(
+            session,
+            new Program(List.of(question.scan()), List.of()),
+            hit -> heard.hit(playing[0], hit));
+    playing[0].runTo(DayTime.LAST);
+    return playing[0];
+  }
+
+  private TapeReplay matches(long time) {
+    TapeReplay replay = new TapeReplay(session);
+    replay.runTo(time);
+    ScanCheck check = new ScanCheck(question.scan(), session);
+    for (SymbolState state : replay.states()) {
+      if (state.lastPrice() != Price.NONE && check.holds(state, time, replay.phase())) {
+        find(state, time);
+      }
+    }
+    replay.runTo(DayTime.LAST);
+    return replay;
+  }
+
+  private void find(SymbolState state, long at) {
+    Map<Cut, String> cells = new EnumMap<>(Cut.class);
+    cuts.forEach(
+        (cut, reader) -> {
+          String cell = reader.of(state, at);
+          if (!cell.isEmpty()) {
+            cells.put(cut, cell);
+          }
+        });
+    found.add(new Found(state.id(), at, cells));
+  }
+}

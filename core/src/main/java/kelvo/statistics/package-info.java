@@ -1,0 +1,5 @@
+/** What a sample can carry: intervals and tests that count whole sessions as one. */
+@NullMarked
+package kelvo.statistics;
+
+import org.jspecify.annotations.NullMarked;

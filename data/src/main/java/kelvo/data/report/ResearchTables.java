@@ -1,0 +1,138 @@
+package kelvo.data.report;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Stream;
+import kelvo.research.Answer;
+import kelvo.research.Cut;
+import kelvo.research.CutCell;
+import kelvo.research.Held;
+import kelvo.research.ResearchCase;
+import kelvo.research.ResultFigures;
+import kelvo.time.DayTime;
+
+/** An answer of research as the tables of docs/formats.md. Unknown numbers are empty. */
+public final class ResearchTables {
+  private static final List<String> FIGURES =
+      List.of(
+          "cases",
+          "sessions",
+          "symbols",
+          "won",
+          "won_low",
+          "won_high",
+          "mean_pct",
+          "mean_low",
+          "mean_high",
+          "median_pct",
+          "lower_quartile",
+          "upper_quartile",
+          "one_in_twenty",
+          "worst_pct",
+          "profit_factor",
+          "best_three_share",
+          "largest_fall");
+  private static final List<String> SAMPLE = List.of("p", "corrected_p", "sample");
+
+  public static final List<String> FIGURE_COLUMNS =
+      Stream.of(List.of("held_until"), FIGURES, List.of("mean_since"), SAMPLE)
+          .flatMap(List::stream)
+          .toList();
+  public static final List<String> CUT_COLUMNS =
+      Stream.of(List.of("cut", "cell"), FIGURES, List.of("difference"), SAMPLE)
+          .flatMap(List::stream)
+          .toList();
+  public static final List<String> CASE_COLUMNS = caseColumns();
+
+  private ResearchTables() {}
+
+  private static List<String> caseColumns() {
+    List<String> columns =
+        new ArrayList<>(
+            List.of("date", "symbol", "at", "entered_at", "entry", "spread_assumed", "gone"));
+    for (String what : List.of("", "best ", "worst ")) {
+      for (Held until : Held.values()) {
+        columns.add(what + until.words());
+      }
+    }
+    for (Cut cut : Cut.values()) {
+      columns.add("by " + cut.words());
+    }
+    return List.copyOf(columns);
+  }
+
+  /** The row of one horizon. */
+  public static List<String> figures(Answer answer) {
+    List<String> row = new ArrayList<>(List.of(answer.until().words()));
+    addFigures(row, answer.figures());
+    row.add(percent(answer.since().mean().mean()));
+    addSample(row, answer.p(), answer.corrected(), answer.sample().words());
+    return row;
+  }
+
+  public static List<List<String>> cuts(Answer answer) {
+    return answer.cells().stream().map(ResearchTables::cut).toList();
+  }
+
+  private static List<String> cut(CutCell cell) {
+    List<String> row = new ArrayList<>(List.of(cell.cut().words(), cell.name()));
+    addFigures(row, cell.figures());
+    row.add(percent(cell.difference()));
+    addSample(row, cell.p(), cell.corrected(), cell.sample().words());
+    return row;
+  }
+
+  private static void addFigures(List<String> row, ResultFigures figures) {
+    row.addAll(
+        List.of(
+            Integer.toString(figures.cases()),
+            Integer.toString(figures.sessions()),
+            Integer.toString(figures.symbols()),
+            Integer.toString(figures.won()),
+            ReviewTables.number(figures.winRate().low()),
+            ReviewTables.number(figures.winRate().high()),
+            percent(figures.mean().mean()),
+            percent(figures.mean().low()),
+            percent(figures.mean().high()),
+            percent(figures.median()),
+            percent(figures.lowerQuartile()),
+            percent(figures.upperQuartile()),
+            percent(figures.oneInTwenty()),
+            percent(figures.worst()),
+            ReviewTables.number(figures.profitFactor()),
+            ReviewTables.number(figures.bestThree()),
+            percent(figures.largestFall())));
+  }
+
+  private static void addSample(List<String> row, double p, double corrected, String sample) {
+    row.addAll(List.of(ReviewTables.number(p), ReviewTables.number(corrected), sample));
+  }
+
+  public static List<List<String>> cases(Answer answer) {
+    return answer.cases().stream().map(ResearchTables::row).toList();
+  }
+
+  private static List<String> row(ResearchCase one) {
+    List<String> row =
+        new ArrayList<>(
+            List.of(
+                one.date().toString(),
+                one.symbol(),
+                DayTime.millis(one.at()),
+                DayTime.millis(one.enteredAt()),
+                ReviewTables.number(one.entry()),
+                one.spreadAssumed() ? "yes" : "no",
+                one.gone() ? "yes" : "no"));
+    Stream.of(one.results(), one.best(), one.worst())
+        .flatMap(List::stream)
+        .forEach(part -> row.add(percent(part)));
+    for (Cut cut : Cut.values()) {
+      row.add(one.cells().getOrDefault(cut, ""));
+    }
+    return row;
+  }
+
+  private static String percent(double part) {
+    return ReviewTables.number(100 * part);
+  }
+}
