@@ -9,19 +9,13 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.concurrent.Callable;
-import kelvo.data.calendar.ExchangeCalendar;
-import kelvo.data.folder.DataFolder;
 import kelvo.data.report.ResearchTables;
-import kelvo.job.Progress;
-import kelvo.job.SideBySide;
 import kelvo.research.Answer;
 import kelvo.research.CaseMoment;
 import kelvo.research.Held;
 import kelvo.research.Question;
 import kelvo.research.ResearchCase;
-import kelvo.research.SessionCases;
 import kelvo.scan.Scan;
-import kelvo.session.Session;
 import kelvo.time.DayTime;
 import kelvo.time.SessionHours;
 import org.jspecify.annotations.Nullable;
@@ -85,15 +79,9 @@ final class ResearchCommand implements Callable<Integer> {
     Question question = question();
     Held until = Held.of(held);
     List<LocalDate> dates = sessions.of(arguments);
+    TextProgress progress = new TextProgress(arguments.terminal(), "Playing sessions");
     List<ResearchCase> cases =
-        SideBySide.each(
-                dates,
-                (date, going) -> cases(date, question, going),
-                one -> {},
-                new TextProgress(arguments.terminal(), "Playing sessions"))
-            .stream()
-            .flatMap(List::stream)
-            .toList();
+        arguments.past(past -> past.cases(dates, question, LocalDate.MAX, one -> {}, progress));
     arguments.tellFaults();
     Answer answer = Answer.of(question, until, cases);
     if (out == null) {
@@ -136,13 +124,6 @@ final class ResearchCommand implements Callable<Integer> {
     };
   }
 
-  /** In a folder of its own, since sessions are read side by side. */
-  private List<ResearchCase> cases(LocalDate date, Question question, Progress going) {
-    DataFolder data = new DataFolder(arguments.folder, new ExchangeCalendar());
-    Session session = data.session(date, Progress.NONE);
-    return SessionCases.of(session, question, data.daysAfter(date), going);
-  }
-
   private static List<List<String>> figures(Question question, List<ResearchCase> cases) {
     List<List<String>> rows = new ArrayList<>();
     Arrays.stream(Held.values())
@@ -178,8 +159,8 @@ final class ResearchCommand implements Callable<Integer> {
                 + dates.getFirst()
                 + " to "
                 + dates.getLast()
-                + ", held until "
-                + answer.until().words()
+                + ", until "
+                + answer.until().phrase()
                 + ": "
                 + answer.words());
     if (assumed > 0) {

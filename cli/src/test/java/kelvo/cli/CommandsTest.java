@@ -380,7 +380,7 @@ class CommandsTest {
         .containsExactly(Arrays.stream(Held.values()).map(Held::words).toArray(String[]::new));
     assertThat(told.toString(StandardCharsets.UTF_8))
         .contains(
-            "and one sells short at the next print, from 2031-03-12 to 2031-03-12, held until close");
+            "and one sells short at the next print, from 2031-03-12 to 2031-03-12, until the close");
 
     printed.reset();
     assertThat(

@@ -193,32 +193,35 @@ public record Answer(
       return "No case has a result by then.";
     }
     String whole =
-        "The sample %s: %s in the mean until %s, %d of %d won in %s; %s since %s."
+        "The sample %s: %s in the mean until %s, %d of %d won in %s%s."
             .formatted(
                 sample.words(),
                 percent(figures.mean().mean()),
-                until.words(),
+                until.phrase(),
                 figures.won(),
                 figures.cases(),
                 counted(figures.sessions(), "session"),
-                since.cases() == 0 ? "nothing" : percent(since.mean().mean()),
                 since.cases() == 0
-                    ? "then"
-                    : since(cases, lastThird(cases)).getFirst().date().toString());
+                    ? ""
+                    : "; " + percent(since.mean().mean()) + " in the last third");
     return cells.stream()
         .filter(cell -> !cell.isFaded() && cell.sample() != Sample.SAYS_NOTHING)
         .min(Comparator.comparing(CutCell::sample).thenComparing(CutCell::corrected))
         .map(
             cell ->
                 whole
-                    + " By %s it %s for %s: %s, %s from the rest."
+                    + " %s %s %s: %s in the mean, %s from the rest."
                         .formatted(
-                            cell.cut().words(),
-                            cell.sample().words(),
+                            capital(cell.cut().words()),
                             cell.name(),
+                            cell.sample().words(),
                             percent(cell.figures().mean().mean()),
                             percent(cell.difference())))
         .orElse(whole + " No cut tells the cases apart.");
+  }
+
+  private static String capital(String words) {
+    return Character.toUpperCase(words.charAt(0)) + words.substring(1);
   }
 
   private static String counted(int count, String noun) {

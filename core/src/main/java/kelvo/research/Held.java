@@ -29,6 +29,14 @@ public enum Held {
     return words;
   }
 
+  /** After "until" in a sentence. */
+  public String phrase() {
+    if (minutes > 0) {
+      return words + " later";
+    }
+    return day > 2 ? "the close of day " + day : "the " + words;
+  }
+
   /** Minutes after the entry; 0 when it is a close or an open. */
   int minutes() {
     return minutes;

@@ -59,7 +59,7 @@ class AnswerTest {
     assertThat(found[0]).as("answers that find it").isGreaterThanOrEqualTo(18);
     assertThat(found[1]).as("intervals that hold its size").isGreaterThanOrEqualTo(17);
     Answer answer = answer(InventedCases.of(new SplittableRandom(1), 60, 0.05));
-    assertThat(answer.words()).contains("By float it carries it for under 5M: +");
+    assertThat(answer.words()).contains("Float under 5M carries it: +");
   }
 
   @Test
@@ -100,7 +100,8 @@ class AnswerTest {
 
     assertThat(answer.cases()).containsExactly(known, unknown);
     assertThat(answer.figures().cases()).isEqualTo(1);
-    assertThat(answer.words()).startsWith("The sample says nothing: +2.0% in the mean until close");
+    assertThat(answer.words())
+        .startsWith("The sample says nothing: +2.0% in the mean until the close");
     assertThat(answer(List.of(unknown)).words()).isEqualTo("No case has a result by then.");
   }
 

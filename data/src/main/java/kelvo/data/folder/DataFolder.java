@@ -258,9 +258,13 @@ public final class DataFolder {
     };
   }
 
-  /** How the securities traded in the sessions after a date, by the daily bars. */
-  public LaterDays daysAfter(LocalDate date) {
-    return new LaterBars(DailyFile.read(root, kept()), actions()::splits, calendar, date);
+  /**
+   * How the securities traded in the sessions after a date, by the daily bars.
+   *
+   * @param before bars from this day on are not looked at
+   */
+  public LaterDays daysAfter(LocalDate date, LocalDate before) {
+    return new LaterBars(DailyFile.read(root, kept()), actions()::splits, calendar, date, before);
   }
 
   private KeptColumns kept() {

@@ -13,13 +13,15 @@ import kelvo.history.DailyHistory;
 import kelvo.research.LaterDays;
 import kelvo.time.SessionHours;
 import kelvo.time.TradingCalendar;
+import org.jspecify.annotations.Nullable;
 
-/** What the daily bars say of the sessions after one. Thread-safe. */
+/** What the daily bars before a day say of the sessions after one. Thread-safe. */
 final class LaterBars implements LaterDays {
   private final Map<String, DailyBarList> daily;
   private final Function<String, List<CorporateAction>> splits;
   private final TradingCalendar calendar;
   private final LocalDate date;
+  private final LocalDate before;
   private final LocalDate newest;
   private final Map<String, DailyBarList> after = new ConcurrentHashMap<>();
 
@@ -27,8 +29,10 @@ final class LaterBars implements LaterDays {
       Map<String, DailyBarList> daily,
       Function<String, List<CorporateAction>> splits,
       TradingCalendar calendar,
-      LocalDate date) {
+      LocalDate date,
+      LocalDate before) {
     this.daily = daily;
+    this.before = before;
     this.splits = splits;
     this.calendar = calendar;
     this.date = date;
@@ -36,6 +40,7 @@ final class LaterBars implements LaterDays {
         daily.values().stream()
             .filter(bars -> !bars.isEmpty())
             .map(bars -> bars.getLast().date())
+            .map(last -> last.isBefore(before) ? last : before.minusDays(1))
             .max(Comparator.naturalOrder())
             .orElse(LocalDate.MIN);
   }
@@ -47,12 +52,16 @@ final class LaterBars implements LaterDays {
       return Later.UNKNOWN;
     }
     DailyBarList bars = after.computeIfAbsent(symbol, this::bars);
+    @Nullable DailyBar last = null;
     for (DailyBar bar : bars) {
-      if (!bar.date().isBefore(wanted)) {
-        return new Later(Standing.TRADED, bar);
+      if (bar.date().isBefore(before)) {
+        last = bar;
+        if (!bar.date().isBefore(wanted)) {
+          return new Later(Standing.TRADED, bar);
+        }
       }
     }
-    return new Later(Standing.GONE, bars.isEmpty() ? null : bars.getLast());
+    return new Later(Standing.GONE, last);
   }
 
   private DailyBarList bars(String symbol) {

@@ -21,6 +21,9 @@ import kelvo.job.Progress;
 import kelvo.job.SideBySide;
 import kelvo.journal.DayBook;
 import kelvo.player.SessionRun;
+import kelvo.research.Question;
+import kelvo.research.ResearchCase;
+import kelvo.research.SessionCases;
 import kelvo.review.DayReview;
 import kelvo.review.DecisionReview;
 import kelvo.review.ReviewSettings;
@@ -54,6 +57,11 @@ public final class PastSessions {
 
   /** By date: the scan that was played alone last. */
   private final Map<LocalDate, PlayedAlone> asTheyWere = new ConcurrentHashMap<>();
+
+  /** What sessions were asked for research. */
+  private final Map<Asked, List<ResearchCase>> answered = new ConcurrentHashMap<>();
+
+  private record Asked(LocalDate date, Question question, LocalDate before) {}
 
   private record Played(Program program, List<Hit> hits) {}
 
@@ -188,6 +196,38 @@ public final class PastSessions {
       asTheyWere.put(date, known);
     }
     return known.review();
+  }
+
+  /**
+   * The cases of a question in several sessions, by date and moment. A session that was asked the
+   * same before is not played again.
+   *
+   * @param before daily bars from this day on are not looked at
+   * @param each hears of each session's cases as they are found
+   * @throws java.util.concurrent.CancellationException when the progress stops it
+   */
+  public List<ResearchCase> cases(
+      List<LocalDate> dates,
+      Question question,
+      LocalDate before,
+      Consumer<List<ResearchCase>> each,
+      Progress progress) {
+    return SideBySide.each(
+            dates, (date, going) -> cases(date, question, before, going), each, progress)
+        .stream()
+        .flatMap(List::stream)
+        .toList();
+  }
+
+  private List<ResearchCase> cases(
+      LocalDate date, Question question, LocalDate before, Progress going) {
+    Asked asked = new Asked(date, question, before);
+    List<ResearchCase> known = answered.get(asked);
+    if (known == null) {
+      known = SessionCases.of(session(date), question, data().daysAfter(date, before), going);
+      answered.put(asked, known);
+    }
+    return known;
   }
 
   /** Reads a session. */

@@ -21,6 +21,10 @@ class LaterBarsTest {
   @TempDir Path folder;
 
   private LaterDays after() throws IOException {
+    return before(LocalDate.MAX);
+  }
+
+  private LaterDays before(LocalDate day) throws IOException {
     Files.writeString(
         folder.resolve("securities.csv"),
         "symbol,name\nTIDARC,Tidal Arc\nKELPOR,Kelp Harbour\nDENBOT,Denbot\n");
@@ -37,7 +41,7 @@ class LaterBarsTest {
         KELPOR,2031-02-14,4,4,3,3,1000
         DENBOT,2031-02-13,5,5,5,5,1000
         """);
-    return new DataFolder(folder, new ExchangeCalendar()).daysAfter(DATE);
+    return new DataFolder(folder, new ExchangeCalendar()).daysAfter(DATE, day);
   }
 
   private static DailyBar bar(LaterDays.Later later) {
@@ -69,5 +73,14 @@ class LaterBarsTest {
   @Test
   void whereNobodysBarsReachNothingIsKnown() throws IOException {
     assertThat(after().of("TIDARC", 5)).isEqualTo(LaterDays.Later.UNKNOWN);
+  }
+
+  @Test
+  void nothingIsToldOfTheDayThatIsOpenNorOfLaterOnes() throws IOException {
+    LaterDays known = before(LocalDate.of(2031, 2, 18));
+
+    assertThat(known.of("TIDARC", 2).standing()).isEqualTo(Standing.TRADED);
+    assertThat(known.of("TIDARC", 3)).isEqualTo(LaterDays.Later.UNKNOWN);
+    assertThat(known.of("KELPOR", 3)).isEqualTo(LaterDays.Later.UNKNOWN);
   }
 }

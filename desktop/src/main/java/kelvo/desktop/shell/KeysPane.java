@@ -17,7 +17,7 @@ final class KeysPane extends VBox {
   /** Those that work on every stage. */
   static final List<StageKey> EVERYWHERE =
       List.of(
-          new StageKey("1 to 5", "the stages"),
+          new StageKey("1 to 6", "the stages"),
           new StageKey("/", "find a symbol"),
           new StageKey("P", "play or pause"),
           new StageKey("O", "a part in its own window"),

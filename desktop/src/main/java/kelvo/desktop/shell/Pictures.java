@@ -9,6 +9,7 @@ import java.util.ArrayList;
 import java.util.Deque;
 import java.util.List;
 import java.util.function.IntConsumer;
+import java.util.stream.Stream;
 import javafx.animation.PauseTransition;
 import javafx.beans.value.ChangeListener;
 import javafx.scene.Scene;
@@ -25,6 +26,7 @@ import javax.imageio.ImageIO;
 import kelvo.desktop.catalysts.CatalystsStage;
 import kelvo.desktop.live.LiveStage;
 import kelvo.desktop.morning.MorningStage;
+import kelvo.desktop.research.ResearchStage;
 import kelvo.desktop.review.ReviewStage;
 import kelvo.desktop.theme.Theme;
 import kelvo.desktop.trackrecord.TrackRecordPane;
@@ -93,6 +95,7 @@ final class Pictures {
     views.add(new Shot("symbol", LiveStage.KIND, "10:25:00", "TIDARC", day));
     views.add(new Shot(SETTINGS, MorningStage.KIND, "08:58:00", "TIDARC", day));
     views.add(new Shot(SESSIONS, ReviewStage.KIND, "16:30:00", "KELPOR", day));
+    views.add(new Shot("research", ResearchStage.KIND, "16:30:00", "GENSED", day));
     for (Theme theme : Theme.values()) {
       views.add(new Shot("morning", MorningStage.KIND, "08:58:00", "TIDARC", theme));
       views.add(new Shot("live", LiveStage.KIND, "10:06:30", "TIDARC", theme));
@@ -151,8 +154,8 @@ final class Pictures {
         e -> {
           DayReview review = workspace.review().review().get();
           boolean reviewed = review != null && review.until() == moment;
-          if (!shot.stage().equals(ReviewStage.KIND)
-              || reviewed && wasReviewed && !isReviewingSessions()) {
+          boolean done = !shot.stage().equals(ReviewStage.KIND) || reviewed && wasReviewed;
+          if (done && !isPlayingSessions()) {
             workspace.ask(
                 run -> true, answered -> workspace.workOut(() -> true, workedOut -> take()));
           } else {
@@ -162,9 +165,10 @@ final class Pictures {
     settle.play();
   }
 
-  private boolean isReviewingSessions() {
-    return scene.lookup(TrackRecordPane.WORKING) instanceof Label working
-        && !working.getText().isEmpty();
+  private boolean isPlayingSessions() {
+    return Stream.of(TrackRecordPane.WORKING, ResearchStage.WORKING)
+        .map(scene::lookup)
+        .anyMatch(shown -> shown instanceof Label working && !working.getText().isEmpty());
   }
 
   /** What the trader does to see it. */

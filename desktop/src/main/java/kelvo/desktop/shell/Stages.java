@@ -4,6 +4,7 @@ import java.util.List;
 import kelvo.desktop.catalysts.CatalystsStage;
 import kelvo.desktop.live.LiveStage;
 import kelvo.desktop.morning.MorningStage;
+import kelvo.desktop.research.ResearchStage;
 import kelvo.desktop.review.ReviewStage;
 import kelvo.desktop.universe.UniverseStage;
 import kelvo.desktop.workspace.DayStage;
@@ -23,6 +24,7 @@ final class Stages {
         new MorningStage(workspace),
         new LiveStage(workspace),
         new CatalystsStage(workspace),
-        new ReviewStage(workspace));
+        new ReviewStage(workspace),
+        new ResearchStage(workspace));
   }
 }

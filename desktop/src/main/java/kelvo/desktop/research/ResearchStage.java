@@ -1,0 +1,354 @@
+package kelvo.desktop.research;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import javafx.application.Platform;
+import javafx.beans.property.ReadOnlyStringWrapper;
+import javafx.beans.value.ObservableValue;
+import javafx.geometry.Orientation;
+import javafx.geometry.Pos;
+import javafx.scene.Parent;
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.SplitPane;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import kelvo.desktop.grid.Grid;
+import kelvo.desktop.theme.FirstChoice;
+import kelvo.desktop.theme.SmallButton;
+import kelvo.desktop.workspace.DayStage;
+import kelvo.desktop.workspace.OtherDay;
+import kelvo.desktop.workspace.StageKey;
+import kelvo.desktop.workspace.StageKind;
+import kelvo.desktop.workspace.Workspace;
+import kelvo.job.LatestAnswer;
+import kelvo.research.Answer;
+import kelvo.research.Cut;
+import kelvo.research.CutCell;
+import kelvo.research.Held;
+import kelvo.research.Question;
+import kelvo.research.ResearchCase;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * The Research stage: a question about a scan's finds in the sessions before the one that is open,
+ * and its answer, which grows as sessions are played behind the window.
+ */
+public final class ResearchStage extends BorderPane implements DayStage {
+  /** Its kind. */
+  public static final StageKind KIND = new StageKind("Research", 6, "fth-bar-chart-2");
+
+  /** Where it says how many sessions are still to be played; empty when none is. */
+  public static final String WORKING = "#playing-sessions";
+
+  private final Workspace workspace;
+  private final ReadOnlyStringWrapper nextStep = new ReadOnlyStringWrapper("");
+  private final LatestAnswer found;
+  private final LatestAnswer answers;
+  private final QuestionSentence sentence;
+  private final AnswerFigures figures = new AnswerFigures();
+  private final Label edge = new Label();
+  private final ResultsByHorizon distributions;
+  private final ComboBox<String> leftCut = new ComboBox<>();
+  private final ComboBox<String> rightCut = new ComboBox<>();
+  private final CellsView leftCells;
+  private final CellsView rightCells;
+  private final Grid<ResearchCase> cases =
+      new Grid<>("Cases", one -> one.date() + " " + one.symbol() + " " + one.at());
+  private final Label listed = new Label();
+  private final Button all = SmallButton.of("All cases", "Escape", this::listAll);
+  private final Label working = new Label();
+  private final Button stop = SmallButton.of("Stop", "What has been played is kept", this::stop);
+  private Map<LocalDate, List<ResearchCase>> bySession = new TreeMap<>();
+  private @Nullable Answer answer;
+  private @Nullable Question asked;
+  private int askedSessions;
+  private boolean seen;
+
+  /** Nothing is asked before it is seen. */
+  public ResearchStage(Workspace workspace) {
+    this.workspace = workspace;
+    found = workspace.latestAnswer("playing sessions for research", this::over);
+    answers = workspace.latestAnswer("answering a question of research");
+    sentence = new QuestionSentence(workspace, this::ask);
+    distributions = new ResultsByHorizon(workspace.theme(), this::list);
+    leftCells = new CellsView(workspace.theme(), "left-cells", this::list);
+    rightCells = new CellsView(workspace.theme(), "right-cells", this::list);
+    setId("research");
+    edge.setId("edge");
+    edge.setWrapText(true);
+    edge.setMinHeight(USE_PREF_SIZE);
+    VBox said = new VBox(edge);
+    said.getStyleClass().addAll("card", "part");
+    cases.columns(CaseColumns.all());
+    cases.emptyText("No cases yet.");
+    cases.onSelect(one -> {});
+    BorderPane table = new BorderPane(cases);
+    table.setTop(listHead());
+    SplitPane cells =
+        new SplitPane(cut(leftCut, Cut.FLOAT, leftCells), cut(rightCut, Cut.WEEKDAY, rightCells));
+    SplitPane lower = new SplitPane(cells, table);
+    lower.setOrientation(Orientation.VERTICAL);
+    lower.setDividerPositions(0.36);
+    setTop(new VBox(sentence, figures, said, distributions));
+    setCenter(lower);
+    workspace.theme().addListener((o, was, is) -> cases.theme(is));
+    cases.theme(workspace.theme().get());
+  }
+
+  private HBox listHead() {
+    listed.setId("listed-cases");
+    listed.getStyleClass().addAll("small");
+    listed.setMaxWidth(Double.MAX_VALUE);
+    listed.setMinWidth(0);
+    HBox.setHgrow(listed, Priority.ALWAYS);
+    working.setId(WORKING.substring(1));
+    working.getStyleClass().addAll("small", "faded");
+    working.setMinWidth(USE_PREF_SIZE);
+    stop.setVisible(false);
+    all.setVisible(false);
+    HBox head = new HBox(8, listed, all, working, stop);
+    head.setAlignment(Pos.CENTER_LEFT);
+    head.getStyleClass().addAll("card", "part");
+    return head;
+  }
+
+  private BorderPane cut(ComboBox<String> choice, Cut first, CellsView cells) {
+    choice.getItems().setAll(Arrays.stream(Cut.values()).map(Cut::words).toList());
+    choice.getSelectionModel().select(first.ordinal());
+    choice.setAccessibleText("By what the cases are told apart");
+    choice.setOnAction(e -> showCells());
+    Label by = new Label("mean by");
+    by.getStyleClass().addAll("small", "faded");
+    by.setMinWidth(USE_PREF_SIZE);
+    HBox head = new HBox(6, by, choice);
+    head.setAlignment(Pos.CENTER_LEFT);
+    head.getStyleClass().addAll("card", "part");
+    BorderPane pane = new BorderPane(cells);
+    pane.setTop(head);
+    return pane;
+  }
+
+  @Override
+  public StageKind kind() {
+    return KIND;
+  }
+
+  @Override
+  public Parent node() {
+    return this;
+  }
+
+  @Override
+  public ObservableValue<String> nextStep() {
+    return nextStep.getReadOnlyProperty();
+  }
+
+  @Override
+  public List<StageKey> keys() {
+    return List.of(
+        new StageKey("J, space", "the next case; with Shift the one before"),
+        new StageKey("B, W", "the best and the worst case"),
+        new StageKey("Enter", "open the case at its moment"),
+        new StageKey("Escape", "all cases again"),
+        new StageKey("C", "the words of the question: Up and Down choose, Tab goes on"));
+  }
+
+  @Override
+  public boolean key(KeyEvent event) {
+    switch (event.getCode()) {
+      case J, SPACE -> cases.move(event.isShiftDown() ? -1 : 1);
+      case B -> selectExtreme(1);
+      case W -> selectExtreme(-1);
+      case ENTER -> cases.selected().ifPresent(this::open);
+      case ESCAPE -> {
+        if (!all.isVisible()) {
+          return false;
+        }
+        listAll();
+      }
+      case C -> {
+        return FirstChoice.focus(this);
+      }
+      default -> {
+        return false;
+      }
+    }
+    return true;
+  }
+
+  @Override
+  public void shown() {
+    seen = true;
+    if (asked == null) {
+      ask();
+    }
+  }
+
+  /** Asks about the finds of another scan. */
+  public void ask(String scan) {
+    sentence.ask(scan);
+  }
+
+  /** Plays the sessions that have not been asked the question yet, and answers meanwhile. */
+  private void ask() {
+    Question question = sentence.question();
+    if (question == null || !seen) {
+      return;
+    }
+    boolean same = question.equals(asked) && sentence.last() == askedSessions;
+    asked = question;
+    askedSessions = sentence.last();
+    if (same) {
+      answer();
+      return;
+    }
+    Map<LocalDate, List<ResearchCase>> into = new TreeMap<>();
+    bySession = into;
+    working.setText("reading");
+    stop.setVisible(true);
+    LocalDate today = workspace.day();
+    int last = sentence.last();
+    int[] done = {0};
+    found.askInstead(
+        progress -> {
+          List<LocalDate> before =
+              workspace.past().recorded().stream().filter(date -> date.isBefore(today)).toList();
+          List<LocalDate> dates = before.subList(Math.max(0, before.size() - last), before.size());
+          workspace
+              .past()
+              .cases(
+                  dates.reversed(),
+                  question,
+                  today,
+                  some -> Platform.runLater(() -> came(into, some, ++done[0], dates.size())),
+                  progress);
+          return dates.size();
+        },
+        sessions -> {
+          over();
+          if (sessions == 0) {
+            edge.setText("No session before this one was recorded.");
+          }
+          answer();
+        });
+  }
+
+  private void came(
+      Map<LocalDate, List<ResearchCase>> into, List<ResearchCase> some, int done, int of) {
+    if (!some.isEmpty()) {
+      into.put(some.getFirst().date(), some);
+    }
+    if (into == bySession && stop.isVisible()) {
+      working.setText("session " + Math.min(done + 1, of) + " of " + of);
+      if (!answers.isBusy()) {
+        answer();
+      }
+    }
+  }
+
+  private void stop() {
+    found.stop();
+    over();
+    answer();
+  }
+
+  private void over() {
+    working.setText("");
+    stop.setVisible(false);
+  }
+
+  /** Answers by the sessions that have been played. */
+  private void answer() {
+    Question question = asked;
+    Held until = sentence.held();
+    if (question == null) {
+      return;
+    }
+    List<ResearchCase> known = bySession.values().stream().flatMap(List::stream).toList();
+    answers.ask(progress -> Answer.of(question, until, known), this::show);
+  }
+
+  private void show(Answer now) {
+    answer = now;
+    figures.show(now);
+    if (!now.cases().isEmpty()) {
+      edge.setText(now.words());
+    } else if (!stop.isVisible()) {
+      edge.setText("Nothing was found in these sessions; ask about another scan or moment.");
+    }
+    distributions.show(now.cases());
+    showCells();
+    listAll();
+    nextStep.set(
+        "J walks through the cases, B and W are the best and the worst, Enter opens one at its moment,"
+            + " C changes the question");
+  }
+
+  private void showCells() {
+    Answer now = answer;
+    if (now != null) {
+      leftCells.show(cells(now, leftCut));
+      rightCells.show(cells(now, rightCut));
+    }
+  }
+
+  private static List<CutCell> cells(Answer now, ComboBox<String> choice) {
+    Cut cut = Cut.values()[Math.max(0, choice.getSelectionModel().getSelectedIndex())];
+    return now.cells().stream().filter(cell -> cell.cut() == cut).toList();
+  }
+
+  private void list(CutCell cell) {
+    Answer now = answer;
+    if (now != null) {
+      list(
+          now.cases().stream()
+              .filter(one -> cell.name().equals(one.cells().get(cell.cut())))
+              .toList(),
+          cell.cut().words() + " " + cell.name());
+    }
+  }
+
+  private void listAll() {
+    Answer now = answer;
+    if (now != null) {
+      list(now.cases(), "");
+    }
+  }
+
+  /** Lists cases, the newest first. */
+  private void list(List<ResearchCase> some, String what) {
+    List<ResearchCase> rows = new ArrayList<>(some).reversed();
+    cases.rows(rows);
+    all.setVisible(!what.isEmpty());
+    long assumed = some.stream().filter(ResearchCase::spreadAssumed).count();
+    listed.setText(
+        some.size()
+            + (some.size() == 1 ? " case" : " cases")
+            + (what.isEmpty() ? "" : ": " + what)
+            + (assumed == 0 ? "" : "; * no quote told the spread, one tick stands for it"));
+  }
+
+  private void selectExtreme(int way) {
+    Answer now = answer;
+    if (now != null) {
+      cases.rows().stream()
+          .filter(one -> !Double.isNaN(one.result(now.until())))
+          .max(Comparator.comparingDouble(one -> way * one.result(now.until())))
+          .ifPresent(one -> cases.select(one.date() + " " + one.symbol() + " " + one.at()));
+    }
+  }
+
+  private void open(ResearchCase one) {
+    workspace.open(new OtherDay(one.date(), one.at(), one.symbol()));
+  }
+}

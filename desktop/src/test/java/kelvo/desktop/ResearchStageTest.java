@@ -1,0 +1,154 @@
+package kelvo.desktop;
+
+import static kelvo.desktop.OpenedWindow.until;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Objects;
+import java.util.concurrent.atomic.AtomicReference;
+import javafx.scene.Node;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.input.KeyCode;
+import javafx.stage.Stage;
+import kelvo.desktop.grid.Grid;
+import kelvo.desktop.research.ResearchStage;
+import kelvo.desktop.workspace.OtherDay;
+import kelvo.job.Progress;
+import kelvo.research.Answer;
+import kelvo.research.CaseMoment;
+import kelvo.research.Held;
+import kelvo.research.Question;
+import kelvo.research.ResearchCase;
+import kelvo.scan.Scan;
+import kelvo.time.DayTime;
+import kelvo.trade.Fees;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.testfx.api.FxRobot;
+import org.testfx.framework.junit5.Start;
+
+/** A question of research in the real window, by keyboard. */
+@ExtendWith(RealWindow.class)
+class ResearchStageTest {
+  private final AtomicReference<OtherDay> asked = new AtomicReference<>();
+  private OpenedWindow opened;
+
+  @Start
+  void start(Stage stage) throws IOException {
+    opened = OpenedWindow.open(DemoCopy.makeWithDayBefore(), stage, DayTime.of(8, 0));
+    opened.workspace.onOpen(asked::set);
+  }
+
+  @BeforeEach
+  void go(FxRobot robot) {
+    until(() -> opened.shown().isThere());
+    robot.type(KeyCode.DIGIT6);
+    until(() -> opened.workspace.stage().get().equals(ResearchStage.KIND));
+    untilAnswered(robot, answer(scan(0), 1).cases().size());
+  }
+
+  @AfterEach
+  void close() {
+    opened.close();
+  }
+
+  private Scan scan(int place) {
+    return opened.workspace.desk().scans().get(place);
+  }
+
+  /** The same by the core. */
+  private Answer answer(Scan scan, int direction) {
+    Question question =
+        new Question(
+            scan,
+            new CaseMoment.FirstHit(DayTime.FIRST),
+            direction,
+            new Question.Costs(Fees.NONE, Question.Costs.USUAL_POSITION));
+    return Answer.of(
+        question,
+        Held.CLOSE,
+        opened
+            .workspace
+            .past()
+            .cases(
+                List.of(DemoCopy.DAY_BEFORE),
+                question,
+                opened.workspace.day(),
+                one -> {},
+                Progress.NONE));
+  }
+
+  private static String text(FxRobot robot, String id) {
+    return robot.lookup(id).<Label>query().getText();
+  }
+
+  private static Grid<?> cases(FxRobot robot) {
+    return robot
+        .lookup((Node n) -> n instanceof Grid<?> && "Cases".equals(n.getAccessibleText()))
+        .query();
+  }
+
+  private static void untilAnswered(FxRobot robot, int expected) {
+    until(() -> text(robot, ResearchStage.WORKING).isEmpty());
+    until(() -> cases(robot).rows().size() == expected);
+    until(() -> text(robot, "#listed-cases").startsWith(expected + " case"));
+  }
+
+  private void opens(FxRobot robot, KeyCode key, ResearchCase expected) {
+    asked.set(null);
+    robot.type(key, KeyCode.ENTER);
+    until(() -> asked.get() != null);
+    assertThat(asked.get())
+        .isEqualTo(new OtherDay(expected.date(), expected.at(), expected.symbol()));
+  }
+
+  @Test
+  void theAnswerIsThatOfTheCoreAndItsBestAndWorstCaseOpen(FxRobot robot) {
+    Answer expected = answer(scan(0), 1);
+
+    assertThat(List.<Object>copyOf(cases(robot).rows())).isEqualTo(expected.cases().reversed());
+    assertThat(text(robot, "#edge")).isEqualTo(expected.words());
+    Comparator<ResearchCase> byResult = Comparator.comparingDouble(one -> one.result(Held.CLOSE));
+    List<ResearchCase> known =
+        expected.cases().stream().filter(one -> !Double.isNaN(one.result(Held.CLOSE))).toList();
+    opens(robot, KeyCode.B, known.stream().max(byResult).orElseThrow());
+    opens(robot, KeyCode.W, known.stream().min(byResult).orElseThrow());
+  }
+
+  @Test
+  void theWordsOfTheQuestionAreChosenByKeyboard(FxRobot robot) {
+    robot.type(KeyCode.C);
+    until(() -> robot.lookup("#question .combo-box").query().isFocused());
+    robot.type(KeyCode.DOWN);
+    untilAnswered(robot, answer(scan(1), 1).cases().size());
+    robot.type(KeyCode.TAB, KeyCode.TAB, KeyCode.TAB);
+    robot.type(KeyCode.DOWN);
+    ComboBox<?> side = robot.lookup("#question .combo-box").nth(3).query();
+    until(() -> Objects.equals(side.getValue(), "sells short"));
+
+    Answer expected = answer(scan(1), -1);
+    until(() -> text(robot, "#edge").equals(expected.words()));
+    untilAnswered(robot, expected.cases().size());
+  }
+
+  @Test
+  void aCellListsItsCasesAndEscapeAllOfThem(FxRobot robot) {
+    Answer all = answer(scan(0), 1);
+    ComboBox<String> cut = robot.lookup("#research .combo-box").nth(5).query();
+    assertThat(cut.getAccessibleText()).isEqualTo("By what the cases are told apart");
+    robot.interact(() -> cut.setValue(all.cells().getFirst().cut().words()));
+    int expected = all.cells().getFirst().figures().cases();
+
+    Node cells = robot.lookup("#left-cells").query();
+    robot.clickOn(cells.localToScreen(40, 10));
+
+    until(() -> text(robot, "#listed-cases").startsWith(expected + " case"));
+    robot.type(KeyCode.ESCAPE);
+    until(() -> text(robot, "#listed-cases").startsWith(all.cases().size() + " case"));
+  }
+}
