@@ -112,19 +112,22 @@ final class QuestionSentence extends FlowPane {
   @Nullable Question question() {
     String name = scan.getValue();
     CaseMoment when = moments.get(moment.getValue());
+    if (when == null) {
+      return null;
+    }
     return workspace.desk().scans().stream()
         .filter(one -> one.name().equals(name))
         .findFirst()
-        .filter(one -> when != null)
-        .map(
-            one ->
-                new Question(
-                    one,
-                    when,
-                    side.getValue().equals(LONG) ? 1 : -1,
-                    new Question.Costs(
-                        workspace.review().settings().fees(), Question.Costs.USUAL_POSITION)))
+        .map(one -> new Question(one, when, direction(), costs()))
         .orElse(null);
+  }
+
+  private int direction() {
+    return side.getValue().equals(LONG) ? 1 : -1;
+  }
+
+  private Question.Costs costs() {
+    return new Question.Costs(workspace.review().settings().fees(), Question.Costs.USUAL_POSITION);
   }
 
   /** How many of the newest sessions are asked. */
