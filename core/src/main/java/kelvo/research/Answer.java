@@ -187,6 +187,21 @@ public record Answer(
     return others.isEmpty() ? mean : mean - mean(others, until);
   }
 
+  /** The cases in the last third of the dates, those of {@link #since}. */
+  public List<ResearchCase> lastThird() {
+    List<ResearchCase> known =
+        cases.stream().filter(one -> !Double.isNaN(one.result(until))).toList();
+    return since(known, lastThird(known));
+  }
+
+  /** The cases with a known result from one bound up to another, both included, the least first. */
+  public List<ResearchCase> between(double least, double most) {
+    return cases.stream()
+        .filter(one -> one.result(until) >= least && one.result(until) <= most)
+        .sorted(Comparator.comparingDouble(one -> one.result(until)))
+        .toList();
+  }
+
   /** Where the edge lies, in a sentence or two. */
   public String words() {
     if (figures.cases() == 0) {

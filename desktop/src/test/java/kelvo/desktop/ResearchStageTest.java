@@ -12,6 +12,7 @@ import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
+import javafx.scene.layout.HBox;
 import javafx.stage.Stage;
 import kelvo.desktop.grid.Grid;
 import kelvo.desktop.research.ResearchStage;
@@ -150,5 +151,20 @@ class ResearchStageTest {
     until(() -> text(robot, "#listed-cases").startsWith(expected + " case"));
     robot.type(KeyCode.ESCAPE);
     until(() -> text(robot, "#listed-cases").startsWith(all.cases().size() + " case"));
+  }
+
+  @Test
+  void eachFigureListsTheCasesThatItIsMadeOf(FxRobot robot) {
+    Answer all = answer(scan(0), 1);
+    List<Node> figures = List.copyOf(robot.lookup("#answer-figures").<HBox>query().getChildren());
+
+    robot.clickOn(figures.get(0));
+    until(() -> cases(robot).rows().size() == all.figures().won());
+    assertThat(text(robot, "#listed-cases")).contains(": won");
+    robot.clickOn(figures.get(3));
+    until(() -> text(robot, "#listed-cases").contains("the best three"));
+    assertThat(cases(robot).rows()).hasSize(Math.min(3, all.figures().won()));
+    robot.clickOn(figures.get(1));
+    until(() -> cases(robot).rows().size() == all.cases().size());
   }
 }

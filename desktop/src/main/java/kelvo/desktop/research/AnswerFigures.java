@@ -2,22 +2,33 @@ package kelvo.desktop.research;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.BiConsumer;
+import java.util.function.Supplier;
 import javafx.scene.layout.HBox;
 import kelvo.desktop.theme.FigureCell;
 import kelvo.desktop.theme.Numbers;
 import kelvo.desktop.theme.Tone;
 import kelvo.research.Answer;
+import kelvo.research.ResearchCase;
 import kelvo.research.ResultFigures;
 import kelvo.research.Sample;
 
-/** The six figures of an answer. */
+/** The six figures of an answer; a click on one lists the cases that it is made of. */
 final class AnswerFigures extends HBox {
   private static final int FIGURES = 6;
+  private static final int BEST = 3;
   private static final double PERCENT = 100;
 
   private final List<FigureCell> cells = new ArrayList<>();
+  private final BiConsumer<List<ResearchCase>, String> onPick;
 
-  AnswerFigures() {
+  /**
+   * No figures yet.
+   *
+   * @param onPick takes the cases of a figure, and what they are; nothing for all of them
+   */
+  AnswerFigures(BiConsumer<List<ResearchCase>, String> onPick) {
+    this.onPick = onPick;
     setId("answer-figures");
     getStyleClass().addAll("card", "divided", "figure-row");
     for (int i = 0; i < FIGURES; i++) {
@@ -27,8 +38,12 @@ final class AnswerFigures extends HBox {
     clear();
   }
 
-  void clear() {
+  private void clear() {
     cells.forEach(cell -> cell.tell(" ", "", " ", ""));
+  }
+
+  private void picks(int place, Supplier<List<ResearchCase>> made, String what) {
+    cells.get(place).setOnMouseClicked(e -> onPick.accept(made.get(), what));
   }
 
   void show(Answer answer) {
@@ -100,6 +115,20 @@ final class AnswerFigures extends HBox {
         "of " + answer.since().cases(),
         "The mean of the cases in the last third of the dates.",
         Tone.ofMoney(answer.since().mean().mean()));
+    picks(0, () -> answer.between(Double.MIN_VALUE, Double.POSITIVE_INFINITY), "won");
+    picks(1, answer::cases, "");
+    picks(
+        2,
+        () -> answer.between(Double.NEGATIVE_INFINITY, all.oneInTwenty()),
+        "the worst one in twenty");
+    picks(3, () -> best(answer), "the best three");
+    picks(4, answer::cases, "");
+    picks(5, answer::lastThird, "in the last third of the dates");
+  }
+
+  private static List<ResearchCase> best(Answer answer) {
+    List<ResearchCase> won = answer.between(Double.MIN_VALUE, Double.POSITIVE_INFINITY);
+    return won.subList(Math.max(0, won.size() - BEST), won.size());
   }
 
   static String percent(double part) {

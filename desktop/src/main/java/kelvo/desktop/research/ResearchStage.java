@@ -55,7 +55,7 @@ public final class ResearchStage extends BorderPane implements DayStage {
   private final LatestAnswer found;
   private final LatestAnswer answers;
   private final QuestionSentence sentence;
-  private final AnswerFigures figures = new AnswerFigures();
+  private final AnswerFigures figures = new AnswerFigures(this::list);
   private final Label edge = new Label();
   private final ResultsByHorizon distributions;
   private final ComboBox<String> leftCut = new ComboBox<>();
