@@ -84,7 +84,12 @@ final class CaseResults {
     return spread;
   }
 
-  /** What an entry came to at each horizon. */
+  /** What an entry comes to at each horizon. */
+  Course course(Entry entry, int direction) {
+    return new Course(entry, direction);
+  }
+
+  /** An entry and what it came to at each horizon. */
   final class Course {
     private final Entry entry;
     private final int direction;
@@ -93,7 +98,7 @@ final class CaseResults {
     private final List<Double> worst = new ArrayList<>();
     private boolean gone;
 
-    Course(Entry entry, int direction) {
+    private Course(Entry entry, int direction) {
       this.entry = entry;
       this.direction = direction;
       for (Held until : Held.values()) {

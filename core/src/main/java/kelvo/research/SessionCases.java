@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -72,7 +73,7 @@ public final class SessionCases {
               id -> new CaseResults(session, id, close(state), later, question.costs()));
       CaseResults.Entry entry = results.entryAfter(one.at(), question.direction());
       if (entry != null) {
-        cases.add(made(one, entry, results.new Course(entry, question.direction())));
+        cases.add(made(one, entry, results.course(entry, question.direction())));
       }
     }
     progress.done(1);
@@ -109,28 +110,18 @@ public final class SessionCases {
     return played(
         (replay, hit) -> {
           if (hit.at() >= from && seen.add(hit.security())) {
-            find(replay.state(hit.security()), hit.at());
+            found.add(at(replay.state(hit.security()), hit.at()));
           }
         });
   }
 
+  /** Where moves begin is known once all hits are. */
   private TapeReplay moves(long gap) {
-    List<Hit> hits = new ArrayList<>();
-    List<Found> ofHits = new ArrayList<>();
+    Map<Hit, Found> byHit = new LinkedHashMap<>();
     TapeReplay replay =
-        played(
-            (playing, hit) -> {
-              hits.add(hit);
-              find(playing.state(hit.security()), hit.at());
-              ofHits.add(found.removeLast());
-            });
-    Set<Hit> first = new HashSet<>();
-    Moves.of(session, hits, gap, DayTime.LAST).forEach(move -> first.add(move.hits().getFirst()));
-    for (int i = 0; i < hits.size(); i++) {
-      if (first.contains(hits.get(i))) {
-        found.add(ofHits.get(i));
-      }
-    }
+        played((playing, hit) -> byHit.put(hit, at(playing.state(hit.security()), hit.at())));
+    Moves.of(session, List.copyOf(byHit.keySet()), gap, DayTime.LAST)
+        .forEach(move -> found.add(byHit.get(move.hits().getFirst())));
     return replay;
   }
 
@@ -155,22 +146,22 @@ public final class SessionCases {
     ScanCheck check = new ScanCheck(question.scan(), session);
     for (SymbolState state : replay.states()) {
       if (state.lastPrice() != Price.NONE && check.holds(state, time, replay.phase())) {
-        find(state, time);
+        found.add(at(state, time));
       }
     }
     replay.runTo(DayTime.LAST);
     return replay;
   }
 
-  private void find(SymbolState state, long at) {
+  private Found at(SymbolState state, long moment) {
     Map<Cut, String> cells = new EnumMap<>(Cut.class);
     cuts.forEach(
         (cut, reader) -> {
-          String cell = reader.of(state, at);
+          String cell = reader.of(state, moment);
           if (!cell.isEmpty()) {
             cells.put(cut, cell);
           }
         });
-    found.add(new Found(state.id(), at, cells));
+    return new Found(state.id(), moment, cells);
   }
 }

@@ -26,6 +26,10 @@ import kelvo.journal.DayBook;
 import kelvo.journal.Remark;
 import kelvo.journal.Subject;
 import kelvo.player.SessionRun;
+import kelvo.research.CaseMoment;
+import kelvo.research.Held;
+import kelvo.research.Question;
+import kelvo.research.ResearchCase;
 import kelvo.review.DayReview;
 import kelvo.review.ReviewSettings;
 import kelvo.rule.RuleSentence;
@@ -36,6 +40,7 @@ import kelvo.time.DayTime;
 import kelvo.trackrecord.CalendarDay;
 import kelvo.trackrecord.PastReview;
 import kelvo.trackrecord.TrackRecord;
+import kelvo.trade.Fees;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -90,6 +95,38 @@ class PastSessionsTest {
       assertThat(reviews.get(1).review().scans()).isEqualTo(alone.scans());
       assertThat(reviews.get(1).review().figures()).isEqualTo(alone.figures());
       assertThat(reviews.get(1).review().all()).isEqualTo(alone.all());
+    }
+  }
+
+  /** The newest session stands for the one that is open: its daily bar is not looked at. */
+  @Test
+  void aQuestionOfResearchIsPlayedOnceAndNothingLaterIsLookedAt() {
+    Question question =
+        new Question(
+            SCANS.getFirst(),
+            new CaseMoment.FirstHit(DayTime.FIRST),
+            1,
+            new Question.Costs(Fees.NONE, Question.Costs.USUAL_POSITION));
+    try (Ledger ledger = Ledger.readOnly(other.resolve("none"))) {
+      PastSessions past = past(ledger);
+      List<LocalDate> dates = past.recorded();
+      LocalDate newest = dates.getLast();
+      List<ResearchCase> cases = past.cases(dates, question, newest, one -> {}, Progress.NONE);
+      List<ResearchCase> again = past.cases(dates, question, newest, one -> {}, Progress.NONE);
+
+      assertThat(cases).hasSizeGreaterThan(4);
+      assertThat(cases).extracting(ResearchCase::date).isSorted();
+      for (int i = 0; i < cases.size(); i++) {
+        assertThat(again.get(i)).isSameAs(cases.get(i));
+      }
+      LocalDate before = dates.get(dates.size() - 2);
+      assertThat(cases)
+          .filteredOn(one -> one.date().equals(before))
+          .allMatch(one -> Double.isNaN(one.result(Held.NEXT_CLOSE)));
+      assertThat(cases)
+          .filteredOn(one -> one.date().isBefore(before))
+          .isNotEmpty()
+          .noneMatch(one -> Double.isNaN(one.result(Held.NEXT_CLOSE)));
     }
   }
 

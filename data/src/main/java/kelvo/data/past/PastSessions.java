@@ -58,10 +58,14 @@ public final class PastSessions {
   /** By date: the scan that was played alone last. */
   private final Map<LocalDate, PlayedAlone> asTheyWere = new ConcurrentHashMap<>();
 
-  /** What sessions were asked for research. */
-  private final Map<Asked, List<ResearchCase>> answered = new ConcurrentHashMap<>();
+  /** By date: what was asked last for research. */
+  private final Map<LocalDate, Answered> answered = new ConcurrentHashMap<>();
 
-  private record Asked(LocalDate date, Question question, LocalDate before) {}
+  private record Answered(Question question, LocalDate before, List<ResearchCase> cases) {
+    boolean isOf(Question asked, LocalDate known) {
+      return question.equals(asked) && before.equals(known);
+    }
+  }
 
   private record Played(Program program, List<Hit> hits) {}
 
@@ -221,13 +225,16 @@ public final class PastSessions {
 
   private List<ResearchCase> cases(
       LocalDate date, Question question, LocalDate before, Progress going) {
-    Asked asked = new Asked(date, question, before);
-    List<ResearchCase> known = answered.get(asked);
-    if (known == null) {
-      known = SessionCases.of(session(date), question, data().daysAfter(date, before), going);
-      answered.put(asked, known);
+    Answered known = answered.get(date);
+    if (known == null || !known.isOf(question, before)) {
+      known =
+          new Answered(
+              question,
+              before,
+              SessionCases.of(session(date), question, data().daysAfter(date, before), going));
+      answered.put(date, known);
     }
-    return known;
+    return known.cases();
   }
 
   /** Reads a session. */

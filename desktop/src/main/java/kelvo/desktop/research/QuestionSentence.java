@@ -4,6 +4,7 @@ import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Supplier;
 import javafx.collections.ListChangeListener;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
@@ -30,7 +31,7 @@ final class QuestionSentence extends FlowPane {
   private final ComboBox<String> sessions = new ComboBox<>();
   private final ComboBox<String> side = new ComboBox<>();
   private final ComboBox<String> until = new ComboBox<>();
-  private final Map<String, CaseMoment> moments = new LinkedHashMap<>();
+  private final Map<String, Supplier<CaseMoment>> moments = new LinkedHashMap<>();
   private final Map<String, Integer> lasts = new LinkedHashMap<>();
   private boolean filling;
 
@@ -41,12 +42,14 @@ final class QuestionSentence extends FlowPane {
     this.onChange = onChange;
     setId("question");
     getStyleClass().addAll("card", "part");
-    moments.put("first hits", new CaseMoment.FirstHit(DayTime.FIRST));
-    moments.put("first hits after 09:45", new CaseMoment.FirstHit(DayTime.of(9, 45)));
-    moments.put("begins a move with a hit", new CaseMoment.EveryMove(15 * DayTime.MINUTE));
-    moments.put("matches at the open", CaseMoment.At.OPEN);
-    moments.put("matches at 10:30", new CaseMoment.At(DayTime.of(10, 30)));
-    moments.put("matches at the close", new CaseMoment.At(SessionHours.USUAL_CLOSE));
+    moments.put("first hits", () -> new CaseMoment.FirstHit(DayTime.FIRST));
+    moments.put("first hits after 09:45", () -> new CaseMoment.FirstHit(DayTime.of(9, 45)));
+    moments.put(
+        "begins a move with a hit",
+        () -> new CaseMoment.EveryMove(workspace.review().settings().moveGap()));
+    moments.put("matches at the open", () -> CaseMoment.At.OPEN);
+    moments.put("matches at 10:30", () -> new CaseMoment.At(DayTime.of(10, 30)));
+    moments.put("matches at the close", () -> new CaseMoment.At(SessionHours.USUAL_CLOSE));
     lasts.put(ALL, Integer.MAX_VALUE);
     lasts.put("the last 20 sessions", 20);
     lasts.put("the last 60 sessions", 60);
@@ -111,14 +114,14 @@ final class QuestionSentence extends FlowPane {
   /** The question; null while there is no scan. */
   @Nullable Question question() {
     String name = scan.getValue();
-    CaseMoment when = moments.get(moment.getValue());
+    Supplier<CaseMoment> when = moments.get(moment.getValue());
     if (when == null) {
       return null;
     }
     return workspace.desk().scans().stream()
         .filter(one -> one.name().equals(name))
         .findFirst()
-        .map(one -> new Question(one, when, direction(), costs()))
+        .map(one -> new Question(one, when.get(), direction(), costs()))
         .orElse(null);
   }
 

@@ -68,6 +68,7 @@ public final class ResearchStage extends BorderPane implements DayStage {
   private final Button all = SmallButton.of("All cases", "Escape", this::listAll);
   private final Label working = new Label();
   private final Button stop = SmallButton.of("Stop", "What has been played is kept", this::stop);
+  private final Button goOn = SmallButton.of("Go on", "The other sessions", this::goOn);
   private Map<LocalDate, List<ResearchCase>> bySession = new TreeMap<>();
   private @Nullable Answer answer;
   private @Nullable Question asked;
@@ -114,9 +115,11 @@ public final class ResearchStage extends BorderPane implements DayStage {
     working.setId(WORKING.substring(1));
     working.getStyleClass().addAll("small", "faded");
     working.setMinWidth(USE_PREF_SIZE);
-    stop.setVisible(false);
-    all.setVisible(false);
-    HBox head = new HBox(8, listed, all, working, stop);
+    for (Button button : List.of(all, stop, goOn)) {
+      button.setVisible(false);
+      button.managedProperty().bind(button.visibleProperty());
+    }
+    HBox head = new HBox(8, listed, all, working, stop, goOn);
     head.setAlignment(Pos.CENTER_LEFT);
     head.getStyleClass().addAll("card", "part");
     return head;
@@ -215,6 +218,7 @@ public final class ResearchStage extends BorderPane implements DayStage {
     Map<LocalDate, List<ResearchCase>> into = new TreeMap<>();
     bySession = into;
     working.setText("reading");
+    goOn.setVisible(false);
     stop.setVisible(true);
     LocalDate today = workspace.day();
     int last = sentence.last();
@@ -259,7 +263,14 @@ public final class ResearchStage extends BorderPane implements DayStage {
   private void stop() {
     found.stop();
     over();
+    goOn.setVisible(true);
     answer();
+  }
+
+  /** Sessions that have been played are not played again. */
+  private void goOn() {
+    asked = null;
+    ask();
   }
 
   private void over() {
