@@ -24,6 +24,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import kelvo.desktop.grid.Grid;
 import kelvo.desktop.theme.FirstChoice;
+import kelvo.desktop.theme.IntervalRows;
 import kelvo.desktop.theme.SmallButton;
 import kelvo.desktop.workspace.DayStage;
 import kelvo.desktop.workspace.OtherDay;
@@ -50,6 +51,9 @@ public final class ResearchStage extends BorderPane implements DayStage {
   /** Where it says how many sessions are still to be played; empty when none is. */
   public static final String WORKING = "#playing-sessions";
 
+  private static final double NAME_WIDTH = 96;
+  private static final double COUNT_WIDTH = 58;
+
   private final Workspace workspace;
   private final ReadOnlyStringWrapper nextStep = new ReadOnlyStringWrapper("");
   private final LatestAnswer found;
@@ -60,8 +64,8 @@ public final class ResearchStage extends BorderPane implements DayStage {
   private final ResultsByHorizon distributions;
   private final ComboBox<String> leftCut = new ComboBox<>();
   private final ComboBox<String> rightCut = new ComboBox<>();
-  private final CellsView leftCells;
-  private final CellsView rightCells;
+  private final IntervalRows leftCells;
+  private final IntervalRows rightCells;
   private final Grid<ResearchCase> cases =
       new Grid<>("Cases", one -> one.date() + " " + one.symbol() + " " + one.at());
   private final Label listed = new Label();
@@ -82,8 +86,8 @@ public final class ResearchStage extends BorderPane implements DayStage {
     answers = workspace.latestAnswer("answering a question of research");
     sentence = new QuestionSentence(workspace, this::ask);
     distributions = new ResultsByHorizon(workspace.theme(), this::list);
-    leftCells = new CellsView(workspace.theme(), "left-cells", this::list);
-    rightCells = new CellsView(workspace.theme(), "right-cells", this::list);
+    leftCells = cells("left-cells", leftCut);
+    rightCells = cells("right-cells", rightCut);
     setId("research");
     edge.setId("edge");
     edge.setWrapText(true);
@@ -125,7 +129,25 @@ public final class ResearchStage extends BorderPane implements DayStage {
     return head;
   }
 
-  private BorderPane cut(ComboBox<String> choice, Cut first, CellsView cells) {
+  private IntervalRows cells(String id, ComboBox<String> cut) {
+    IntervalRows cells =
+        new IntervalRows(
+            workspace.theme(),
+            NAME_WIDTH,
+            COUNT_WIDTH,
+            "All cases are alike in this.",
+            place -> {
+              Answer now = answer;
+              if (now != null) {
+                list(cells(now, cut).get(place));
+              }
+            });
+    cells.setId(id);
+    cells.setAccessibleText("The mean result of each cell of a cut, with its interval");
+    return cells;
+  }
+
+  private BorderPane cut(ComboBox<String> choice, Cut first, IntervalRows cells) {
     choice.getItems().setAll(Arrays.stream(Cut.values()).map(Cut::words).toList());
     choice.getSelectionModel().select(first.ordinal());
     choice.setAccessibleText("By what the cases are told apart");
@@ -308,8 +330,8 @@ public final class ResearchStage extends BorderPane implements DayStage {
   private void showCells() {
     Answer now = answer;
     if (now != null) {
-      leftCells.show(cells(now, leftCut));
-      rightCells.show(cells(now, rightCut));
+      leftCells.show(cells(now, leftCut).stream().map(CellRows::of).toList());
+      rightCells.show(cells(now, rightCut).stream().map(CellRows::of).toList());
     }
   }
 

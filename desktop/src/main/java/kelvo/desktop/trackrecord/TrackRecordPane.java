@@ -4,6 +4,7 @@ import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -23,6 +24,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import kelvo.data.past.WantedHits;
+import kelvo.desktop.theme.IntervalRows;
 import kelvo.desktop.theme.SmallButton;
 import kelvo.desktop.workspace.OtherDay;
 import kelvo.desktop.workspace.Workspace;
@@ -54,6 +56,8 @@ public final class TrackRecordPane extends BorderPane {
   public static final String WORKING = "#reviewing-sessions";
 
   private static final String ALL = "all";
+  private static final double NAME_WIDTH = 128;
+  private static final double COUNT_WIDTH = 28;
 
   private final Workspace workspace;
   private final LatestAnswer calendars;
@@ -62,7 +66,7 @@ public final class TrackRecordPane extends BorderPane {
   private final CalendarView calendar;
   private final EquityView equity;
   private final LatenessView lateness;
-  private final ResultsView results;
+  private final IntervalRows results;
   private final SixFiguresRow six = new SixFiguresRow();
   private final ToggleGroup periods = new ToggleGroup();
   private final ComboBox<String> account = new ComboBox<>();
@@ -80,6 +84,7 @@ public final class TrackRecordPane extends BorderPane {
   private LocalDate date;
   private @Nullable ReviewedTrade chosen;
   private List<ReviewedTrade> trades = List.of();
+  private List<ResultRange> groups = List.of();
   private boolean filling;
 
   /** What the reviews that are kept were made by. */
@@ -110,7 +115,15 @@ public final class TrackRecordPane extends BorderPane {
     calendar = new CalendarView(workspace.theme(), date, this::choose, this::open);
     equity = new EquityView(workspace.theme(), this::pick);
     lateness = new LatenessView(workspace.theme(), this::pick);
-    results = new ResultsView(workspace.theme(), this::pick);
+    results =
+        new IntervalRows(
+            workspace.theme(),
+            NAME_WIDTH,
+            COUNT_WIDTH,
+            "No closed trades in this period.",
+            place -> pick(loudest(groups.get(place))));
+    results.setId("results");
+    results.setAccessibleText("The mean result of a trade, group by group, with its interval");
     setId("track-record");
     setTop(new VBox(head(back), six));
     SplitPane above = new SplitPane(calendar, equity);
@@ -390,12 +403,19 @@ public final class TrackRecordPane extends BorderPane {
         this::show);
   }
 
+  private static ReviewedTrade loudest(ResultRange group) {
+    return group.trades().stream()
+        .max(Comparator.comparingDouble(trade -> Math.abs(trade.result())))
+        .orElseThrow();
+  }
+
   private void show(Shown shown) {
     trades = shown.record().trades();
     six.show(shown.figures());
     equity.show(shown.equity());
     lateness.show(shown.record().trades());
-    results.show(shown.ranges());
+    groups = shown.ranges().stream().filter(range -> !range.trades().isEmpty()).toList();
+    results.show(groups.stream().map(GroupRows::of).toList());
     offer(account, List.copyOf(shown.whole().accounts()));
     offer(tag, List.copyOf(shown.whole().tags()));
   }
