@@ -32,10 +32,12 @@ public final class SessionCases {
   private final Session session;
   private final Question question;
   private final LaterDays later;
+  private final Progress progress;
   private final Map<Cut, Cut.Cells> cuts = new EnumMap<>(Cut.class);
   private final List<Found> found = new ArrayList<>();
 
-  private SessionCases(Session session, Question question, LaterDays later) {
+  private SessionCases(Session session, Question question, LaterDays later, Progress progress) {
+    this.progress = progress;
     this.session = session;
     this.question = question;
     this.later = later;
@@ -52,10 +54,10 @@ public final class SessionCases {
    */
   public static List<ResearchCase> of(
       Session session, Question question, LaterDays later, Progress progress) {
-    return new SessionCases(session, question, later).all(progress);
+    return new SessionCases(session, question, later, progress).all();
   }
 
-  private List<ResearchCase> all(Progress progress) {
+  private List<ResearchCase> all() {
     TapeReplay replay =
         switch (question.moment()) {
           case CaseMoment.FirstHit first -> firstHits(first.from());
@@ -136,7 +138,11 @@ public final class SessionCases {
             session,
             new Program(List.of(question.scan()), List.of()),
             hit -> heard.hit(playing[0], hit));
-    playing[0].runTo(DayTime.LAST);
+    // By the hour, so that it can be stopped.
+    for (long hour = DayTime.FIRST; hour <= DayTime.LAST; hour += DayTime.HOUR) {
+      playing[0].runTo(hour);
+      progress.done(PLAYED * (hour - DayTime.FIRST) / (DayTime.LAST - DayTime.FIRST));
+    }
     return playing[0];
   }
 

@@ -26,6 +26,7 @@ import kelvo.job.Progress;
 import kelvo.session.Session;
 import kelvo.time.DayTime;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.Timeout;
 import org.junit.jupiter.api.io.TempDir;
 
 /**
@@ -113,6 +114,7 @@ class FaultyLineTest {
   }
 
   @Test
+  @Timeout(value = 1, unit = TimeUnit.HOURS)
   void whatIsRecordedIsTheSameToTheByte() throws Exception {
     DemoFolder.write(
         original, new DemoSize(120, 60, 12_000, DemoSize.SESSION), DemoFolder.SEED, Progress.NONE);

@@ -214,9 +214,8 @@ public final class ResearchStage extends BorderPane implements DayStage {
   @Override
   public void shown() {
     seen = true;
-    if (asked == null) {
-      ask();
-    }
+    // Fees or bounds may be others than when it was seen last.
+    ask();
   }
 
   /** Asks about the finds of another scan. */
