@@ -77,7 +77,12 @@ public record ResultFigures(
         largestFall(results));
   }
 
-  static SortedMap<LocalDate, double[]> bySession(List<ResearchCase> cases, Held until) {
+  /** The share of the cases that won, per cent; NaN without any. */
+  public double wonPercent() {
+    return cases == 0 ? Double.NaN : 100.0 * won / cases;
+  }
+
+  private static SortedMap<LocalDate, double[]> bySession(List<ResearchCase> cases, Held until) {
     SortedMap<LocalDate, List<Double>> lists = new TreeMap<>();
     cases.forEach(
         one -> lists.computeIfAbsent(one.date(), d -> new ArrayList<>()).add(one.result(until)));

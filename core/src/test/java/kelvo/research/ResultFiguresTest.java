@@ -33,6 +33,7 @@ class ResultFiguresTest {
     assertThat(figures.sessions()).isEqualTo(4);
     assertThat(figures.symbols()).isEqualTo(8);
     assertThat(figures.won()).isEqualTo(4);
+    assertThat(figures.wonPercent()).isEqualTo(50);
     assertThat(figures.mean().mean()).isCloseTo(0.005, EXACT);
     assertThat(figures.profitFactor()).isCloseTo(0.11 / 0.07, EXACT);
     assertThat(figures.bestThree()).isCloseTo(0.10 / 0.11, EXACT);

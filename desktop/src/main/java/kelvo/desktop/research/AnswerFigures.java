@@ -52,7 +52,7 @@ final class AnswerFigures extends HBox {
     tell(
         0,
         answer.question().direction() > 0 ? "rose, after costs" : "fell, after costs",
-        n == 0 ? "" : Math.round(PERCENT * all.won() / n) + "%",
+        n == 0 ? "" : Math.round(all.wonPercent()) + "%",
         n == 0
             ? "no case"
             : "of "

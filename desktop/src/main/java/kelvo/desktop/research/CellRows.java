@@ -13,9 +13,7 @@ final class CellRows {
   static IntervalRows.Row of(CutCell cell) {
     return new IntervalRows.Row(
         cell.name(),
-        Math.round(100.0 * cell.figures().won() / cell.figures().cases())
-            + "% of "
-            + cell.figures().cases(),
+        Math.round(cell.figures().wonPercent()) + "% of " + cell.figures().cases(),
         cell.figures().mean().mean(),
         cell.figures().mean().low(),
         cell.figures().mean().high(),

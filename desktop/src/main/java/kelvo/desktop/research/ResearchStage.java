@@ -38,6 +38,7 @@ import kelvo.research.CutCell;
 import kelvo.research.Held;
 import kelvo.research.Question;
 import kelvo.research.ResearchCase;
+import kelvo.research.ResultBars;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -78,6 +79,9 @@ public final class ResearchStage extends BorderPane implements DayStage {
   private @Nullable Question asked;
   private int askedSessions;
   private boolean seen;
+
+  /** What is worked out behind the window. */
+  private record Shown(Answer answer, List<ResultBars> bars) {}
 
   /** Nothing is asked before it is seen. */
   public ResearchStage(Workspace workspace) {
@@ -307,10 +311,16 @@ public final class ResearchStage extends BorderPane implements DayStage {
       return;
     }
     List<ResearchCase> known = bySession.values().stream().flatMap(List::stream).toList();
-    answers.ask(progress -> Answer.of(question, until, known), this::show);
+    answers.ask(
+        progress ->
+            new Shown(
+                Answer.of(question, until, known),
+                ResultsByHorizon.SHOWN.stream().map(held -> ResultBars.of(known, held)).toList()),
+        this::show);
   }
 
-  private void show(Answer now) {
+  private void show(Shown shown) {
+    Answer now = shown.answer();
     answer = now;
     figures.show(now);
     if (!now.cases().isEmpty()) {
@@ -318,7 +328,7 @@ public final class ResearchStage extends BorderPane implements DayStage {
     } else if (!stop.isVisible()) {
       edge.setText("Nothing was found in these sessions; ask about another scan or moment.");
     }
-    distributions.show(now.cases());
+    distributions.show(shown.bars());
     showCells();
     listAll();
     nextStep.set(

@@ -12,22 +12,19 @@ import kelvo.desktop.theme.Theme;
 import kelvo.desktop.theme.Tone;
 import kelvo.research.Held;
 import kelvo.research.ResearchCase;
+import kelvo.research.ResultBars;
 
 /** How the results lie at four horizons, all at one scale; a click picks the cases of a bar. */
 final class ResultsByHorizon extends Painted {
-  private static final List<Held> SHOWN =
+  /** The horizons that are shown. */
+  static final List<Held> SHOWN =
       List.of(Held.QUARTER_HOUR, Held.HOUR, Held.CLOSE, Held.NEXT_CLOSE);
-  private static final int BARS = 30;
-
-  /** The scale ends here; what lies beyond stands in the last bar of its side. */
-  private static final double ENDS = 0.15;
 
   private static final double HEAD = 22;
   private static final double FOOT = 18;
   private static final double EDGE = 12;
 
-  private List<ResearchCase> cases = List.of();
-  private final int[][] counts = new int[SHOWN.size()][BARS];
+  private List<ResultBars> pictures = List.of();
   private int most;
 
   /**
@@ -45,33 +42,17 @@ final class ResultsByHorizon extends Painted {
         e -> {
           int picture = picture(e);
           int bar = bar(e);
-          if (bar >= 0 && counts[picture][bar] > 0) {
-            onPick.accept(of(picture, bar), words(picture, bar));
+          if (bar >= 0 && !pictures.get(picture).bars().get(bar).isEmpty()) {
+            onPick.accept(pictures.get(picture).bars().get(bar), pictures.get(picture).words(bar));
           }
         });
   }
 
-  void show(List<ResearchCase> all) {
-    cases = all;
-    most = 0;
-    for (int picture = 0; picture < SHOWN.size(); picture++) {
-      for (int bar = 0; bar < BARS; bar++) {
-        counts[picture][bar] = of(picture, bar).size();
-        most = Math.max(most, counts[picture][bar]);
-      }
-    }
+  /** Shows the results at each of {@link #SHOWN}. */
+  void show(List<ResultBars> others) {
+    pictures = List.copyOf(others);
+    most = pictures.stream().mapToInt(ResultBars::most).max().orElse(0);
     repaint();
-  }
-
-  private List<ResearchCase> of(int picture, int bar) {
-    return cases.stream()
-        .filter(one -> !Double.isNaN(one.result(SHOWN.get(picture))))
-        .filter(one -> barOf(one.result(SHOWN.get(picture))) == bar)
-        .toList();
-  }
-
-  private static int barOf(double result) {
-    return (int) Math.clamp(Math.floor((result + ENDS) / (2 * ENDS) * BARS), 0, BARS - 1);
   }
 
   private double width() {
@@ -79,7 +60,7 @@ final class ResultsByHorizon extends Painted {
   }
 
   private double step() {
-    return (width() - 2 * EDGE) / BARS;
+    return (width() - 2 * EDGE) / ResultBars.COUNT;
   }
 
   private int picture(MouseEvent event) {
@@ -88,50 +69,37 @@ final class ResultsByHorizon extends Painted {
 
   /** The bar under the pointer; -1 beside all of them. */
   private int bar(MouseEvent event) {
+    if (pictures.isEmpty()) {
+      return -1;
+    }
     double x = event.getX() - picture(event) * width() - EDGE;
     int bar = (int) Math.floor(x / step());
-    return bar >= 0 && bar < BARS ? bar : -1;
+    return bar >= 0 && bar < ResultBars.COUNT ? bar : -1;
   }
 
   private String words(MouseEvent event) {
     int bar = bar(event);
-    return bar < 0 ? "" : words(picture(event), bar);
-  }
-
-  private String words(int picture, int bar) {
-    double from = 100 * (2 * ENDS * bar / BARS - ENDS);
-    double to = 100 * (2 * ENDS * (bar + 1) / BARS - ENDS);
-    String between =
-        bar == 0
-            ? "below %+.0f%%".formatted(to)
-            : bar == BARS - 1
-                ? "%+.0f%% or more".formatted(from)
-                : "from %+.0f%% to %+.0f%%".formatted(from, to);
-    return counts[picture][bar] + " by " + SHOWN.get(picture).words() + " " + between;
+    return bar < 0 ? "" : pictures.get(picture(event)).words(bar);
   }
 
   @Override
   protected void paint(GraphicsContext g, Theme look) {
     double bottom = getHeight() - FOOT;
-    for (int picture = 0; picture < SHOWN.size(); picture++) {
-      double left = picture * width() + EDGE;
-      double right = (picture + 1) * width() - EDGE;
-      int known = 0;
-      int won = 0;
-      for (ResearchCase one : cases) {
-        double result = one.result(SHOWN.get(picture));
-        known += Double.isNaN(result) ? 0 : 1;
-        won += result > 0 ? 1 : 0;
-      }
+    for (int place = 0; place < pictures.size(); place++) {
+      ResultBars picture = pictures.get(place);
+      double left = place * width() + EDGE;
+      double right = (place + 1) * width() - EDGE;
       g.setFill(look.colour(Tone.INK));
       g.setTextAlign(TextAlignment.LEFT);
-      g.fillText(SHOWN.get(picture).words(), left, 10);
+      g.fillText(picture.until().words(), left, 10);
       g.setFill(look.colour(Tone.FADED));
       g.setTextAlign(TextAlignment.RIGHT);
-      g.fillText(known == 0 ? "" : Math.round(100.0 * won / known) + "% won", right, 10);
-      for (int bar = 0; bar < BARS; bar++) {
-        double height = most == 0 ? 0 : (bottom - HEAD) * counts[picture][bar] / most;
-        g.setFill(look.colour(bar < BARS / 2 ? Tone.BAD : Tone.GOOD).deriveColor(0, 1, 1, 0.75));
+      g.fillText(picture.known() == 0 ? "" : Math.round(picture.wonPercent()) + "% won", right, 10);
+      for (int bar = 0; bar < ResultBars.COUNT; bar++) {
+        int count = picture.bars().get(bar).size();
+        double height = most == 0 ? 0 : (bottom - HEAD) * count / most;
+        g.setFill(
+            look.colour(bar < ResultBars.ENDS ? Tone.BAD : Tone.GOOD).deriveColor(0, 1, 1, 0.75));
         g.fillRect(left + bar * step(), bottom - height, Math.max(1, step() - 1), height);
       }
       double middle = Math.round((left + right) / 2) + 0.5;
@@ -143,9 +111,9 @@ final class ResultsByHorizon extends Painted {
       g.strokeLine(left, bottom + 0.5, right, bottom + 0.5);
       g.setFill(look.colour(Tone.FADED));
       g.setTextAlign(TextAlignment.LEFT);
-      g.fillText("-15%", left, bottom + 9);
+      g.fillText("-" + ResultBars.ENDS + "%", left, bottom + 9);
       g.setTextAlign(TextAlignment.RIGHT);
-      g.fillText("+15%", right, bottom + 9);
+      g.fillText("+" + ResultBars.ENDS + "%", right, bottom + 9);
     }
   }
 }
