@@ -3,7 +3,9 @@ package kelvo.cli;
 import java.time.LocalDate;
 import java.util.List;
 import kelvo.data.past.PastSessions;
+import kelvo.data.past.SessionsAsked;
 import kelvo.job.Progress;
+import kelvo.research.Question;
 import kelvo.trackrecord.TrackRecord;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Option;
@@ -22,8 +24,18 @@ final class RecordedSessions {
   @Option(names = "--last", paramLabel = "N", description = "only the newest N of them")
   int last = Integer.MAX_VALUE;
 
-  /** Those of a folder, oldest first; at least one. */
+  /** Those of a folder with prints, oldest first; at least one. */
   List<LocalDate> of(FolderArguments arguments) {
+    return wanted(arguments, new SessionsAsked(arguments.data().sessionDates(), List.of(), ""))
+        .dates();
+  }
+
+  /** Those of a folder that a question can be put to, oldest first; at least one. */
+  SessionsAsked of(FolderArguments arguments, PastSessions past, Question question) {
+    return wanted(arguments, past.asked(question));
+  }
+
+  private SessionsAsked wanted(FolderArguments arguments, SessionsAsked all) {
     LocalDate first = from == null ? LocalDate.MIN : from;
     LocalDate newest = to == null ? LocalDate.MAX : to;
     if (first.isAfter(newest)) {
@@ -33,17 +45,19 @@ final class RecordedSessions {
     if (last < 1) {
       throw new IllegalArgumentException("--last " + last + ": expected 1 or more");
     }
-    List<LocalDate> recorded = arguments.data().sessionDates();
-    List<LocalDate> within =
-        recorded.stream().filter(date -> !date.isBefore(first) && !date.isAfter(newest)).toList();
-    List<LocalDate> wanted = within.subList(Math.max(0, within.size() - last), within.size());
-    if (wanted.isEmpty()) {
+    SessionsAsked wanted =
+        all.only(date -> !date.isBefore(first) && !date.isAfter(newest)).newest(last);
+    if (wanted.dates().isEmpty()) {
       throw new DataAtFault(
           arguments.folder
               + " has no session there; "
-              + (recorded.isEmpty()
+              + (wanted.leftOut().isEmpty() ? "" : wanted.words() + " ")
+              + (all.dates().isEmpty()
                   ? "expected a folder sessions/DATE with trades.csv"
-                  : "its sessions are of " + recorded.getFirst() + " to " + recorded.getLast()));
+                  : "its sessions are of "
+                      + all.dates().getFirst()
+                      + " to "
+                      + all.dates().getLast()));
     }
     return wanted;
   }

@@ -9,6 +9,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.concurrent.Callable;
+import kelvo.data.past.SessionsAsked;
 import kelvo.data.report.ResearchTables;
 import kelvo.research.Answer;
 import kelvo.research.CaseMoment;
@@ -78,10 +79,11 @@ final class ResearchCommand implements Callable<Integer> {
   public Integer call() {
     Question question = question();
     Held until = Held.of(held);
-    List<LocalDate> dates = sessions.of(arguments);
+    SessionsAsked asked = arguments.past(past -> sessions.of(arguments, past, question));
     TextProgress progress = new TextProgress(arguments.terminal(), "Playing sessions");
     List<ResearchCase> cases =
-        arguments.past(past -> past.cases(dates, question, LocalDate.MAX, one -> {}, progress));
+        arguments.past(
+            past -> past.cases(asked.dates(), question, LocalDate.MAX, one -> {}, progress));
     arguments.tellFaults();
     Answer answer = Answer.of(question, until, cases);
     if (out == null) {
@@ -89,7 +91,7 @@ final class ResearchCommand implements Callable<Integer> {
     } else {
       writeAll(out, question, answer);
     }
-    tell(answer, dates);
+    tell(answer, asked);
     return arguments.exitCode();
   }
 
@@ -148,7 +150,7 @@ final class ResearchCommand implements Callable<Integer> {
     }
   }
 
-  private void tell(Answer answer, List<LocalDate> dates) {
+  private void tell(Answer answer, SessionsAsked asked) {
     long assumed = answer.cases().stream().filter(ResearchCase::spreadAssumed).count();
     arguments
         .terminal()
@@ -156,13 +158,16 @@ final class ResearchCommand implements Callable<Integer> {
         .println(
             answer.question().words()
                 + ", from "
-                + dates.getFirst()
+                + asked.dates().getFirst()
                 + " to "
-                + dates.getLast()
+                + asked.dates().getLast()
                 + ", until "
                 + answer.until().phrase()
                 + ": "
                 + answer.words());
+    if (!asked.leftOut().isEmpty()) {
+      arguments.terminal().err().println(asked.words());
+    }
     if (assumed > 0) {
       arguments
           .terminal()

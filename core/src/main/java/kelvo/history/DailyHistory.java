@@ -42,14 +42,17 @@ public final class DailyHistory {
         session);
   }
 
-  /** The bars of {@code asTraded} after {@code session}, in the shares of that session. */
-  public static DailyBarList after(
-      LocalDate session, DailyBarList asTraded, List<CorporateAction> splits) {
-    return DailyBarList.of(
-        asTraded.stream()
-            .skip(asTraded.countBefore(session.plusDays(1)))
-            .map(bar -> adjusted(bar, 1 / ratioBetween(session, bar.date(), splits)))
-            .toList());
+  /**
+   * The first bars of {@code asTraded} after {@code session}, in the shares of that session.
+   *
+   * @param most how many at most
+   */
+  public static List<DailyBar> after(
+      LocalDate session, DailyBarList asTraded, List<CorporateAction> splits, int most) {
+    int from = asTraded.countBefore(session.plusDays(1));
+    return asTraded.subList(from, Math.min(asTraded.size(), from + most)).stream()
+        .map(bar -> adjusted(bar, 1 / ratioBetween(session, bar.date(), splits)))
+        .toList();
   }
 
   private static DailyBar adjusted(DailyBar bar, double ratio) {

@@ -20,12 +20,12 @@ public record MinuteCounts(
   }
 
   /** The first row of a symbol by its place in the list. */
-  int start(int place) {
+  public int start(int place) {
     return place == 0 ? 0 : end(place - 1);
   }
 
   /** The row after the last of a symbol. */
-  int end(int place) {
+  public int end(int place) {
     return ends.getAtIndex(ValueLayout.JAVA_INT, place);
   }
 

@@ -1,18 +1,21 @@
 package kelvo.research;
 
 import java.time.DayOfWeek;
+import java.time.LocalDate;
 import java.time.YearMonth;
 import java.time.format.TextStyle;
 import java.util.Arrays;
 import java.util.Comparator;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Stream;
 import kelvo.field.Field;
 import kelvo.field.FieldCatalogue;
-import kelvo.session.Session;
-import kelvo.state.SymbolState;
+import kelvo.field.Values;
+import kelvo.state.Subject;
 
 /** By what the cases of a question are told apart, as they stood at their moment. */
 public enum Cut {
@@ -34,9 +37,9 @@ public enum Cut {
   HALTED("halted", "halts today", 1, "not before", "before"),
   WEEKDAY("weekday") {
     @Override
-    Cells in(Session session) {
-      String day = day(session.hours().date().getDayOfWeek());
-      return (state, at) -> day;
+    public Cells in(LocalDate date, Values values) {
+      String day = day(date.getDayOfWeek());
+      return (subject, at) -> day;
     }
 
     @Override
@@ -46,15 +49,15 @@ public enum Cut {
   },
   MONTH("month") {
     @Override
-    Cells in(Session session) {
-      String month = YearMonth.from(session.hours().date()).toString();
-      return (state, at) -> month;
+    public Cells in(LocalDate date, Values values) {
+      String month = YearMonth.from(date).toString();
+      return (subject, at) -> month;
     }
   },
   PHASE("phase") {
     @Override
-    Cells in(Session session) {
-      return (state, at) -> session.phases().at(at).name();
+    public Cells in(LocalDate date, Values values) {
+      return (subject, at) -> values.phases().at(at).name();
     }
   },
   SECTOR("sector", "sector"),
@@ -68,8 +71,9 @@ public enum Cut {
 
   /** Tells in which cell a security is at a moment; empty when it cannot be told. */
   @FunctionalInterface
-  interface Cells {
-    String of(SymbolState state, long at);
+  public interface Cells {
+    /** The cell's name; empty when it cannot be told. */
+    String of(Subject subject, long at);
   }
 
   /**
@@ -103,15 +107,40 @@ public enum Cut {
     return words;
   }
 
-  /** Tells the cells of a session's securities. */
-  Cells in(Session session) {
-    return switch (FieldCatalogue.find(field).orElseThrow()) {
-      case Field.Word word -> word::of;
+  /** The field that tells the cells; empty when none is asked. */
+  public Optional<Field> field() {
+    return FieldCatalogue.find(field);
+  }
+
+  /**
+   * Tells the cells of securities on a date.
+   *
+   * @param values of the session, which know its field
+   */
+  public Cells in(LocalDate date, Values values) {
+    return switch (field().orElseThrow()) {
+      case Field.Word word -> {
+        Values.Words words = values.words(word);
+        yield words::of;
+      }
       case Field.Number number -> {
-        Field.Reading reading = number.bind(session);
-        yield (state, at) -> cell(reading.at(state, at));
+        Values.Numbers numbers = values.numbers(number);
+        yield (subject, at) -> cell(numbers.of(subject, at));
       }
     };
+  }
+
+  /** In which cells a security is at a moment, by those cuts that can be told. */
+  public static Map<Cut, String> cells(Map<Cut, Cells> cuts, Subject subject, long at) {
+    Map<Cut, String> cells = new EnumMap<>(Cut.class);
+    cuts.forEach(
+        (cut, reader) -> {
+          String cell = reader.of(subject, at);
+          if (!cell.isEmpty()) {
+            cells.put(cut, cell);
+          }
+        });
+    return cells;
   }
 
   private String cell(double value) {

@@ -39,6 +39,28 @@ public record ResearchCase(
     cells = Map.copyOf(cells);
   }
 
+  /** A case with what came of it. */
+  public static ResearchCase of(
+      LocalDate date,
+      String symbol,
+      long at,
+      CasePath.Entry entry,
+      CaseResults results,
+      Map<Cut, String> cells) {
+    return new ResearchCase(
+        date,
+        symbol,
+        at,
+        entry.at(),
+        entry.price(),
+        entry.spreadAssumed(),
+        results.results(),
+        results.best(),
+        results.worst(),
+        results.isGone(),
+        cells);
+  }
+
   /** The part won by then; NaN when it cannot be known. */
   public double result(Held until) {
     return results.get(until.ordinal());

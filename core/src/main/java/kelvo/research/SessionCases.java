@@ -8,6 +8,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import kelvo.field.StateValues;
+import kelvo.field.Values;
 import kelvo.hit.Hit;
 import kelvo.hit.Program;
 import kelvo.hit.ScanEngine;
@@ -41,8 +43,9 @@ public final class SessionCases {
     this.session = session;
     this.question = question;
     this.later = later;
+    Values values = new StateValues(session);
     for (Cut cut : Cut.values()) {
-      cuts.put(cut, cut.in(session));
+      cuts.put(cut, cut.in(session.hours().date(), values));
     }
   }
 
@@ -65,36 +68,29 @@ public final class SessionCases {
           case CaseMoment.At at -> matches(at.time());
         };
     progress.done(PLAYED);
-    Map<Integer, CaseResults> bySecurity = new HashMap<>();
+    Map<Integer, PrintPath> paths = new HashMap<>();
     List<ResearchCase> cases = new ArrayList<>();
     for (Found one : found) {
-      SymbolState state = replay.state(one.security());
-      CaseResults results =
-          bySecurity.computeIfAbsent(
-              one.security(),
-              id -> new CaseResults(session, id, close(state), later, question.costs()));
-      CaseResults.Entry entry = results.entryAfter(one.at(), question.direction());
+      PrintPath path =
+          paths.computeIfAbsent(one.security(), security -> new PrintPath(session, security));
+      CasePath.Entry entry = path.entryAfter(one.at(), question.direction());
       if (entry != null) {
-        cases.add(made(one, entry, results.course(entry, question.direction())));
+        String symbol = session.security(one.security()).symbol();
+        CaseResults results =
+            new CaseResults(
+                symbol,
+                path,
+                entry,
+                question,
+                session.hours().close(),
+                close(replay.state(one.security())),
+                later);
+        cases.add(
+            ResearchCase.of(session.hours().date(), symbol, one.at(), entry, results, one.cells()));
       }
     }
     progress.done(1);
     return cases;
-  }
-
-  private ResearchCase made(Found one, CaseResults.Entry entry, CaseResults.Course course) {
-    return new ResearchCase(
-        session.hours().date(),
-        session.security(one.security()).symbol(),
-        one.at(),
-        entry.at(),
-        entry.price(),
-        entry.spreadAssumed(),
-        course.results(),
-        course.best(),
-        course.worst(),
-        course.isGone(),
-        one.cells());
   }
 
   /** The official close, else the last print of regular hours. */
@@ -160,14 +156,6 @@ public final class SessionCases {
   }
 
   private Found at(SymbolState state, long moment) {
-    Map<Cut, String> cells = new EnumMap<>(Cut.class);
-    cuts.forEach(
-        (cut, reader) -> {
-          String cell = reader.of(state, moment);
-          if (!cell.isEmpty()) {
-            cells.put(cut, cell);
-          }
-        });
-    return new Found(state.id(), moment, cells);
+    return new Found(state.id(), moment, Cut.cells(cuts, state, moment));
   }
 }

@@ -32,7 +32,6 @@ import kelvo.history.DailyBarList;
 import kelvo.history.DailyHistory;
 import kelvo.job.Progress;
 import kelvo.news.Catalyst;
-import kelvo.research.LaterDays;
 import kelvo.rule.Vocabulary;
 import kelvo.session.EarlierDays;
 import kelvo.session.EarlierSessions;
@@ -121,6 +120,14 @@ public final class DataFolder {
   public List<LocalDate> sessionDates() {
     return dates("sessions", "a folder with a folder a session").stream()
         .filter(date -> TableFile.find(root, "sessions/" + date + "/trades", faults).isPresent())
+        .toList();
+  }
+
+  /** The dates of sessions of which there are minute bars and no prints, oldest first. */
+  public List<LocalDate> barDates() {
+    Set<LocalDate> recorded = new HashSet<>(sessionDates());
+    return dates("minutes", "a folder with a table a day").stream()
+        .filter(date -> !recorded.contains(date))
         .toList();
   }
 
@@ -259,12 +266,33 @@ public final class DataFolder {
   }
 
   /**
-   * How the securities traded in the sessions after a date, by the daily bars.
+   * What research needs besides the recorded sessions.
    *
-   * @param before bars from this day on are not looked at
+   * @param before daily bars from this day on are not looked at as those of later sessions
    */
-  public LaterDays daysAfter(LocalDate date, LocalDate before) {
-    return new LaterBars(DailyFile.read(root, kept()), actions()::splits, calendar, date, before);
+  public ResearchData research(LocalDate before) {
+    KeptColumns kept = kept();
+    return new ResearchData(
+        this,
+        calendar,
+        kept,
+        new MinuteFiles(root, kept),
+        DailyFile.read(root, kept),
+        actions()::splits,
+        before);
+  }
+
+  /** What is known before a session, without its tape and the minutes of those before it. */
+  Session beforehand(LocalDate date, Map<String, DailyBarList> daily) {
+    List<Security> securities = putRight(securities(), figures(), date);
+    SessionHours hours = calendar.hours(date);
+    return new Session(
+        hours,
+        settings().phases().in(hours),
+        securities.stream().map(security -> facts(security, actions(), daily, date)).toList(),
+        SessionNews.read(root, date, newsFrom(hours), securities, kept()),
+        List.of(),
+        new EventTape(securities.size()));
   }
 
   private KeptColumns kept() {

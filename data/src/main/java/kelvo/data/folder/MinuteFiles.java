@@ -48,6 +48,11 @@ final class MinuteFiles {
     return root.resolve("minutes").resolve(date.toString());
   }
 
+  /** What is made from the bars of a date is made from this. */
+  Sources sources(LocalDate date) {
+    return new Sources().file(EarlierFiles.of(stem(date)).orElse(stem(date)));
+  }
+
   /** The bars of a date; empty when there is no such file or it cannot be read at all. */
   Optional<SessionMinutes> of(LocalDate date) {
     return read.computeIfAbsent(date, d -> EarlierFiles.of(stem(d)).flatMap(f -> read(d, f)));
@@ -56,7 +61,7 @@ final class MinuteFiles {
   private Optional<SessionMinutes> read(LocalDate date, Path file) {
     return kept.read(
         "minutes/" + date,
-        new Sources().file(file),
+        sources(date),
         MinuteFiles::fromColumns,
         faults -> fromTable(file, faults),
         MinuteFiles::toColumns);

@@ -4,14 +4,19 @@ import java.math.BigDecimal;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
 import java.util.TreeSet;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Consumer;
+import java.util.stream.Stream;
 import kelvo.data.calendar.ExchangeCalendar;
 import kelvo.data.folder.DataFolder;
+import kelvo.data.folder.ResearchData;
 import kelvo.data.ledger.KeptFills;
 import kelvo.data.ledger.Ledger;
 import kelvo.data.scanfile.ScanFile;
@@ -24,6 +29,8 @@ import kelvo.player.SessionRun;
 import kelvo.research.Question;
 import kelvo.research.ResearchCase;
 import kelvo.research.SessionCases;
+import kelvo.research.bars.BarCases;
+import kelvo.research.bars.BarSession;
 import kelvo.review.DayReview;
 import kelvo.review.DecisionReview;
 import kelvo.review.ReviewSettings;
@@ -60,6 +67,9 @@ public final class PastSessions {
 
   /** By date: what was asked last for research. */
   private final Map<LocalDate, Answered> answered = new ConcurrentHashMap<>();
+
+  /** By date: a session of minute bars, with what was asked of its securities. */
+  private final Map<LocalDate, BarSession> barSessions = new ConcurrentHashMap<>();
 
   private record Answered(Question question, LocalDate before, List<ResearchCase> cases) {
     boolean isOf(Question asked, LocalDate known) {
@@ -202,13 +212,29 @@ public final class PastSessions {
     return known.review();
   }
 
+  /** All sessions that a question can be put to: those of prints and those of minute bars. */
+  public SessionsAsked asked(Question question) {
+    DataFolder data = data();
+    Optional<String> untold = BarCases.untold(question);
+    List<LocalDate> ofBars = data.barDates();
+    return new SessionsAsked(
+        Stream.concat(
+                data.sessionDates().stream(), untold.isEmpty() ? ofBars.stream() : Stream.of())
+            .sorted()
+            .toList(),
+        untold.isEmpty() ? List.of() : ofBars,
+        untold.orElse(""));
+  }
+
   /**
-   * The cases of a question in several sessions, by date and moment. A session that was asked the
-   * same before is not played again.
+   * The cases of a question in several sessions, by date and moment: from prints where they were
+   * recorded, else from minute bars. A session that was asked the same before is not played again.
    *
    * @param before daily bars from this day on are not looked at
    * @param each hears of each session's cases as they are found
    * @throws java.util.concurrent.CancellationException when the progress stops it
+   * @throws IllegalArgumentException when minute bars cannot tell what the question asks, and one
+   *     of the sessions has no more
    */
   public List<ResearchCase> cases(
       List<LocalDate> dates,
@@ -216,25 +242,36 @@ public final class PastSessions {
       LocalDate before,
       Consumer<List<ResearchCase>> each,
       Progress progress) {
+    DataFolder data = data();
+    Set<LocalDate> recorded = new HashSet<>(data.sessionDates());
+    ResearchData known = data.research(before);
     return SideBySide.each(
-            dates, (date, going) -> cases(date, question, before, going), each, progress)
+            dates,
+            (date, going) -> {
+              Answered answer = answered.get(date);
+              if (answer == null || !answer.isOf(question, before)) {
+                answer =
+                    new Answered(
+                        question,
+                        before,
+                        recorded.contains(date)
+                            ? SessionCases.of(session(date), question, known.after(date), going)
+                            : ofBars(date, question, known));
+                answered.put(date, answer);
+              }
+              return answer.cases();
+            },
+            each,
+            progress)
         .stream()
         .flatMap(List::stream)
         .toList();
   }
 
-  private List<ResearchCase> cases(
-      LocalDate date, Question question, LocalDate before, Progress going) {
-    Answered known = answered.get(date);
-    if (known == null || !known.isOf(question, before)) {
-      known =
-          new Answered(
-              question,
-              before,
-              SessionCases.of(session(date), question, data().daysAfter(date, before), going));
-      answered.put(date, known);
-    }
-    return known.cases();
+  /** What was known beforehand of a session of bars is kept for the next question. */
+  private List<ResearchCase> ofBars(LocalDate date, Question question, ResearchData known) {
+    BarSession session = barSessions.computeIfAbsent(date, known::barSession);
+    return session == null ? List.of() : BarCases.of(session, question, known.after(date));
   }
 
   /** Reads a session. */

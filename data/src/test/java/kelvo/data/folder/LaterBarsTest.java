@@ -41,7 +41,7 @@ class LaterBarsTest {
         KELPOR,2031-02-14,4,4,3,3,1000
         DENBOT,2031-02-13,5,5,5,5,1000
         """);
-    return new DataFolder(folder, new ExchangeCalendar()).daysAfter(DATE, day);
+    return new DataFolder(folder, new ExchangeCalendar()).research(day).after(DATE);
   }
 
   private static DailyBar bar(LaterDays.Later later) {

@@ -22,6 +22,7 @@ import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import kelvo.data.past.SessionsAsked;
 import kelvo.desktop.grid.Grid;
 import kelvo.desktop.theme.FirstChoice;
 import kelvo.desktop.theme.IntervalRows;
@@ -62,6 +63,10 @@ public final class ResearchStage extends BorderPane implements DayStage {
   private final QuestionSentence sentence;
   private final AnswerFigures figures = new AnswerFigures(this::list);
   private final Label edge = new Label();
+
+  /** Which sessions of minute bars are left out and why. */
+  private final Label leftOut = new Label();
+
   private final ResultsByHorizon distributions;
   private final ComboBox<String> leftCut = new ComboBox<>();
   private final ComboBox<String> rightCut = new ComboBox<>();
@@ -96,7 +101,12 @@ public final class ResearchStage extends BorderPane implements DayStage {
     edge.setId("edge");
     edge.setWrapText(true);
     edge.setMinHeight(USE_PREF_SIZE);
-    VBox said = new VBox(edge);
+    leftOut.setId("left-out");
+    leftOut.setWrapText(true);
+    leftOut.getStyleClass().addAll("small", "faded");
+    leftOut.setVisible(false);
+    leftOut.managedProperty().bind(leftOut.visibleProperty());
+    VBox said = new VBox(edge, leftOut);
     said.getStyleClass().addAll("card", "part");
     cases.columns(CaseColumns.all());
     cases.emptyText("No cases yet.");
@@ -243,6 +253,7 @@ public final class ResearchStage extends BorderPane implements DayStage {
     Map<LocalDate, List<ResearchCase>> into = new TreeMap<>();
     bySession = into;
     working.setText("reading");
+    leftOut.setVisible(false);
     goOn.setVisible(false);
     stop.setVisible(true);
     LocalDate today = workspace.day();
@@ -250,9 +261,9 @@ public final class ResearchStage extends BorderPane implements DayStage {
     int[] done = {0};
     found.askInstead(
         progress -> {
-          List<LocalDate> before =
-              workspace.past().recorded().stream().filter(date -> date.isBefore(today)).toList();
-          List<LocalDate> dates = before.subList(Math.max(0, before.size() - last), before.size());
+          SessionsAsked sessions =
+              workspace.past().asked(question).only(date -> date.isBefore(today)).newest(last);
+          List<LocalDate> dates = sessions.dates();
           workspace
               .past()
               .cases(
@@ -261,11 +272,13 @@ public final class ResearchStage extends BorderPane implements DayStage {
                   today,
                   some -> Platform.runLater(() -> came(into, some, ++done[0], dates.size())),
                   progress);
-          return dates.size();
+          return sessions;
         },
         sessions -> {
           over();
-          if (sessions == 0) {
+          leftOut.setText(sessions.words());
+          leftOut.setVisible(!sessions.leftOut().isEmpty());
+          if (sessions.dates().isEmpty()) {
             edge.setText("No session before this one was recorded.");
           }
           answer();

@@ -1,0 +1,62 @@
+package kelvo.research.bars;
+
+import kelvo.research.CasePath;
+import kelvo.tape.Price;
+import kelvo.time.DayTime;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A security's minute bars as prices to get in and out at: in at the open of a bar, out at the
+ * close of the last that had ended. Bars tell no quotes, and no halts: where no bar ended, the
+ * close before it stands. Valid while the rows stay with the security.
+ */
+final class BarPath implements CasePath {
+  private final BarRows bars;
+
+  BarPath(BarRows bars) {
+    this.bars = bars;
+  }
+
+  @Override
+  public @Nullable Entry entryAfter(long moment, int direction) {
+    int row = bars.firstFrom((int) (moment / DayTime.MINUTE));
+    return row == bars.size()
+        ? null
+        : Entry.assumed(
+            bars.minute(row) * DayTime.MINUTE, Price.dollars(bars.open(row)), direction);
+  }
+
+  @Override
+  public long exitTime(long moment) {
+    return moment;
+  }
+
+  @Override
+  public double priceAt(long moment) {
+    int row = endedBy(moment) - 1;
+    return row < 0 ? Double.NaN : Price.dollars(bars.close(row));
+  }
+
+  /** How many bars had ended by a moment. */
+  private int endedBy(long moment) {
+    return bars.firstFrom((int) (moment / DayTime.MINUTE));
+  }
+
+  @Override
+  public double furthest(Entry entry, long until, int way) {
+    long furthest = Price.NONE;
+    int end = endedBy(until);
+    for (int row = bars.firstFrom((int) (entry.at() / DayTime.MINUTE)); row < end; row++) {
+      long reached = way > 0 ? bars.high(row) : bars.low(row);
+      if (furthest == Price.NONE || way * (reached - furthest) > 0) {
+        furthest = reached;
+      }
+    }
+    return Price.dollars(furthest);
+  }
+
+  @Override
+  public double last() {
+    return priceAt(DayTime.LAST);
+  }
+}
