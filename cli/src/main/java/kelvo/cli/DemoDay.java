@@ -1,19 +1,30 @@
 package kelvo.cli;
 
 import java.nio.file.Path;
+import java.time.LocalDate;
+import java.util.Optional;
 import kelvo.data.calendar.ExchangeCalendar;
 import kelvo.data.folder.DataFolder;
+import kelvo.data.folder.ResearchData;
 import kelvo.data.ledger.Ledger;
+import kelvo.desktop.shell.OpenRequest.Beside;
 import kelvo.desktop.shell.OpenRequest.Load;
 import kelvo.desktop.workspace.OpenedDay;
 import kelvo.job.Progress;
+import kelvo.job.SideBySide;
 import kelvo.sim.DemoFolder;
 import kelvo.sim.DemoSize;
 import kelvo.sim.DemoTrader;
+import kelvo.sim.MinuteSessions;
+import org.jspecify.annotations.Nullable;
 
-/** The demo's day: invented first if it is not there yet. */
+/**
+ * The demo's day: invented first if it is not there yet. Its sessions of minute bars are invented
+ * beside it once it is open.
+ */
 record DemoDay(Path root) implements Load {
   private static final double WRITING = 0.5;
+  private static final double MINUTES = 0.75;
 
   @Override
   public OpenedDay day(Progress progress) {
@@ -25,6 +36,45 @@ record DemoDay(Path root) implements Load {
       DemoTrader.prepare(ledger, DemoSize.SESSION);
     }
     return OpenedDay.open(root, DemoSize.SESSION, progress.within(written ? 0 : WRITING, 1));
+  }
+
+  @Override
+  public @Nullable Beside beside() {
+    return MinuteSessions.areThere(root, DemoSize.DEMO, new ExchangeCalendar())
+        ? null
+        : new EarlierMinutes(root);
+  }
+
+  /** Invents the earlier sessions of which there are minute bars only. */
+  private record EarlierMinutes(Path root) implements Beside {
+    @Override
+    public void work(Progress progress) {
+      writeMinutes(root, progress);
+    }
+
+    @Override
+    public String words() {
+      return "Inventing earlier sessions";
+    }
+
+    @Override
+    public String done() {
+      return "Earlier sessions are there for Research";
+    }
+  }
+
+  /** Writes those of them that are not there yet, and the columns that research reads. */
+  static void writeMinutes(Path root, Progress progress) {
+    ExchangeCalendar calendar = new ExchangeCalendar();
+    MinuteSessions.write(
+        root, DemoSize.DEMO, DemoFolder.SEED, calendar, progress.within(0, MINUTES));
+    DataFolder data = new DataFolder(root, calendar);
+    ResearchData research = data.research(LocalDate.MAX);
+    SideBySide.each(
+        data.barDates(),
+        (date, going) -> Optional.ofNullable(research.barSession(date)),
+        session -> {},
+        progress.within(MINUTES, 1));
   }
 
   @Override

@@ -15,11 +15,18 @@ final class DailyInvention {
   private final List<LocalDate> dates = new ArrayList<>();
   private final long seed;
   private final EarlierSessions earlier;
+  private final MinuteSessions minuteSessions;
   private final Map<Integer, double[]> known = new ConcurrentHashMap<>();
 
-  DailyInvention(DemoSize size, long seed, TradingCalendar calendar, EarlierSessions earlier) {
+  DailyInvention(
+      DemoSize size,
+      long seed,
+      TradingCalendar calendar,
+      EarlierSessions earlier,
+      MinuteSessions minuteSessions) {
     this.seed = seed;
     this.earlier = earlier;
+    this.minuteSessions = minuteSessions;
     LocalDate day = size.session();
     for (int i = 0; i < size.days(); i++) {
       day = calendar.before(day);
@@ -34,13 +41,31 @@ final class DailyInvention {
   }
 
   List<DailyBar> bars(int number, InventedStock stock) {
+    return newest(number, stock, dates.size());
+  }
+
+  /** The newest bars, or all when there are fewer. */
+  List<DailyBar> newest(int number, InventedStock stock, int most) {
     SplittableRandom random = random(number);
     double[] closes = closes(random, number, stock);
-    List<DailyBar> bars = new ArrayList<>(closes.length);
+    List<DailyBar> bars = new ArrayList<>();
     for (int i = 0; i < closes.length; i++) {
-      bars.add(earlier.barOf(number, bar(i, closes, stock, random)));
+      DailyBar usual = bar(i, closes, stock, random);
+      if (i >= closes.length - most) {
+        bars.add(
+            i > 0 && minuteSessions.has(dates.get(i))
+                ? minuteSessions.daily(number, dates.get(i), closes[i - 1], closes[i])
+                : earlier.barOf(number, usual));
+      }
     }
     return bars;
+  }
+
+  /** The minutes that make a stock's daily bar on a date of which there are minutes only. */
+  StockMinutes minutes(int number, InventedStock stock, LocalDate date) {
+    double[] closes = known.computeIfAbsent(number, n -> closes(random(n), n, stock));
+    int place = dates.indexOf(date);
+    return minuteSessions.minutes(number, date, closes[place - 1], closes[place]);
   }
 
   private SplittableRandom random(int number) {
@@ -55,7 +80,10 @@ final class DailyInvention {
       closes[i] = Math.max(0.05, Math.round(close * 100) / 100.0);
       double shock = random.nextInt(60) == 0 ? 3 : 1;
       double usual = Math.exp(trend + shock * stock.dailyVolatility() * random.nextGaussian());
-      double planted = earlier.multiple(number, dates.get(i));
+      double planted =
+          Math.max(
+              earlier.multiple(number, dates.get(i)),
+              minuteSessions.multiple(number, dates.get(i)));
       close = Math.max(0.05, close / (planted > 0 ? planted : usual));
     }
     return closes;

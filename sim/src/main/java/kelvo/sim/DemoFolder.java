@@ -38,7 +38,7 @@ public final class DemoFolder {
   public static final long SEED = 20_310_312;
 
   /** Raised when what is written changes, so that an older folder is written again. */
-  public static final int VERSION = 7;
+  public static final int VERSION = 8;
 
   private final Path root;
   private final DemoSize size;
@@ -70,7 +70,9 @@ public final class DemoFolder {
     List<InventedStock> stocks = InventedMarket.of(size, seed);
     securities(stocks);
     EarlierSessions earlier = new EarlierSessions(size, seed, calendar, stocks);
-    DailyInvention invention = new DailyInvention(size, seed, calendar, earlier);
+    MinuteSessions minuteSessions = new MinuteSessions(size, seed, calendar, stocks);
+    DailyInvention invention =
+        new DailyInvention(size, seed, calendar, earlier, minuteSessions);
     double past = size.printSessions() + size.minuteSessions() > 0 ? 0.85 : 0;
     progress.step("inventing what came before");
     List<InventedFill> fills =
@@ -93,6 +95,10 @@ public final class DemoFolder {
     before.join();
     calendarFile(date);
     NewsWire.write(root.resolve("news"), date, stocks, seed);
+    if (size.barSessions() > 0) {
+      NewsWire.write(
+          root.resolve("news/harbour-wire-earlier.xml"), date, minuteSessions.planted().news(date));
+    }
     fills.addAll(DemoTrader.fills(date, stocks, session.trades));
     InventedFill.write(root.resolve("fills.csv"), fills);
     scans();

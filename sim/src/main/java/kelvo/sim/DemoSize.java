@@ -15,6 +15,7 @@ import java.time.LocalDate;
  *     of stories less so
  * @param usualSessions how many sessions before it have a bar in every fifth minute, for what is
  *     usual by time of day
+ * @param barSessions how many sessions before those with prints have minute bars only
  */
 public record DemoSize(
     int securities,
@@ -24,10 +25,11 @@ public record DemoSize(
     int printSessions,
     int minuteSessions,
     int sharesAPrint,
-    int usualSessions) {
+    int usualSessions,
+    int barSessions) {
   /** A size with no session but one. */
   public DemoSize(int securities, int days, int prints, LocalDate session) {
-    this(securities, days, prints, session, 0, 0, 1, 0);
+    this(securities, days, prints, session, 0, 0, 1, 0, 0);
   }
 
   /** The same with sessions before it, for what-if and relative volume. */
@@ -40,19 +42,50 @@ public record DemoSize(
         sessionsOfPrints,
         sessionsOfMinutes,
         sharesAPrint,
-        usualSessions);
+        usualSessions,
+        barSessions);
   }
 
   /** The same with a track record: sessions before it of fewer prints, all of them traded. */
   public DemoSize withRecord(int sessions) {
     return new DemoSize(
-        securities, days, prints, session, sessions, minuteSessions, SHARES_A_PRINT, usualSessions);
+        securities,
+        days,
+        prints,
+        session,
+        sessions,
+        minuteSessions,
+        SHARES_A_PRINT,
+        usualSessions,
+        barSessions);
   }
 
   /** The same with what is usual by time of day, as so many sessions before it tell. */
   private DemoSize withUsual(int sessions) {
     return new DemoSize(
-        securities, days, prints, session, printSessions, minuteSessions, sharesAPrint, sessions);
+        securities,
+        days,
+        prints,
+        session,
+        printSessions,
+        minuteSessions,
+        sharesAPrint,
+        sessions,
+        barSessions);
+  }
+
+  /** The same with sessions of minute bars before those with prints, for research. */
+  public DemoSize withBars(int sessions) {
+    return new DemoSize(
+        securities,
+        days,
+        prints,
+        session,
+        printSessions,
+        minuteSessions,
+        sharesAPrint,
+        usualSessions,
+        sessions);
   }
 
   /** The date of the demo's session. */
@@ -70,9 +103,15 @@ public record DemoSize(
   /** How many sessions of the demo's trader there are before its own. */
   public static final int RECORD = 20;
 
+  /** How many sessions the demo has of minute bars only: with those of prints, sixty. */
+  private static final int BARS = 40;
+
   /** The demo: 3,000 securities, over 3 million prints. */
   public static final DemoSize DEMO =
-      new DemoSize(3_000, 600, 2_950_000, SESSION).withUsual(USUAL).withRecord(RECORD);
+      new DemoSize(3_000, 600, 2_950_000, SESSION)
+          .withUsual(USUAL)
+          .withRecord(RECORD)
+          .withBars(BARS);
 
   /** A market of 8,000 securities, for the live feed. */
   public static final DemoSize MARKET = new DemoSize(8_000, 280, 7_000_000, SESSION);

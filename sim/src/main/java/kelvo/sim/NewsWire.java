@@ -31,7 +31,7 @@ final class NewsWire {
           "%s reports monthly deliveries in line with plan",
           "%s extends lease on northern yard",
           "%s publishes yearly safety report");
-  private static final String SOURCE = "Harbour Wire";
+  static final String SOURCE = "Harbour Wire";
   private static final int OTHERS = 70;
 
   private NewsWire() {}
@@ -40,10 +40,13 @@ final class NewsWire {
   static void write(Path folder, LocalDate date, List<InventedStock> stocks, long seed)
       throws IOException {
     Files.createDirectories(folder);
+    write(folder.resolve("harbour-wire-" + date + ".xml"), date, items(stocks, seed));
+  }
+
+  /** Writes items as one RSS 2.0 file; their moments count from the midnight of a date. */
+  static void write(Path file, LocalDate date, List<Catalyst> items) throws IOException {
     try {
-      Files.writeString(
-          folder.resolve("harbour-wire-" + date + ".xml"),
-          new SyndFeedOutput().outputString(feed("rss_2.0", items(stocks, seed), date)));
+      Files.writeString(file, new SyndFeedOutput().outputString(feed("rss_2.0", items, date)));
     } catch (FeedException e) {
       throw new IllegalStateException(e);
     }

@@ -44,8 +44,7 @@ final class UsualMinutes {
   void write(Path folder, DailyInvention daily, Progress progress) {
     List<List<DailyBar>> bars = new ArrayList<>();
     for (int i = 0; i < stocks.size(); i++) {
-      List<DailyBar> all = daily.bars(i, stocks.get(i));
-      bars.add(all.subList(Math.max(0, all.size() - dates.size() - 1), all.size()));
+      bars.add(daily.newest(i, stocks.get(i), dates.size() + 1));
     }
     for (int d = 0; d < dates.size(); d++) {
       int place = d + 1;

@@ -120,6 +120,13 @@ public final class ResearchStage extends BorderPane implements DayStage {
     lower.setDividerPositions(0.36);
     setTop(new VBox(sentence, figures, said, distributions));
     setCenter(lower);
+    workspace
+        .pastSessions()
+        .addListener(
+            (o, was, is) -> {
+              asked = null;
+              ask();
+            });
     workspace.theme().addListener((o, was, is) -> cases.theme(is));
     cases.theme(workspace.theme().get());
   }

@@ -55,6 +55,8 @@ public final class KelvoWindow extends Application {
 
   private volatile @Nullable Workspace workspace;
 
+  private final WorkBeside beside = new WorkBeside();
+
   /** The symbol in focus when the day is read again; null for a day opened anew. */
   private @Nullable String again;
 
@@ -101,11 +103,15 @@ public final class KelvoWindow extends Application {
 
   /** What nobody has caught is told in the window, and logged in any case. */
   private void uncaught(Thread thread, Throwable error) {
+    tell("work on the thread \"" + thread.getName() + "\"", error);
+  }
+
+  private void tell(String what, Throwable error) {
     Workspace opened = workspace;
     if (opened == null) {
-      LOG.error("thread {} has ended", thread.getName(), error);
+      LOG.error("{} went wrong", what, error);
     } else {
-      opened.troubles().tell("work on the thread \"" + thread.getName() + "\"", error);
+      opened.troubles().tell(what, error);
     }
   }
 
@@ -183,6 +189,7 @@ public final class KelvoWindow extends Application {
     long moment = request.at() >= 0 ? request.at() : left;
     Workspace opened = new Workspace(day, moment, theme(request, day.settings()));
     workspace = opened;
+    opened.beside().bind(beside.words());
     MainWindow window = new MainWindow(opened, day.faults());
     boolean showOnly = request.isShowOnly();
     Scene scene =
@@ -231,7 +238,25 @@ public final class KelvoWindow extends Application {
       if (request.speed() > 0 && day.feed() == null) {
         window.play(request.speed());
       }
+      workBeside(request, day);
     }
+  }
+
+  /** Begins what is to go on beside the day; who may not write to its folder does not. */
+  private void workBeside(OpenRequest request, OpenedDay day) {
+    OpenRequest.Beside work = request.load() == null ? null : request.load().beside();
+    if (work == null || !day.isWritable()) {
+      return;
+    }
+    beside.begin(
+        work,
+        () -> {
+          Workspace now = workspace;
+          if (now != null) {
+            now.pastHasGrown(work.done());
+          }
+        },
+        error -> tell("work beside the day", error));
   }
 
   /** The one that was asked for, else the one that is set. */

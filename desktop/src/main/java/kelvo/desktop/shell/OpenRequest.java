@@ -52,5 +52,26 @@ public record OpenRequest(
     default String words() {
       return "the day";
     }
+
+    /** What is to go on beside the day once it is open; null for nothing. */
+    default @Nullable Beside beside() {
+      return null;
+    }
+  }
+
+  /** Long work of which the opened day needs nothing. */
+  public interface Beside {
+    /**
+     * Does it, on a thread of its own.
+     *
+     * @param progress stops it when the window is closed
+     */
+    void work(Progress progress);
+
+    /** What goes on, as the beginning of a line such as "Inventing earlier sessions, 40%". */
+    String words();
+
+    /** What is there once it is done, in one sentence. */
+    String done();
   }
 }

@@ -34,6 +34,7 @@ final class StatusBar extends HBox {
   private final Label feed = new Label();
   private final Label hits = new Label();
   private final Label saved = new Label();
+  private final Label beside = new Label();
   private final Label action = new Label();
   private final Label troubles = new Label();
   private long lastEvents;
@@ -58,9 +59,12 @@ final class StatusBar extends HBox {
                 .settings()
                 .set(SettingCatalogue.THEME, workspace.theme().get().other().word()));
     theme.setStyle("-fx-min-height: 18px; -fx-padding: 0 8 0 8;");
-    List.of(feed, hits, saved, action).forEach(l -> l.getStyleClass().add("small"));
+    List.of(feed, hits, saved, beside, action).forEach(l -> l.getStyleClass().add("small"));
+    beside.setId("beside");
+    beside.textProperty().bind(workspace.beside());
+    beside.managedProperty().bind(beside.textProperty().isNotEmpty());
     action.getStyleClass().add("tone-accent");
-    getChildren().addAll(feed, hits, saved);
+    getChildren().addAll(feed, hits, saved, beside);
     if (!faults.isEmpty()) {
       Label bad = new Label(faults.size() + " faults: " + faults.getFirst());
       bad.getStyleClass().addAll("small", "tone-bad");

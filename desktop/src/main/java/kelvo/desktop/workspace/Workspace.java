@@ -18,6 +18,8 @@ import javafx.beans.property.IntegerProperty;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyLongProperty;
 import javafx.beans.property.ReadOnlyLongWrapper;
+import javafx.beans.property.ReadOnlyIntegerProperty;
+import javafx.beans.property.ReadOnlyIntegerWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleBooleanProperty;
@@ -115,6 +117,8 @@ public final class Workspace implements AutoCloseable {
   private final ObjectProperty<@Nullable PointedAt> pointed = new SimpleObjectProperty<>();
   private final ReadOnlyLongWrapper playedUntil = new ReadOnlyLongWrapper(DayTime.FIRST);
   private final StringProperty action = new SimpleStringProperty("");
+  private final StringProperty beside = new SimpleStringProperty("");
+  private final ReadOnlyIntegerWrapper pastSessions = new ReadOnlyIntegerWrapper();
   private final DoubleProperty speed = new SimpleDoubleProperty(0);
   private final Deque<Edit> undo = new ArrayDeque<>();
   private final List<Runnable> whenClosed = new ArrayList<>();
@@ -503,6 +507,22 @@ public final class Workspace implements AutoCloseable {
   /** What the last key or click did, in words. */
   public StringProperty action() {
     return action;
+  }
+
+  /** What long work goes on beside the day and how far it is; empty without any. */
+  public StringProperty beside() {
+    return beside;
+  }
+
+  /** There are more past sessions than when the day was opened, as a sentence says. */
+  public void pastHasGrown(String sentence) {
+    action.set(sentence);
+    pastSessions.set(pastSessions.get() + 1);
+  }
+
+  /** Changes whenever there are more past sessions. */
+  public ReadOnlyIntegerProperty pastSessions() {
+    return pastSessions.getReadOnlyProperty();
   }
 
   /** How many times the speed of the day; 0 when paused. Change it with {@link #play}. */

@@ -1,0 +1,191 @@
+package kelvo.sim;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import java.util.SplittableRandom;
+import kelvo.history.DailyBar;
+import kelvo.job.Progress;
+import kelvo.job.SideBySide;
+import kelvo.tape.Price;
+import kelvo.time.DayTime;
+import kelvo.time.SessionHours;
+import kelvo.time.TradingCalendar;
+
+/**
+ * The sessions before those with prints, of which the demo has minute bars only. They make the daily
+ * bars of their dates; their tables are written when somebody has the time.
+ */
+public final class MinuteSessions {
+  private static final double OVERNIGHT = 0.3;
+  private static final double QUIET_PRINTS = 120;
+  private static final double PLANTED_PRINTS = 500;
+  private static final double PLANTED_CALM = 0.6;
+
+  private final long seed;
+  private final List<InventedStock> stocks;
+  private final List<LocalDate> dates;
+  private final Set<LocalDate> all;
+  private final PlantedRegularities planted;
+
+  MinuteSessions(DemoSize size, long seed, TradingCalendar calendar, List<InventedStock> stocks) {
+    this.seed = seed;
+    this.stocks = stocks;
+    dates = dates(size, calendar);
+    all = Set.copyOf(dates);
+    planted = new PlantedRegularities(stocks, dates, seed);
+  }
+
+  /** The full sessions before those with prints, oldest first. */
+  private static List<LocalDate> dates(DemoSize size, TradingCalendar calendar) {
+    List<LocalDate> dates = new ArrayList<>();
+    LocalDate day = size.session();
+    int skipped = Math.max(size.minuteSessions(), size.printSessions());
+    while (dates.size() < size.barSessions()) {
+      day = calendar.before(day);
+      if (calendar.hours(day).kind() == SessionHours.Kind.FULL && skipped-- <= 0) {
+        dates.addFirst(day);
+      }
+    }
+    return dates;
+  }
+
+  private static Path table(Path root, LocalDate date) {
+    return root.resolve("minutes").resolve(date + ".parquet");
+  }
+
+  /** Whether all of them are written. */
+  public static boolean areThere(Path root, DemoSize size, TradingCalendar calendar) {
+    return dates(size, calendar).stream().allMatch(date -> Files.exists(table(root, date)));
+  }
+
+  /**
+   * Writes those of a demo's folder that are not there yet, each in one piece.
+   *
+   * @throws java.util.concurrent.CancellationException when the progress stops it
+   * @throws UncheckedIOException when the disk refuses
+   */
+  public static void write(
+      Path root, DemoSize size, long seed, TradingCalendar calendar, Progress progress) {
+    List<InventedStock> stocks = InventedMarket.of(size, seed);
+    EarlierSessions earlier = new EarlierSessions(size, seed, calendar, stocks);
+    MinuteSessions sessions = new MinuteSessions(size, seed, calendar, stocks);
+    DailyInvention daily = new DailyInvention(size, seed, calendar, earlier, sessions);
+    List<LocalDate> missing =
+        sessions.dates.stream().filter(date -> !Files.exists(table(root, date))).toList();
+    SideBySide.each(
+        missing,
+        (date, going) -> {
+          going.done(0);
+          sessions.write(root, date, daily);
+          return date;
+        },
+        date -> {},
+        progress);
+  }
+
+  private void write(Path root, LocalDate date, DailyInvention daily) {
+    Path unfinished = root.resolve("unfinished").resolve(date.toString());
+    String name = date + ".parquet";
+    try {
+      // Left behind by a process that was killed.
+      Files.deleteIfExists(unfinished.resolve(name));
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+    MinutesTable.write(
+        unfinished,
+        date,
+        csv -> {
+          csv.writeRecord("symbol", "time", "open", "high", "low", "close", "volume", "trades");
+          for (int i = 0; i < stocks.size(); i++) {
+            String symbol = stocks.get(i).symbol();
+            for (StockMinutes.Row row : daily.minutes(i, stocks.get(i), date).rows()) {
+              csv.writeRecord(
+                  symbol,
+                  DayTime.seconds(row.minute() * DayTime.MINUTE),
+                  Price.exact(row.open()),
+                  Price.exact(row.high()),
+                  Price.exact(row.low()),
+                  Price.exact(row.close()),
+                  Long.toString(row.volume()),
+                  Long.toString(row.trades()));
+            }
+          }
+        });
+    try {
+      Files.createDirectories(root.resolve("minutes"));
+      Files.move(
+          unfinished.resolve(name),
+          table(root, date),
+          StandardCopyOption.ATOMIC_MOVE);
+      Files.delete(unfinished);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  /** How far a stock closes from the close before, as a multiple, where it is planted; else 0. */
+  double multiple(int number, LocalDate date) {
+    PlantedDay day = planted.of(number, date);
+    return day == null ? 0 : day.multiple();
+  }
+
+  /** What happens again and again in them. */
+  PlantedRegularities planted() {
+    return planted;
+  }
+
+  /** Whether a date is one of theirs. */
+  boolean has(LocalDate date) {
+    return all.contains(date);
+  }
+
+  /**
+   * A stock's minutes on one of the dates.
+   *
+   * @param before its close on the session before, dollars
+   * @param close its close, dollars
+   */
+  StockMinutes minutes(int number, LocalDate date, double before, double close) {
+    InventedStock stock = stocks.get(number);
+    SplittableRandom random =
+        new SplittableRandom(seed * 53 + date.toEpochDay() * 131_071 + number);
+    PlantedDay day = planted.of(number, date);
+    double volatility = stock.dailyVolatility();
+    double volume = stock.averageVolume() * Math.exp(0.35 * random.nextGaussian());
+    double dayPrints = Math.min(QUIET_PRINTS, volume / 600);
+    if (day != null) {
+      List<Story.Mark> marks = new ArrayList<>();
+      for (Story.Mark mark : day.price()) {
+        // The close is at a tick, and the daily bars have it so.
+        double price = before * mark.value();
+        marks.add(new Story.Mark(mark.at(), mark.at() >= SessionHours.USUAL_CLOSE ? close : price));
+      }
+      return StockMinutes.of(
+          random, marks, PLANTED_CALM * volatility, volume * day.busier(), PLANTED_PRINTS);
+    }
+    double open = before * Math.exp(OVERNIGHT * volatility * random.nextGaussian());
+    return StockMinutes.of(
+        random,
+        List.of(
+            new Story.Mark(DayTime.FIRST, before),
+            new Story.Mark(SessionHours.OPEN, open),
+            new Story.Mark(SessionHours.USUAL_CLOSE, close),
+            new Story.Mark(DayTime.LAST, close)),
+        volatility,
+        volume,
+        dayPrints);
+  }
+
+  /** The daily bar of a stock on one of the dates. */
+  DailyBar daily(int number, LocalDate date, double before, double close) {
+    return minutes(number, date, before, close).daily(date);
+  }
+}
