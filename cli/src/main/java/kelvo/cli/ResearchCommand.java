@@ -8,9 +8,11 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Set;
 import java.util.concurrent.Callable;
 import kelvo.data.past.SessionsAsked;
 import kelvo.data.report.ResearchTables;
+import kelvo.data.research.QuestionSql;
 import kelvo.research.Answer;
 import kelvo.research.CaseMoment;
 import kelvo.research.Held;
@@ -71,6 +73,13 @@ final class ResearchCommand implements Callable<Integer> {
       description = "write figures.csv, cuts.csv and cases.csv there")
   @Nullable Path out;
 
+  @Option(
+      names = "--sql",
+      description =
+          "print the question as SQL over a partitioned store of the folder, for the sessions of"
+              + " which there are minute bars only")
+  boolean sql;
+
   ResearchCommand(Terminal terminal) {
     arguments = new FolderArguments(terminal);
   }
@@ -80,6 +89,9 @@ final class ResearchCommand implements Callable<Integer> {
     Question question = question();
     Held until = Held.of(held);
     SessionsAsked asked = arguments.past(past -> sessions.of(arguments, past, question));
+    if (sql) {
+      return printSql(question, asked);
+    }
     TextProgress progress = new TextProgress(arguments.terminal(), "Playing sessions");
     List<ResearchCase> cases =
         arguments.past(
@@ -93,6 +105,21 @@ final class ResearchCommand implements Callable<Integer> {
     }
     tell(answer, asked);
     return arguments.exitCode();
+  }
+
+  private int printSql(Question question, SessionsAsked asked) {
+    Set<LocalDate> ofBars = Set.copyOf(arguments.data().barDates());
+    List<LocalDate> dates = asked.dates().stream().filter(ofBars::contains).toList();
+    if (dates.isEmpty()) {
+      throw new IllegalArgumentException(
+          "--sql asks sessions of which there are minute bars only, and none of these is one; "
+              + (asked.leftOut().isEmpty() ? "name others with --from and --to" : asked.words()));
+    }
+    arguments
+        .terminal()
+        .out()
+        .println(QuestionSql.of(question, arguments.data().settings().phases(), dates));
+    return 0;
   }
 
   private Question question() {

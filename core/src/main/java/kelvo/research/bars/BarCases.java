@@ -1,6 +1,7 @@
 package kelvo.research.bars;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
@@ -108,6 +109,11 @@ public final class BarCases {
     found.cases.sort(
         Comparator.comparingLong(ResearchCase::at).thenComparing(ResearchCase::symbol));
     return found.cases;
+  }
+
+  /** The words of the fields that change during a session and that minute bars can tell. */
+  public static List<String> fieldsOfBars() {
+    return Arrays.stream(BarField.values()).map(BarField::words).toList();
   }
 
   /** The first rule or trigger of a question that minute bars cannot tell; empty when they can. */

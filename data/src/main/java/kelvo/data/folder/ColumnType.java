@@ -26,11 +26,12 @@ enum ColumnType {
               "count",
               "paired",
               "imbalance",
-              "seq"),
+              "seq",
+              "close_minute"),
           NUMBER,
           Set.of("ratio", "float", "shares_outstanding"),
           DATE,
-          Set.of("date", "float_as_of"));
+          Set.of("date", "float_as_of", "day_2", "day_3", "day_5"));
 
   /** The columns of fills whose numbers are finer than those of the tape. */
   private static final Set<String> FILLS = Set.of("quantity", "price", "fee");

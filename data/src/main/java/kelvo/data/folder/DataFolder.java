@@ -126,9 +126,12 @@ public final class DataFolder {
   /** The dates of sessions of which there are minute bars and no prints, oldest first. */
   public List<LocalDate> barDates() {
     Set<LocalDate> recorded = new HashSet<>(sessionDates());
-    return dates("minutes", "a folder with a table a day").stream()
-        .filter(date -> !recorded.contains(date))
-        .toList();
+    return minuteDates().stream().filter(date -> !recorded.contains(date)).toList();
+  }
+
+  /** The dates of which there are minute bars, oldest first. */
+  List<LocalDate> minuteDates() {
+    return dates("minutes", "a folder with a table a day");
   }
 
   /** The dates that things in a folder are named by, oldest first. */
@@ -170,7 +173,7 @@ public final class DataFolder {
     securities();
     DailyFile.read(root, kept());
     MinuteFiles minutes = new MinuteFiles(root, kept());
-    dates("minutes", "a folder with a table a day").forEach(minutes::of);
+    minuteDates().forEach(minutes::of);
     if (sessionDates().isEmpty()) {
       faults.add(
           new Fault("sessions", 0, "", "folders such as 2031-03-12 with trades.csv", "none"));

@@ -97,6 +97,15 @@ public final class TableConversion {
   }
 
   private void table(Path in, Path out) {
+    table(in, out, List.of());
+  }
+
+  /**
+   * Converts a table with these columns in their order; one that it has not is empty.
+   *
+   * @param columns none for all that it has
+   */
+  void table(Path in, Path out, List<String> columns) {
     if (!Files.isRegularFile(in)) {
       throw new IllegalArgumentException("there is no file " + in + "; name a table or a folder");
     }
@@ -110,9 +119,9 @@ public final class TableConversion {
     try {
       Files.createDirectories(out.toAbsolutePath().getParent());
       if (out.toString().endsWith(PARQUET)) {
-        toParquet(in, out);
+        toParquet(in, out, columns);
       } else {
-        toCsv(in, out);
+        toCsv(in, out, columns);
       }
     } catch (IOException | SQLException e) {
       throw new IllegalArgumentException(
@@ -121,18 +130,19 @@ public final class TableConversion {
   }
 
   /** Writes the rows that are right, and returns the names of the columns. */
-  private List<String> toCsv(Path in, Path out) throws IOException {
+  private List<String> toCsv(Path in, Path out, List<String> wanted) throws IOException {
     List<String> columns = new ArrayList<>();
     try (CsvWriter csv = CsvWriter.builder().build(stream(out))) {
       TableFile.of(in, faults)
           .read(
               List.of(),
               header -> {
-                List<String> names = header.columnNames();
+                List<String> names = wanted.isEmpty() ? header.columnNames() : wanted;
+                List<Integer> places = names.stream().map(header::column).toList();
                 csv.writeRecord(names);
                 columns.addAll(names);
                 return row -> {
-                  csv.writeRecord(fields(tableOf(in), row, names));
+                  csv.writeRecord(fields(tableOf(in), row, names, places));
                   rows++;
                 };
               });
@@ -150,21 +160,24 @@ public final class TableConversion {
   }
 
   /** The row's fields; throws {@link BadField} at one that is not of its column's type. */
-  private static List<String> fields(String table, TableRow row, List<String> names) {
+  private static List<String> fields(
+      String table, TableRow row, List<String> names, List<Integer> places) {
     List<String> fields = new ArrayList<>(names.size());
     for (int i = 0; i < names.size(); i++) {
-      ColumnType.of(table, names.get(i)).check(row, i);
-      fields.add(row.text(i));
+      int place = places.get(i);
+      ColumnType.of(table, names.get(i)).check(row, place);
+      fields.add(row.text(place));
     }
     return fields;
   }
 
-  private void toParquet(Path in, Path out) throws IOException, SQLException {
+  private void toParquet(Path in, Path out, List<String> wanted)
+      throws IOException, SQLException {
     Path plain = Files.createTempFile("kelvo", ".csv");
     try {
       Files.delete(plain);
       List<String> columns =
-          toCsv(in, plain).stream().map(name -> columnSpec(tableOf(in), name)).toList();
+          toCsv(in, plain, wanted).stream().map(name -> columnSpec(tableOf(in), name)).toList();
       try (Connection duck = DuckDb.open();
           Statement statement = duck.createStatement()) {
         statement.execute(

@@ -256,7 +256,7 @@ public final class KelvoWindow extends Application {
             now.pastHasGrown(work.done());
           }
         },
-        error -> tell("work beside the day", error));
+        error -> tell(work.words(), error));
   }
 
   /** The one that was asked for, else the one that is set. */
@@ -360,6 +360,7 @@ public final class KelvoWindow extends Application {
 
   @Override
   public void stop() {
+    beside.stop();
     Workspace opened = workspace;
     if (opened != null && !opened.isLeft()) {
       opened.close();

@@ -8,8 +8,10 @@ import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
 import java.util.function.BooleanSupplier;
+import java.util.function.Consumer;
 import java.util.stream.Stream;
 import javafx.application.Platform;
 import javafx.scene.control.Button;
@@ -254,5 +256,93 @@ class KelvoWindowTest {
                 }));
 
     until(() -> says("a listener of the window threw"));
+  }
+
+  /** A day with work beside it, which goes on until it may. */
+  private static OpenRequest.Load withBeside(Consumer<Progress> work) {
+    return new OpenRequest.Load() {
+      @Override
+      public OpenedDay day(Progress progress) {
+        return OpenedDay.open(folder, DATE, progress);
+      }
+
+      @Override
+      public OpenRequest.Beside beside() {
+        return new OpenRequest.Beside() {
+          @Override
+          public void work(Progress progress) {
+            work.accept(progress);
+          }
+
+          @Override
+          public String words() {
+            return "Charting the reef";
+          }
+
+          @Override
+          public String done() {
+            return "The reef is charted";
+          }
+        };
+      }
+    };
+  }
+
+  @Test
+  void workBesideTheDayTellsHowFarItIsAndWhenItIsDone() throws Exception {
+    CountDownLatch going = new CountDownLatch(1);
+    open(
+        withBeside(
+            progress -> {
+              progress.done(0.4);
+              try {
+                assertThat(going.await(60, TimeUnit.SECONDS)).isTrue();
+              } catch (InterruptedException e) {
+                throw new IllegalStateException(e);
+              }
+            }));
+    until(this::showsTheDay);
+    until(() -> says("Charting the reef, 40%"));
+    assertThat(window.opened().pastSessions().get()).isZero();
+
+    going.countDown();
+
+    until(() -> says("The reef is charted"));
+    assertThat(says("Charting the reef")).isFalse();
+    assertThat(window.opened().pastSessions().get()).isOne();
+  }
+
+  @Test
+  void workBesideTheDayThatThrowsIsTold() throws Exception {
+    open(
+        withBeside(
+            progress -> {
+              throw new IllegalStateException("the reef has moved");
+            }));
+    until(this::showsTheDay);
+
+    until(() -> says("Charting the reef went wrong: the reef has moved; the rest goes on."));
+  }
+
+  @Test
+  void workBesideTheDayEndsWithTheWindow() throws Exception {
+    CountDownLatch ended = new CountDownLatch(1);
+    open(
+        withBeside(
+            progress -> {
+              try {
+                while (true) {
+                  progress.done(0.1);
+                }
+              } finally {
+                ended.countDown();
+              }
+            }));
+    until(this::showsTheDay);
+    until(() -> says("Charting the reef, 10%"));
+
+    WaitForAsyncUtils.waitForAsyncFx(20_000, window::stop);
+
+    assertThat(ended.await(20, TimeUnit.SECONDS)).isTrue();
   }
 }

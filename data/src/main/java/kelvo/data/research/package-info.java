@@ -1,0 +1,2 @@
+/** Questions of research as SQL, for stores that are too large for one machine. */
+package kelvo.data.research;
