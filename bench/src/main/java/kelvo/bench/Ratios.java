@@ -3,6 +3,7 @@ package kelvo.bench;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.sql.SQLException;
 import java.util.Collection;
 import java.util.EnumSet;
 import java.util.List;
@@ -31,6 +32,7 @@ public final class Ratios {
           "live",
           "review",
           "corrections",
+          "research",
           "whole");
 
   /** Takes half an hour, so that it runs only when it is named. */
@@ -45,7 +47,8 @@ public final class Ratios {
    * Takes a folder for the invented markets, which are written once, and the subjects to measure:
    * all of {@link #SUBJECTS} when none is named; or "soak" alone.
    */
-  public static void main(String[] args) throws RunnerException, IOException, InterruptedException {
+  public static void main(String[] args)
+      throws RunnerException, IOException, InterruptedException, SQLException {
     if (args.length > 0 && args[0].equals(SOAK)) {
       LiveTimes.start(LiveTimes.Part.SOAK);
       return;
@@ -71,7 +74,7 @@ public final class Ratios {
   }
 
   private static void measure(String subject, String folder)
-      throws RunnerException, IOException, InterruptedException {
+      throws RunnerException, IOException, InterruptedException, SQLException {
     switch (subject) {
       case "replay" -> replay(folder);
       case "seek" -> seek(folder);
@@ -84,6 +87,7 @@ public final class Ratios {
       case "live" -> live();
       case "review" -> review(folder);
       case "corrections" -> CorrectionTimes.print();
+      case "research" -> research(folder);
       default -> throw new IllegalArgumentException("no such subject: " + subject);
     }
   }
@@ -91,6 +95,12 @@ public final class Ratios {
   private static void review(String folder) throws IOException {
     say("twenty sessions of 3,000 securities, every print");
     ReviewTimes.print(
+        folder.isEmpty() ? Files.createTempDirectory("kelvo-bench") : Path.of(folder));
+  }
+
+  private static void research(String folder) throws IOException, SQLException {
+    say("a question to 250 sessions of minute bars of 8,000 securities");
+    ResearchTimes.print(
         folder.isEmpty() ? Files.createTempDirectory("kelvo-bench") : Path.of(folder));
   }
 

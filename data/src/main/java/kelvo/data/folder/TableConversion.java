@@ -9,6 +9,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.sql.Connection;
+import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
 import java.util.ArrayList;
@@ -22,7 +23,8 @@ import kelvo.job.Progress;
 
 /**
  * Turns CSV into Parquet and back, a table or a whole data folder. A row with a field that is not
- * of its column's type is reported and left out; nothing that is there is overwritten.
+ * of its column's type is reported and left out; nothing that is there is overwritten. What is to
+ * have the columns that it has is copied.
  */
 public final class TableConversion {
   private static final String PARQUET = ".parquet";
@@ -118,7 +120,9 @@ public final class TableConversion {
     }
     try {
       Files.createDirectories(out.toAbsolutePath().getParent());
-      if (out.toString().endsWith(PARQUET)) {
+      if (isOf(in, out, columns)) {
+        Files.copy(in, out);
+      } else if (out.toString().endsWith(PARQUET)) {
         toParquet(in, out, columns);
       } else {
         toCsv(in, out, columns);
@@ -126,6 +130,40 @@ public final class TableConversion {
     } catch (IOException | SQLException e) {
       throw new IllegalArgumentException(
           "cannot write " + out + ": " + PlainReason.of(e) + "; check the folder", e);
+    }
+  }
+
+  /** Whether a table is Parquet of just these columns and their types, so that it can be copied. */
+  private boolean isOf(Path in, Path out, List<String> columns) throws SQLException {
+    if (columns.isEmpty() || !in.toString().endsWith(PARQUET) || !out.toString().endsWith(PARQUET)) {
+      return false;
+    }
+    List<String> found = new ArrayList<>();
+    try (Connection duck = DuckDb.open();
+        Statement statement = duck.createStatement()) {
+      try (ResultSet described =
+          statement.executeQuery("describe select * from " + DuckDb.table(in))) {
+        while (described.next()) {
+          found.add(described.getString("column_name") + " " + described.getString("column_type"));
+        }
+      }
+      boolean same =
+          found.equals(
+              columns.stream()
+                  .map(
+                      name ->
+                          name
+                              + " "
+                              + ColumnType.of(tableOf(in), name).sql().toUpperCase(Locale.ROOT))
+                  .toList());
+      if (same) {
+        try (ResultSet counted =
+            statement.executeQuery("select count(*) from " + DuckDb.table(in))) {
+          counted.next();
+          rows += counted.getLong(1);
+        }
+      }
+      return same;
     }
   }
 
