@@ -1,0 +1,210 @@
+package kelvo.practice;
+
+import java.math.BigDecimal;
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.Deque;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import kelvo.replay.TapeListener;
+import kelvo.session.Session;
+import kelvo.state.SymbolState;
+import kelvo.tape.EventTape;
+import kelvo.tape.TapeRules;
+import kelvo.time.DayTime;
+import kelvo.trade.Fill;
+import kelvo.trade.FillSide;
+
+/**
+ * Fills orders on paper with what a recorded session traded and showed, event by event: a listener
+ * of a replay. The same instructions give the same fills, whenever and however often the replay is
+ * paused. Nothing is filled that was not shown or traded, and nothing in a halt. Owned by the
+ * replay's thread.
+ *
+ * <p>Each instruction arrives a while after it was sent. A market order takes the other side of the
+ * quote in force then, at most the shares shown, and the rest from the quotes after it; in a
+ * security without quotes it takes the next eligible prints, half a tick worse. A limit order is
+ * filled by prints beyond its price, and by those at its price once more has traded there than stood
+ * before it. A stop becomes a market order at the first eligible print at its price or beyond.
+ */
+public final class PaperBroker implements TapeListener {
+  /** How long an instruction takes unless somebody says otherwise. */
+  public static final long USUAL_LATENCY = 300 * DayTime.MILLISECOND;
+
+  /** The account of fills on paper. */
+  public static final String ACCOUNT = "practice";
+
+  private final Session session;
+  private final EventTape tape;
+  private final long latency;
+  private final Deque<Instruction> onTheirWay;
+  private final Map<Integer, PaperBook> books = new HashMap<>();
+  private final Map<Long, Integer> securities = new HashMap<>();
+  private final Map<Integer, Long> positions = new HashMap<>();
+  private final List<Fill> fills = new ArrayList<>();
+
+  /**
+   * A broker before the session.
+   *
+   * @param instructions those of the whole session, in any order
+   * @param latency how long each takes to arrive, nanoseconds, 0 or more
+   */
+  public PaperBroker(Session session, List<Instruction> instructions, long latency) {
+    this.session = session;
+    this.latency = latency;
+    tape = session.tape();
+    onTheirWay =
+        new ArrayDeque<>(
+            instructions.stream().sorted(Comparator.comparingLong(Instruction::at)).toList());
+    for (Instruction one : instructions) {
+      if (one instanceof Instruction.Place place) {
+        int security = place.order().security();
+        books.computeIfAbsent(security, s -> new PaperBook(
+            (order, shares, price, at) -> fill(security, order, shares, price, at)));
+        securities.put(place.order().id(), security);
+      }
+    }
+  }
+
+  @Override
+  public void applied(SymbolState state, int effects, int event, long now) {
+    told(state.id(), event, now);
+  }
+
+  /** An event of a security has been told by now. */
+  void told(int security, int event, long now) {
+    arrive(now);
+    PaperBook book = books.get(security);
+    if (book == null) {
+      return;
+    }
+    switch (tape.kind(event)) {
+      case TRADE -> print(book, event, now);
+      case QUOTE ->
+          book.quote(
+              tape.bid(event),
+              tape.bidShares(event),
+              tape.ask(event),
+              tape.askShares(event),
+              now);
+      case STATUS -> book.status(tape.state(event));
+      case CORRECTION, IMBALANCE, MENTION, NEWS -> {}
+    }
+  }
+
+  private void print(PaperBook book, int event, long now) {
+    long at = tape.time(event);
+    boolean regular = session.hours().regular(at);
+    if ((TapeRules.flags(tape.conditions(event), regular) & TapeRules.LAST) != 0) {
+      book.print(tape.price(event), tape.shares(event), at, now);
+    }
+  }
+
+  @Override
+  public void second(long moment) {
+    arrive(moment);
+  }
+
+  /** What has arrived by now meets the quotes as they stood before whatever happens now. */
+  private void arrive(long now) {
+    while (!onTheirWay.isEmpty() && onTheirWay.getFirst().at() + latency <= now) {
+      Instruction one = onTheirWay.removeFirst();
+      long at = one.at() + latency;
+      switch (one) {
+        case Instruction.Place place -> place(place.order(), at);
+        case Instruction.Cancel cancel -> {
+          Integer security = securities.get(cancel.order());
+          if (security != null) {
+            bookOf(security).cancel(cancel.order());
+          }
+        }
+      }
+    }
+  }
+
+  private void place(PaperOrder order, long at) {
+    Bracket bracket = order.exits() == null ? null : new Bracket(order);
+    bookOf(order.security())
+        .add(
+            new WorkingOrder(
+                order.id(), order.way(), order.shares(), order.terms(), at, bracket),
+            at);
+  }
+
+  private PaperBook bookOf(int security) {
+    PaperBook book = books.get(security);
+    if (book == null) {
+      throw new IllegalStateException("no orders in security " + security);
+    }
+    return book;
+  }
+
+  /** A sale ends what is held before it sells short, a purchase the other way round. */
+  private void fill(int security, WorkingOrder order, long shares, BigDecimal price, long at) {
+    long held = positions.getOrDefault(security, 0L);
+    long ending = Math.min(shares, Math.max(0, -order.way() * held));
+    boolean buys = order.way() > 0;
+    add(security, order, buys ? FillSide.COVER : FillSide.SELL, ending, price, at);
+    add(security, order, buys ? FillSide.BUY : FillSide.SHORT, shares - ending, price, at);
+    positions.put(security, held + order.way() * shares);
+  }
+
+  private void add(
+      int security, WorkingOrder order, FillSide side, long shares, BigDecimal price, long at) {
+    if (shares > 0) {
+      fills.add(
+          new Fill(
+              at,
+              session.security(security).symbol(),
+              side,
+              BigDecimal.valueOf(shares),
+              price,
+              BigDecimal.ZERO,
+              ACCOUNT,
+              Long.toString(order.id())));
+    }
+  }
+
+  /** The fills so far, oldest first. */
+  public List<Fill> fills() {
+    return List.copyOf(fills);
+  }
+
+  /** Shares held of a security, below 0 when sold short. */
+  public long position(int security) {
+    return positions.getOrDefault(security, 0L);
+  }
+
+  /**
+   * An order that has arrived and is not done; of a bracket its entry, and its exits once it has had
+   * a fill.
+   *
+   * @param id of the order that was placed
+   */
+  public record Working(long id, int security, int way, long left, Terms terms, boolean isExit) {}
+
+  /** What is not done yet, by security and then in the order in which it came. */
+  public List<Working> working() {
+    List<Working> all = new ArrayList<>();
+    books.keySet().stream()
+        .sorted()
+        .forEach(
+            security ->
+                bookOf(security)
+                    .working()
+                    .forEach(
+                        order ->
+                            all.add(
+                                new Working(
+                                    order.id(),
+                                    security,
+                                    order.way(),
+                                    order.left(),
+                                    order.terms(),
+                                    order.bracket() != null
+                                        && order.bracket().isExit(order)))));
+    return all;
+  }
+}
