@@ -8,6 +8,7 @@ import java.util.Deque;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.TreeMap;
 import kelvo.replay.TapeListener;
 import kelvo.session.Session;
 import kelvo.state.SymbolState;
@@ -40,9 +41,9 @@ public final class PaperBroker implements TapeListener {
   private final EventTape tape;
   private final long latency;
   private final Deque<Instruction> onTheirWay;
-  private final Map<Integer, PaperBook> books = new HashMap<>();
-  private final Map<Long, Integer> securities = new HashMap<>();
-  private final Map<Integer, Long> positions = new HashMap<>();
+  private final Map<String, PaperBook> books = new TreeMap<>();
+  private final Map<Integer, PaperBook> byNumber = new HashMap<>();
+  private final Map<String, Long> positions = new TreeMap<>();
   private final List<Fill> fills = new ArrayList<>();
 
   /**
@@ -60,10 +61,14 @@ public final class PaperBroker implements TapeListener {
             instructions.stream().sorted(Comparator.comparingLong(Instruction::at)).toList());
     for (Instruction one : instructions) {
       if (one instanceof Instruction.Place place) {
-        int security = place.order().security();
-        books.computeIfAbsent(security, s -> new PaperBook(
-            (order, shares, price, at) -> fill(security, order, shares, price, at)));
-        securities.put(place.order().id(), security);
+        String symbol = place.order().symbol();
+        PaperBook book =
+            books.computeIfAbsent(
+                symbol,
+                s ->
+                    new PaperBook(
+                        (order, shares, price, at) -> fill(symbol, order, shares, price, at)));
+        session.numberOf(symbol).ifPresent(number -> byNumber.put(number, book));
       }
     }
   }
@@ -76,7 +81,7 @@ public final class PaperBroker implements TapeListener {
   /** An event of a security has been told by now. */
   void told(int security, int event, long now) {
     arrive(now);
-    PaperBook book = books.get(security);
+    PaperBook book = byNumber.get(security);
     if (book == null) {
       return;
     }
@@ -114,50 +119,45 @@ public final class PaperBroker implements TapeListener {
       long at = one.at() + latency;
       switch (one) {
         case Instruction.Place place -> place(place.order(), at);
-        case Instruction.Cancel cancel -> {
-          Integer security = securities.get(cancel.order());
-          if (security != null) {
-            bookOf(security).cancel(cancel.order());
-          }
-        }
+        case Instruction.Cancel cancel ->
+            books.values().forEach(book -> book.cancel(cancel.order()));
       }
     }
   }
 
   private void place(PaperOrder order, long at) {
     Bracket bracket = order.exits() == null ? null : new Bracket(order);
-    bookOf(order.security())
+    bookOf(order.symbol())
         .add(
-            new WorkingOrder(
-                order.id(), order.way(), order.shares(), order.terms(), at, bracket),
+            new WorkingOrder(order.id(), order.way(), order.shares(), order.terms(), at, bracket),
             at);
   }
 
-  private PaperBook bookOf(int security) {
-    PaperBook book = books.get(security);
+  private PaperBook bookOf(String symbol) {
+    PaperBook book = books.get(symbol);
     if (book == null) {
-      throw new IllegalStateException("no orders in security " + security);
+      throw new IllegalStateException("no orders in " + symbol);
     }
     return book;
   }
 
   /** A sale ends what is held before it sells short, a purchase the other way round. */
-  private void fill(int security, WorkingOrder order, long shares, BigDecimal price, long at) {
-    long held = positions.getOrDefault(security, 0L);
+  private void fill(String symbol, WorkingOrder order, long shares, BigDecimal price, long at) {
+    long held = positions.getOrDefault(symbol, 0L);
     long ending = Math.min(shares, Math.max(0, -order.way() * held));
     boolean buys = order.way() > 0;
-    add(security, order, buys ? FillSide.COVER : FillSide.SELL, ending, price, at);
-    add(security, order, buys ? FillSide.BUY : FillSide.SHORT, shares - ending, price, at);
-    positions.put(security, held + order.way() * shares);
+    add(symbol, order, buys ? FillSide.COVER : FillSide.SELL, ending, price, at);
+    add(symbol, order, buys ? FillSide.BUY : FillSide.SHORT, shares - ending, price, at);
+    positions.put(symbol, held + order.way() * shares);
   }
 
   private void add(
-      int security, WorkingOrder order, FillSide side, long shares, BigDecimal price, long at) {
+      String symbol, WorkingOrder order, FillSide side, long shares, BigDecimal price, long at) {
     if (shares > 0) {
       fills.add(
           new Fill(
               at,
-              session.security(security).symbol(),
+              symbol,
               side,
               BigDecimal.valueOf(shares),
               price,
@@ -173,8 +173,13 @@ public final class PaperBroker implements TapeListener {
   }
 
   /** Shares held of a security, below 0 when sold short. */
-  public long position(int security) {
-    return positions.getOrDefault(security, 0L);
+  public long position(String symbol) {
+    return positions.getOrDefault(symbol, 0L);
+  }
+
+  /** What has been sent by a moment and has not arrived, in its order. */
+  public List<Instruction> onTheirWay(long moment) {
+    return onTheirWay.stream().filter(one -> one.at() <= moment).toList();
   }
 
   /**
@@ -183,28 +188,25 @@ public final class PaperBroker implements TapeListener {
    *
    * @param id of the order that was placed
    */
-  public record Working(long id, int security, int way, long left, Terms terms, boolean isExit) {}
+  public record Working(
+      long id, String symbol, int way, long left, Terms terms, boolean isExit) {}
 
-  /** What is not done yet, by security and then in the order in which it came. */
+  /** What is not done yet, by symbol and then in the order in which it came. */
   public List<Working> working() {
     List<Working> all = new ArrayList<>();
-    books.keySet().stream()
-        .sorted()
-        .forEach(
-            security ->
-                bookOf(security)
-                    .working()
-                    .forEach(
-                        order ->
-                            all.add(
-                                new Working(
-                                    order.id(),
-                                    security,
-                                    order.way(),
-                                    order.left(),
-                                    order.terms(),
-                                    order.bracket() != null
-                                        && order.bracket().isExit(order)))));
+    books.forEach(
+        (symbol, book) ->
+            book.working()
+                .forEach(
+                    order ->
+                        all.add(
+                            new Working(
+                                order.id(),
+                                symbol,
+                                order.way(),
+                                order.left(),
+                                order.terms(),
+                                order.bracket() != null && order.bracket().isExit(order)))));
     return all;
   }
 }

@@ -6,13 +6,13 @@ import org.jspecify.annotations.Nullable;
  * An order on paper.
  *
  * @param id unique among the orders of a session, above 0
- * @param security its number in the session
+ * @param symbol in which security
  * @param way 1 to buy, -1 to sell
  * @param shares above 0
  * @param exits with which it is a bracket; null for an order alone
  */
 public record PaperOrder(
-    long id, int security, int way, long shares, Terms terms, @Nullable Exits exits) {
+    long id, String symbol, int way, long shares, Terms terms, @Nullable Exits exits) {
   /**
    * How what a bracket has bought or sold is given back: at a stop or at a target, whichever comes
    * first.
@@ -39,7 +39,7 @@ public record PaperOrder(
   }
 
   /** An order alone. */
-  public PaperOrder(long id, int security, int way, long shares, Terms terms) {
-    this(id, security, way, shares, terms, null);
+  public PaperOrder(long id, String symbol, int way, long shares, Terms terms) {
+    this(id, symbol, way, shares, terms, null);
   }
 }

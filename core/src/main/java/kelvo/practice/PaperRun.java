@@ -56,9 +56,10 @@ public final class PaperRun {
   private int[] events(List<Instruction> of) {
     return of.stream()
         .filter(Instruction.Place.class::isInstance)
-        .map(one -> ((Instruction.Place) one).order().security())
+        .map(one -> ((Instruction.Place) one).order().symbol())
         .distinct()
-        .map(security -> tape.eventsOf(security, tape.size()))
+        .flatMapToInt(symbol -> session.numberOf(symbol).stream())
+        .mapToObj(security -> tape.eventsOf(security, tape.size()))
         .flatMapToInt(Arrays::stream)
         .sorted()
         .toArray();

@@ -22,6 +22,7 @@ import net.jqwik.api.Property;
 
 class PaperBrokerProperties {
   private static final int SECURITIES = 3;
+  private static final List<String> SYMBOLS = List.of("AAAAAA", "BBBBBB", "CCCCCC");
   private static final int EVENTS = 4_000;
   private static final int ORDERS = 25;
   private static final long LATENCY = PaperBroker.USUAL_LATENCY;
@@ -53,7 +54,7 @@ class PaperBrokerProperties {
               at,
               new PaperOrder(
                   id,
-                  random.nextInt(SECURITIES),
+                  SYMBOLS.get(random.nextInt(SECURITIES)),
                   way,
                   random.nextLong(1, 900),
                   terms,
@@ -85,7 +86,7 @@ class PaperBrokerProperties {
     EventTape tape = session.tape();
     Map<Integer, Map<Long, Long>> byMoment = new HashMap<>();
     for (Fill fill : whole(session, instructions).fills()) {
-      int security = order(instructions, fill.orderId()).security();
+      int security = SYMBOLS.indexOf(fill.symbol());
       byMoment
           .computeIfAbsent(security, s -> new HashMap<>())
           .merge(fill.at(), fill.quantity().longValueExact(), Long::sum);
@@ -135,19 +136,19 @@ class PaperBrokerProperties {
     Session session = session(seed);
     List<Instruction> instructions = instructions(seed);
     PaperBroker broker = whole(session, instructions);
-    Map<Integer, BigDecimal> positions = new HashMap<>();
+    Map<String, BigDecimal> positions = new HashMap<>();
     Map<String, Long> filled = new HashMap<>();
     for (Fill fill : broker.fills()) {
       PaperOrder order = order(instructions, fill.orderId());
       BigDecimal signed = fill.quantity().multiply(BigDecimal.valueOf(fill.side().sign()));
-      positions.merge(order.security(), signed, BigDecimal::add);
+      positions.merge(fill.symbol(), signed, BigDecimal::add);
       if (fill.side().sign() == order.way()) {
         filled.merge(fill.orderId(), fill.quantity().longValueExact(), Long::sum);
       }
     }
-    for (int security = 0; security < SECURITIES; security++) {
-      assertThat(broker.position(security))
-          .isEqualTo(positions.getOrDefault(security, BigDecimal.ZERO).longValueExact());
+    for (String symbol : SYMBOLS) {
+      assertThat(broker.position(symbol))
+          .isEqualTo(positions.getOrDefault(symbol, BigDecimal.ZERO).longValueExact());
     }
     for (PaperBroker.Working working : broker.working()) {
       assertThat(working.left()).isPositive();

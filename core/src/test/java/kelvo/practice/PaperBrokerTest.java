@@ -50,7 +50,7 @@ class PaperBrokerTest {
     instructions.add(
         new Instruction.Place(
             second(seconds),
-            new PaperOrder(instructions.size() + 1, 0, way, shares, terms)));
+            new PaperOrder(instructions.size() + 1, "AAAAAA", way, shares, terms)));
   }
 
   private void bracket(double seconds, int way, long shares, double stop, double target) {
@@ -59,7 +59,7 @@ class PaperBrokerTest {
             second(seconds),
             new PaperOrder(
                 instructions.size() + 1,
-                0,
+                "AAAAAA",
                 way,
                 shares,
                 MARKET,
@@ -100,7 +100,7 @@ class PaperBrokerTest {
 
     assertThat(words(broker))
         .containsExactly("10:00:01.300 buy 200 at 10.05", "10:00:03.000 buy 300 at 10.07");
-    assertThat(broker.position(0)).isEqualTo(500);
+    assertThat(broker.position("AAAAAA")).isEqualTo(500);
     assertThat(broker.working()).isEmpty();
   }
 
@@ -165,7 +165,7 @@ class PaperBrokerTest {
     assertThat(words(broker)).containsExactly("10:00:01.300 buy 200 at 10.05");
     assertThat(broker.working())
         .containsExactly(
-            new PaperBroker.Working(1, 0, 1, 100, new Terms.Limit(price(10.05)), false));
+            new PaperBroker.Working(1, "AAAAAA", 1, 100, new Terms.Limit(price(10.05)), false));
   }
 
   @Test
@@ -236,7 +236,7 @@ class PaperBrokerTest {
             "10:00:02.000 sell 60 at 10.5",
             "10:00:03.000 sell 40 at 10.5");
     assertThat(broker.working()).isEmpty();
-    assertThat(broker.position(0)).isZero();
+    assertThat(broker.position("AAAAAA")).isZero();
   }
 
   @Test

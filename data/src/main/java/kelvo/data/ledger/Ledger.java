@@ -21,6 +21,7 @@ import kelvo.journal.Note;
 import kelvo.journal.Remark;
 import kelvo.journal.RuleKept;
 import kelvo.level.Level;
+import kelvo.practice.Instruction;
 import kelvo.scan.Scan;
 import kelvo.trade.Fill;
 import org.flywaydb.core.Flyway;
@@ -354,6 +355,30 @@ public final class Ledger implements AutoCloseable {
                   f.orderId(),
                   same));
     }
+  }
+
+  /**
+   * Keeps what the paper broker was told in a session.
+   *
+   * @param place among the instructions of that session; one that is there is replaced
+   */
+  public void addPractice(LocalDate day, int place, Instruction instruction) {
+    add(handle -> PracticeRows.write(handle, day.toString(), place, instruction));
+  }
+
+  /** Keeps the fills on paper of a session in place of those before, apart from the real ones. */
+  public void setPracticeFills(LocalDate day, List<Fill> fills) {
+    add(handle -> PracticeRows.write(handle, day.toString(), fills));
+  }
+
+  /** What the paper broker was told in a session, in its order, as saved. */
+  public List<Instruction> practice(LocalDate day) {
+    return read(List.of(), handle -> PracticeRows.instructions(handle, day.toString()));
+  }
+
+  /** The fills on paper of a session, as saved. */
+  public List<Fill> practiceFills(LocalDate day) {
+    return read(List.of(), handle -> PracticeRows.fills(handle, day.toString()));
   }
 
   /** The fills of the days before one, by day. */

@@ -71,6 +71,24 @@ public final class LedgerArchive {
     tables.put("remark", List.of("day", "kind", "symbol", "account", "at", "text", "tags"));
     tables.put("hand_match", List.of("day", "symbol", "account", "at", "says", "move_start"));
     tables.put("rule_kept", List.of("day", "rule", "answer"));
+    tables.put(
+        "practice_order",
+        List.of(
+            "day",
+            "place",
+            "at",
+            "order_id",
+            "symbol",
+            "way",
+            "shares",
+            "terms",
+            "price",
+            "limit_price",
+            "stop",
+            "target"));
+    tables.put(
+        "practice_fill",
+        List.of("day", "place", "at", "symbol", "side", "quantity", "price", "order_id"));
     tables.put("scan_version", List.of("version", "scan", "json", "first_day"));
     return tables;
   }

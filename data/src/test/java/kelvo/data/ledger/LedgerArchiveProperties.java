@@ -29,6 +29,9 @@ import kelvo.journal.RuleKept;
 import kelvo.journal.Subject;
 import kelvo.level.Level;
 import kelvo.level.LevelKind;
+import kelvo.practice.Instruction;
+import kelvo.practice.PaperOrder;
+import kelvo.practice.Terms;
 import kelvo.rule.Vocabulary;
 import kelvo.scan.Scan;
 import kelvo.scan.Side;
@@ -131,6 +134,13 @@ class LedgerArchiveProperties {
     ledger.add(DAY, new RuleKept(text, RuleKept.Answer.BROKEN));
     ledger.addFills(
         DAY, List.of(bought(n.at(), text), bought(n.at(), text), bought(n.at() + 1, "")));
+    ledger.addPractice(
+        DAY,
+        0,
+        new Instruction.Place(
+            n.at(), new PaperOrder(1, "TIDARC", -1, 100, new Terms.StopLimit(82_000, 81_900))));
+    ledger.addPractice(DAY, 1, new Instruction.Cancel(n.at(), 1));
+    ledger.setPracticeFills(DAY, List.of(bought(n.at(), "1")));
     ledger.add(DAY, SCAN);
     ledger.leaveAt(DAY, n.at());
     ledger.add(DAY, hit(n.at(), text, new double[] {n.one(), Double.NaN, n.other()}));

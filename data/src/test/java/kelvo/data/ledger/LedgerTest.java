@@ -19,6 +19,10 @@ import kelvo.journal.FocusSpan;
 import kelvo.journal.Note;
 import kelvo.level.Level;
 import kelvo.level.LevelKind;
+import kelvo.practice.Instruction;
+import kelvo.practice.PaperBroker;
+import kelvo.practice.PaperOrder;
+import kelvo.practice.Terms;
 import kelvo.scan.Side;
 import kelvo.time.DayTime;
 import kelvo.trade.Fill;
@@ -105,6 +109,55 @@ class LedgerTest {
 
       assertThat(ledger.day(DAY).fills()).hasSize(2);
     }
+  }
+
+  @Test
+  void whatWasDoneOnPaperStaysApartFromRealFills() {
+    List<Instruction> instructions =
+        List.of(
+            new Instruction.Place(
+                5,
+                new PaperOrder(
+                    1,
+                    "TIDARC",
+                    1,
+                    100,
+                    new Terms.Market(),
+                    new PaperOrder.Exits(80_000, 90_000))),
+            new Instruction.Place(
+                6, new PaperOrder(2, "KELPOR", -1, 50, new Terms.Limit(31_000))),
+            new Instruction.Place(7, new PaperOrder(3, "KELPOR", -1, 50, new Terms.Stop(30_000))),
+            new Instruction.Place(
+                8, new PaperOrder(4, "KELPOR", 1, 50, new Terms.StopLimit(32_000, 32_100))),
+            new Instruction.Cancel(9, 2));
+    Fill first = onPaper(10, "8.30");
+    Fill other = onPaper(11, "8.305");
+    try (Ledger ledger = open()) {
+      for (int place = 0; place < instructions.size(); place++) {
+        ledger.addPractice(DAY, place, instructions.get(place));
+      }
+      ledger.setPracticeFills(DAY, List.of(first));
+      ledger.setPracticeFills(DAY, List.of(first, other));
+    }
+    try (Ledger ledger = open()) {
+      assertThat(ledger.practice(DAY)).isEqualTo(instructions);
+      assertThat(ledger.practiceFills(DAY)).containsExactly(first, other);
+      assertThat(ledger.practice(DAY.plusDays(1))).isEmpty();
+      assertThat(ledger.day(DAY).fills()).isEmpty();
+      assertThat(ledger.allFills()).isEmpty();
+    }
+  }
+
+  private static Fill onPaper(long at, String price) {
+    return new Fill(
+        at,
+        "TIDARC",
+        FillSide.BUY,
+        new BigDecimal("100"),
+        new BigDecimal(price),
+        BigDecimal.ZERO,
+        PaperBroker.ACCOUNT,
+        "1");
   }
 
   @Test
