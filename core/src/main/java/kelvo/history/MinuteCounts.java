@@ -30,12 +30,12 @@ public record MinuteCounts(
   }
 
   /** The minute of the day of a row. */
-  int minute(int row) {
+  public int minute(int row) {
     return minutes.getAtIndex(ValueLayout.JAVA_SHORT, row);
   }
 
   /** The count of a row. */
-  long count(int row) {
+  public long count(int row) {
     return counts.getAtIndex(ValueLayout.JAVA_LONG, row);
   }
 

@@ -8,6 +8,9 @@ public sealed interface Instruction {
   /** To place an order. */
   record Place(long at, PaperOrder order) implements Instruction {}
 
-  /** To cancel what is left of an order, and of a bracket's entry; its exits stay. */
+  /**
+   * To cancel what is left of an order; of a bracket all of it, so that what it holds has no exits
+   * any more.
+   */
   record Cancel(long at, long order) implements Instruction {}
 }

@@ -47,10 +47,7 @@ final class PaperBook {
   }
 
   void cancel(long id) {
-    working.stream()
-        .filter(order -> order.id() == id)
-        .filter(order -> order.bracket() == null || !order.bracket().isExit(order))
-        .forEach(WorkingOrder::cancel);
+    working.stream().filter(order -> order.id() == id).forEach(WorkingOrder::cancel);
     tidy();
   }
 

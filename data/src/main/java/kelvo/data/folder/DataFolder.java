@@ -129,6 +129,14 @@ public final class DataFolder {
     return minuteDates().stream().filter(date -> !recorded.contains(date)).toList();
   }
 
+  /** The dates that can be opened: those with prints and those with minute bars, oldest first. */
+  public List<LocalDate> openDates() {
+    return Stream.concat(sessionDates().stream(), minuteDates().stream())
+        .distinct()
+        .sorted()
+        .toList();
+  }
+
   /** The dates of which there are minute bars, oldest first. */
   List<LocalDate> minuteDates() {
     return dates("minutes", "a folder with a table a day");
@@ -181,7 +189,8 @@ public final class DataFolder {
   }
 
   /**
-   * Reads a session with all that is known beforehand.
+   * Reads a session with all that is known beforehand. Where there are no prints, minute bars stand
+   * for them.
    *
    * @param progress hears of the parts as they are done
    */

@@ -45,6 +45,11 @@ final class MinuteFiles {
 
   /** The file of a date without its ending. */
   Path stem(LocalDate date) {
+    return stem(root, date);
+  }
+
+  /** Likewise in any folder. */
+  static Path stem(Path root, LocalDate date) {
     return root.resolve("minutes").resolve(date.toString());
   }
 

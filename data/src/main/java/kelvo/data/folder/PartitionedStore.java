@@ -76,7 +76,7 @@ public final class PartitionedStore {
     for (int i = 0; i < dates.size(); i++) {
       progress.done((double) i / dates.size());
       LocalDate date = dates.get(i);
-      Path minutes = EarlierFiles.of(root.resolve("minutes").resolve(date.toString())).orElseThrow();
+      Path minutes = EarlierFiles.of(MinuteFiles.stem(root, date)).orElseThrow();
       conversion.table(
           minutes, out.resolve("minutes").resolve("date=" + date).resolve("minutes.parquet"), MINUTES);
     }

@@ -12,10 +12,12 @@ import java.util.Set;
 import java.util.concurrent.CompletableFuture;
 import kelvo.data.fault.Fault;
 import kelvo.data.fault.Faults;
+import kelvo.history.SessionMinutes;
 import kelvo.news.Catalyst;
 import kelvo.tape.EventTape;
 import kelvo.tape.SaleConditions;
 import kelvo.tape.TradingState;
+import org.jspecify.annotations.Nullable;
 
 /** Reads the files of one session: trades, corrections, quotes, status, imbalances and mentions. */
 final class SessionFiles {
@@ -60,10 +62,14 @@ final class SessionFiles {
     return TableFile.find(folder, "sessions/" + date + "/" + table, faults);
   }
 
-  /** Reads all files and merges them with the arrival of news. */
-  EventTape read(List<Catalyst> catalysts) {
+  /**
+   * Reads all files and merges them with the arrival of news.
+   *
+   * @param bars stand for the prints; null when those were recorded
+   */
+  EventTape read(List<Catalyst> catalysts, @Nullable SessionMinutes bars) {
     CompletableFuture<EventRows> quotes = CompletableFuture.supplyAsync(this::quotes);
-    EventRows trades = trades();
+    EventRows trades = bars == null ? trades() : BarPrints.of(bars, numbers);
     List<EventRows> files =
         List.of(
             status(),

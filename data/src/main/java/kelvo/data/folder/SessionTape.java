@@ -8,9 +8,11 @@ import java.util.stream.Stream;
 import kelvo.data.columns.NewColumns;
 import kelvo.data.columns.Sources;
 import kelvo.data.fault.Faults;
+import kelvo.history.SessionMinutes;
 import kelvo.news.Catalyst;
 import kelvo.session.Security;
 import kelvo.tape.EventTape;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The events of one recorded session in the engine's own order, out of columns or of its tables.
@@ -37,7 +39,18 @@ final class SessionTape {
         sources(root, date, securities, catalysts),
         columns ->
             EventTape.ofRows(securities.size(), columns.column("events"), columns.texts("reasons")),
-        faults -> fromTables(root, date, numbers, securities, catalysts, searching, faults),
+        faults ->
+            fromTables(
+                root,
+                date,
+                numbers,
+                securities,
+                catalysts,
+                searching,
+                isOfBars(root, date)
+                    ? new MinuteFiles(root, kept).of(date).orElse(null)
+                    : null,
+                faults),
         tape -> new NewColumns().with("events", tape.rows()).withTexts("reasons", tape.reasons()));
   }
 
@@ -48,9 +61,17 @@ final class SessionTape {
       List<Security> securities,
       List<Catalyst> catalysts,
       boolean searching,
+      @Nullable SessionMinutes bars,
       Faults faults) {
     List<String> venues = securities.stream().map(Security::mic).toList();
-    return new SessionFiles(root, date, numbers, venues, faults, searching).read(catalysts);
+    return new SessionFiles(root, date, numbers, venues, faults, searching)
+        .read(catalysts, bars);
+  }
+
+  /** Whether there are no prints, so that minute bars stand for them. */
+  private static boolean isOfBars(Path root, LocalDate date) {
+    Path trades = root.resolve("sessions").resolve(date.toString()).resolve("trades");
+    return EarlierFiles.of(trades).isEmpty();
   }
 
   /** Of what else is known, the order of the securities, their venues, and when news came. */
@@ -59,6 +80,10 @@ final class SessionTape {
     Sources sources = new Sources();
     for (String table : SessionFiles.TABLES) {
       Path stem = root.resolve("sessions").resolve(date.toString()).resolve(table);
+      sources.file(EarlierFiles.of(stem).orElse(stem));
+    }
+    if (isOfBars(root, date)) {
+      Path stem = MinuteFiles.stem(root, date);
       sources.file(EarlierFiles.of(stem).orElse(stem));
     }
     return sources

@@ -360,7 +360,7 @@ public final class Ledger implements AutoCloseable {
   /**
    * Keeps what the paper broker was told in a session.
    *
-   * @param place among the instructions of that session; one that is there is replaced
+   * @param place among the instructions of that session; those there from it on are forgotten
    */
   public void addPractice(LocalDate day, int place, Instruction instruction) {
     add(handle -> PracticeRows.write(handle, day.toString(), place, instruction));

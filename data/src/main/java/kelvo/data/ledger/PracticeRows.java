@@ -57,7 +57,9 @@ final class PracticeRows {
     };
   }
 
+  /** Writes an instruction at its place; those from there on are forgotten. */
   static void write(Handle handle, String day, int place, Instruction instruction) {
+    handle.execute("delete from practice_order where day = ? and place >= ?", day, place);
     switch (instruction) {
       case Instruction.Cancel cancel ->
           write(handle, day, place, cancel.at(), cancel.order(), "", 0, 0, CANCEL, 0, 0, null);
@@ -112,7 +114,7 @@ final class PracticeRows {
       long limit,
       PaperOrder.@Nullable Exits exits) {
     handle.execute(
-        "insert or replace into practice_order(day, place, at, order_id, symbol, way, shares, terms, price, limit_price, stop, target) values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
+        "insert into practice_order(day, place, at, order_id, symbol, way, shares, terms, price, limit_price, stop, target) values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
         day,
         place,
         at,

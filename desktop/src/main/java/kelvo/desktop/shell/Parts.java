@@ -8,6 +8,7 @@ import kelvo.desktop.intraday.IntradayPart;
 import kelvo.desktop.live.LiveParts;
 import kelvo.desktop.morning.ChartWall;
 import kelvo.desktop.plan.PlanPart;
+import kelvo.desktop.practice.PracticePart;
 import kelvo.desktop.prints.PrintsPart;
 import kelvo.desktop.symbolnews.SymbolNewsPart;
 import kelvo.desktop.workspace.PartKind;
@@ -22,7 +23,8 @@ final class Parts {
                   FactsPart.KIND,
                   PrintsPart.KIND,
                   SymbolNewsPart.KIND,
-                  PlanPart.KIND),
+                  PlanPart.KIND,
+                  PracticePart.KIND),
               LiveParts.ALL,
               List.of(ChartWall.KIND))
           .flatMap(List::stream)

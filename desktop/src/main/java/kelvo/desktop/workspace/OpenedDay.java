@@ -24,6 +24,7 @@ import kelvo.hit.Program;
 import kelvo.job.Progress;
 import kelvo.journal.DayBook;
 import kelvo.player.SessionRun;
+import kelvo.practice.Instruction;
 import kelvo.rule.Vocabulary;
 import kelvo.scan.Scan;
 import kelvo.session.EarlierSessions;
@@ -47,6 +48,7 @@ import org.jspecify.annotations.Nullable;
  * @param earlier the recorded sessions before it
  * @param feed brings what is still to come; null for a recorded session
  * @param dropCopy brings the trader's fills from the broker; null for none
+ * @param practice what the paper broker was told in the session
  * @param settings what the trader has set for the folder
  * @param faults what could not be read, a sentence each
  * @param lock keeps other windows from writing to the folder; null when another one does, so that
@@ -70,6 +72,7 @@ public record OpenedDay(
     @Nullable DropCopy dropCopy,
     Ledger ledger,
     DayBook book,
+    List<Instruction> practice,
     Settings settings,
     List<String> faults,
     @Nullable FolderLock lock) {
@@ -100,6 +103,7 @@ public record OpenedDay(
         null,
         kept,
         DayBook.EMPTY,
+        List.of(),
         settings,
         faults,
         lock);
@@ -139,7 +143,7 @@ public record OpenedDay(
   /** Reads a day; not for the window's thread. */
   public static OpenedDay open(Path folder, LocalDate date, Progress progress) {
     DataFolder data = new DataFolder(folder, new ExchangeCalendar());
-    if (!data.sessionDates().contains(date)) {
+    if (!data.openDates().contains(date)) {
       throw new NoSuchSession(folder, date, data.sessionDates());
     }
     FolderLock lock = FolderLock.of(folder, HOLDER).orElse(null);
@@ -211,6 +215,7 @@ public record OpenedDay(
       List<Scan> scans,
       Ledger ledger,
       DayBook book,
+      List<Instruction> practice,
       List<String> problems,
       @Nullable FolderLock lock) {
     static Kept in(Path folder, LocalDate date, DataFolder data, @Nullable FolderLock lock) {
@@ -237,6 +242,7 @@ public record OpenedDay(
           scans.scans(universes),
           ledger,
           KeptFills.of(ledger, data, date),
+          ledger.practice(date),
           problems,
           lock);
     }
@@ -267,6 +273,7 @@ public record OpenedDay(
           dropCopy,
           ledger,
           book,
+          practice,
           data.settings(),
           List.copyOf(faults),
           lock);

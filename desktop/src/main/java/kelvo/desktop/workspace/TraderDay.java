@@ -24,6 +24,7 @@ import kelvo.level.LevelKind;
 import kelvo.scan.Side;
 import kelvo.tape.Price;
 import kelvo.trade.Fill;
+import org.jspecify.annotations.Nullable;
 import kelvo.watchlist.TheTen;
 
 /**
@@ -51,6 +52,10 @@ public final class TraderDay implements DrawnLevels {
   private final Function<String, Side> wayOf;
   private final Listener listener;
   private final ReadOnlyObjectWrapper<DayBook> book;
+
+  /** Whose fills are the real ones while those on paper are shown; null else. */
+  private @Nullable DayBook real;
+
 
   /**
    * A day as it was left.
@@ -83,6 +88,21 @@ public final class TraderDay implements DrawnLevels {
 
   private long now() {
     return clock.getAsLong();
+  }
+
+  /**
+   * Shows fills on paper in place of the real ones, wherever trades are shown and reviewed; null for
+   * the real ones again.
+   */
+  void practise(@Nullable List<Fill> onPaper) {
+    if (onPaper == null) {
+      DayBook shown = book.get();
+      book.set(real == null ? shown : shown.withFills(real.fills()).carrying(real.carried()));
+      real = null;
+      return;
+    }
+    real = real == null ? book.get() : real;
+    book.set(book.get().withFills(onPaper).carrying(List.of()));
   }
 
   /** Takes all fills that the feed or the broker has told so far. */

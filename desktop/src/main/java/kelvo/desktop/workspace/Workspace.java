@@ -105,6 +105,7 @@ public final class Workspace implements AutoCloseable {
       new ReadOnlyObjectWrapper<>();
   private final Followed<QuoteView.Quote> quotes = new Followed<>(this, quote::set);
   private final TraderDay trader;
+  private final PracticeDesk practice;
   private final SettingDesk settings;
   private final ReviewOfNow review;
   private final ObjectProperty<StageKind> stage = new SimpleObjectProperty<>(StageKind.NONE);
@@ -167,6 +168,7 @@ public final class Workspace implements AutoCloseable {
     follow(new HitsView(), now -> hits = now);
     follow(new HitCountsView(), hitCounts::set);
     follow(new ClockView(), clock::set);
+    practice = new PracticeDesk(day, this, trader);
     alerts.follow();
     alertDesk.book().addListener((o, was, is) -> askForAlerts());
     lists.lists().addListener((o, was, is) -> askForAlerts());
@@ -467,6 +469,11 @@ public final class Workspace implements AutoCloseable {
   /** What the trader did on this day. */
   public ReadOnlyObjectProperty<DayBook> book() {
     return trader.book();
+  }
+
+  /** Trading on paper in this session. */
+  public PracticeDesk practice() {
+    return practice;
   }
 
   /** What the trader does on this day is done through it. */

@@ -1,0 +1,2 @@
+/** Trading on paper in a recorded session. */
+package kelvo.desktop.practice;

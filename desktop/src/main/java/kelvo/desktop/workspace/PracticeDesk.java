@@ -1,0 +1,134 @@
+package kelvo.desktop.workspace;
+
+import java.util.ArrayList;
+import java.util.List;
+import javafx.beans.property.BooleanProperty;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.SimpleBooleanProperty;
+import kelvo.data.ledger.Ledger;
+import kelvo.practice.Instruction;
+import kelvo.practice.PaperAccount;
+import kelvo.practice.PaperBroker;
+import kelvo.practice.PaperOrder;
+import kelvo.practice.Terms;
+import kelvo.view.PaperView;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Trading on paper in a recorded session: instructions to the paper broker and what has come of them
+ * at the moment shown. Who goes back and sends something from there begins anew from there: what was
+ * sent later is forgotten. Only for the window's thread.
+ */
+public final class PracticeDesk {
+  private final OpenedDay day;
+  private final Workspace workspace;
+  private final TraderDay trader;
+  private final Ledger ledger;
+  private final ReadOnlyObjectWrapper<PaperAccount> account =
+      new ReadOnlyObjectWrapper<>(PaperAccount.EMPTY);
+  private final BooleanProperty shown = new SimpleBooleanProperty();
+
+  /** The player's thread reads them too. */
+  private volatile List<Instruction> instructions;
+
+  private int fillsKept;
+
+  PracticeDesk(OpenedDay day, Workspace workspace, TraderDay trader) {
+    this.day = day;
+    this.workspace = workspace;
+    this.trader = trader;
+    ledger = day.ledger();
+    instructions = List.copyOf(day.practice());
+    shown.addListener((o, was, is) -> trader.practise(is ? account.get().fills() : null));
+    workspace.follow(
+        new PaperView(day.session(), PaperBroker.USUAL_LATENCY, () -> instructions), this::take);
+  }
+
+  /** Whether there is practice here: not in a session that still goes on. */
+  public boolean isOffered() {
+    return day.feed() == null;
+  }
+
+  /** What has come of the instructions by the moment shown. */
+  public ReadOnlyObjectProperty<PaperAccount> account() {
+    return account.getReadOnlyProperty();
+  }
+
+  /** Whether trades on paper are shown and reviewed in place of the real ones. */
+  public BooleanProperty shown() {
+    return shown;
+  }
+
+  private void take(PaperAccount now) {
+    if (now.equals(account.get())) {
+      return;
+    }
+    boolean filled = !now.fills().equals(account.get().fills());
+    account.set(now);
+    // Who looks at an earlier moment loses nothing of what was filled later.
+    if (now.fills().size() > fillsKept) {
+      keepFills(now);
+    }
+    if (filled && shown.get()) {
+      trader.practise(now.fills());
+    }
+  }
+
+  private void keepFills(PaperAccount now) {
+    fillsKept = now.fills().size();
+    ledger.setPracticeFills(workspace.day(), now.fills());
+  }
+
+  /**
+   * Sends an order at the moment shown.
+   *
+   * @param way 1 to buy, -1 to sell
+   * @param exits of a bracket; null for an order alone
+   * @throws IllegalArgumentException when it makes no order, in words
+   */
+  public void place(
+      String symbol, int way, long shares, Terms terms, PaperOrder.@Nullable Exits exits) {
+    long id =
+        instructions.stream()
+                .filter(Instruction.Place.class::isInstance)
+                .mapToLong(one -> ((Instruction.Place) one).order().id())
+                .max()
+                .orElse(0)
+            + 1;
+    PaperOrder order = new PaperOrder(id, symbol, way, shares, terms, exits);
+    send(
+        new Instruction.Place(workspace.now(), order),
+        (way > 0 ? "Buy " : "Sell ") + shares + " " + symbol + " " + terms.words());
+  }
+
+  /** Cancels what is left of an order. */
+  public void cancel(long order) {
+    send(new Instruction.Cancel(workspace.now(), order), "Cancel order " + order);
+  }
+
+  /** Cancels all orders in a symbol and gives back what is held, at the market. */
+  public void close(String symbol) {
+    account.get().working().stream()
+        .filter(order -> order.symbol().equals(symbol))
+        .mapToLong(PaperBroker.Working::id)
+        .distinct()
+        .forEach(this::cancel);
+    long held = account.get().position(symbol);
+    if (held != 0) {
+      place(symbol, held > 0 ? -1 : 1, Math.abs(held), new Terms.Market(), null);
+    }
+  }
+
+  private void send(Instruction instruction, String words) {
+    List<Instruction> sent =
+        new ArrayList<>(
+            instructions.stream().filter(one -> one.at() <= instruction.at()).toList());
+    sent.add(instruction);
+    instructions = List.copyOf(sent);
+    ledger.addPractice(workspace.day(), sent.size() - 1, instruction);
+    keepFills(account.get());
+    workspace.seek(workspace.now());
+    workspace.action().set("On paper: " + words);
+  }
+}

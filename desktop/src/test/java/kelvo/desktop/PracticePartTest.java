@@ -1,0 +1,171 @@
+package kelvo.desktop;
+
+import static kelvo.desktop.OpenedWindow.until;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import javafx.scene.Node;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.ChoiceBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextInputControl;
+import javafx.stage.Stage;
+import kelvo.desktop.workspace.PracticeDesk;
+import kelvo.practice.PaperBroker;
+import kelvo.time.DayTime;
+import kelvo.trade.Fill;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.testfx.api.FxRobot;
+import org.testfx.framework.junit5.Start;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** Orders on paper in the real window. */
+@ExtendWith(RealWindow.class)
+class PracticePartTest {
+  private static final long OPENING = DayTime.of(9, 40);
+  private static final String SYMBOL = "TIDARC";
+
+  private OpenedWindow opened;
+
+  @Start
+  void start(Stage stage) {
+    opened = OpenedWindow.open(stage, OPENING);
+  }
+
+  @BeforeEach
+  void focus(FxRobot robot) {
+    until(() -> opened.shown().isThere());
+    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.focusOn(SYMBOL));
+    until(() -> opened.shown().focus().equals(SYMBOL) && opened.shown().moment() == OPENING);
+    robot.clickOn("Orders on paper");
+    until(() -> text(robot, "#practice-held").equals("Nothing of TIDARC is held on paper."));
+  }
+
+  @AfterEach
+  void close() {
+    opened.close();
+  }
+
+  private PracticeDesk desk() {
+    return opened.workspace.practice();
+  }
+
+  private static String text(FxRobot robot, String id) {
+    return robot.lookup(id).<Label>query().getText();
+  }
+
+  private static List<String> labels(FxRobot robot) {
+    return robot
+        .lookup((Node n) -> n instanceof Label && n.isVisible())
+        .queryAllAs(Label.class)
+        .stream()
+        .map(Label::getText)
+        .toList();
+  }
+
+  private static void enter(FxRobot robot, String field, String text) {
+    robot.interact(() -> robot.lookup(field).<TextInputControl>query().setText(text));
+  }
+
+  private void goTo(long moment) {
+    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.seek(moment));
+    until(() -> opened.shown().moment() == moment);
+  }
+
+  private static void choose(FxRobot robot, String kind) {
+    robot.interact(
+        () ->
+            robot
+                .lookup((Node n) -> n instanceof ChoiceBox<?> b && b.getItems().contains("stop limit"))
+                .<ChoiceBox<String>>query()
+                .setValue(kind));
+  }
+
+  @Test
+  void anOrderIsFilledOnceItHasArrivedAndIsKeptApart(FxRobot robot) {
+    int real = opened.workspace.book().get().fills().size();
+    robot.clickOn("Buy");
+    until(() -> labels(robot).contains("Buy 100 at the market, on its way"));
+    assertThat(desk().account().get().fills()).isEmpty();
+
+    goTo(OPENING + DayTime.MINUTE);
+
+    until(() -> text(robot, "#practice-held").equals("Long 100 TIDARC on paper"));
+    List<Fill> fills = desk().account().get().fills();
+    assertThat(fills).allMatch(fill -> fill.account().equals(PaperBroker.ACCOUNT));
+    assertThat(fills).allMatch(fill -> fill.at() >= OPENING + PaperBroker.USUAL_LATENCY);
+    assertThat(opened.workspace.book().get().fills()).hasSize(real);
+    assertThat(opened.workspace.ledger().awaitSaved()).isTrue();
+    assertThat(opened.workspace.ledger().practiceFills(opened.workspace.day())).isEqualTo(fills);
+    assertThat(opened.workspace.ledger().practice(opened.workspace.day())).hasSize(1);
+  }
+
+  @Test
+  void tradesOnPaperAreReviewedInPlaceOfTheRealOnes(FxRobot robot) {
+    List<Fill> real = opened.workspace.book().get().fills();
+    robot.clickOn("Buy");
+    goTo(OPENING + DayTime.MINUTE);
+    until(() -> !desk().account().get().fills().isEmpty());
+
+    robot.interact(() -> robot.lookup("#practice-shown").<CheckBox>query().setSelected(true));
+
+    until(() -> opened.workspace.book().get().fills().equals(desk().account().get().fills()));
+    robot.interact(() -> robot.lookup("#practice-shown").<CheckBox>query().setSelected(false));
+    until(() -> opened.workspace.book().get().fills().equals(real));
+  }
+
+  @Test
+  void aBracketAndWhatIsWrongWithAnOrderAreSaid(FxRobot robot) {
+    enter(robot, "#practice-stop", "9");
+    enter(robot, "#practice-target", "8");
+    robot.clickOn("Buy");
+    until(
+        () ->
+            text(robot, "#practice-told")
+                .equals(
+                    "No order was sent: the stop of a bracket that buys lies below its target."));
+    enter(robot, "#practice-shares", "many");
+    robot.clickOn("Buy");
+    until(() -> text(robot, "#practice-told").contains("found \"many\""));
+
+    enter(robot, "#practice-shares", "50");
+    enter(robot, "#practice-stop", "0.50");
+    enter(robot, "#practice-target", "500");
+    robot.clickOn("Buy");
+    goTo(OPENING + DayTime.MINUTE);
+
+    until(() -> labels(robot).contains("Sell 50 stop 0.5000"));
+    assertThat(labels(robot)).contains("Sell 50 limit 500.00");
+    assertThat(text(robot, "#practice-told")).isEmpty();
+    robot.clickOn("Close it");
+    goTo(OPENING + 2 * DayTime.MINUTE);
+    until(() -> text(robot, "#practice-held").equals("Nothing of TIDARC is held on paper."));
+    assertThat(desk().account().get().working()).isEmpty();
+  }
+
+  @Test
+  void whoGoesBackBeginsAnewFromThere(FxRobot robot) {
+    robot.clickOn("Buy");
+    goTo(OPENING + DayTime.MINUTE);
+    until(() -> !desk().account().get().fills().isEmpty());
+    goTo(OPENING - DayTime.MINUTE);
+    until(() -> desk().account().get().fills().isEmpty());
+
+    choose(robot, "limit");
+    enter(robot, "#practice-price", "0.01");
+    robot.clickOn("Buy");
+    goTo(OPENING + DayTime.MINUTE);
+
+    until(() -> labels(robot).contains("Buy 100 limit 0.0100"));
+    assertThat(desk().account().get().fills()).isEmpty();
+    assertThat(opened.workspace.ledger().awaitSaved()).isTrue();
+    assertThat(opened.workspace.ledger().practice(opened.workspace.day())).hasSize(1);
+    assertThat(opened.workspace.ledger().practiceFills(opened.workspace.day())).isEmpty();
+    robot.clickOn("Cancel");
+    goTo(OPENING + 2 * DayTime.MINUTE);
+    until(() -> desk().account().get().working().isEmpty());
+  }
+}
