@@ -173,8 +173,7 @@ final class ResearchTimes {
           double result = rows.getDouble(QuestionSql.column(until));
           results[until.ordinal()] = rows.wasNull() ? Double.NaN : result;
         }
-        found.put(
-            rows.getString("date") + rows.getString("symbol") + rows.getInt("at"), results);
+        found.put(rows.getString("date") + rows.getString("symbol") + rows.getInt("at"), results);
       }
     }
     return found;

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.NavigableMap;
 import java.util.TreeMap;
 import kelvo.tape.Price;
+import kelvo.time.DayTime;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -29,6 +30,19 @@ public record SessionMinutes(
   /** The securities that have bars. */
   public List<String> symbols() {
     return volume.symbols();
+  }
+
+  /** The bar of a row; its averages are unknown. */
+  public MinuteBar bar(int row) {
+    return new MinuteBar(
+        volume.minute(row) * DayTime.MINUTE,
+        price(opens, row),
+        price(highs, row),
+        price(lows, row),
+        price(closes, row),
+        volume.count(row),
+        Double.NaN,
+        Double.NaN);
   }
 
   private static long price(MemorySegment column, int row) {

@@ -3,7 +3,9 @@ package kelvo.practice;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
-/** An entry with its two exits, of which one is always as large as the other. Owned by its broker. */
+/**
+ * An entry with its two exits, of which one is always as large as the other. Owned by its broker.
+ */
 final class Bracket {
   private final PaperOrder order;
   private @Nullable WorkingOrder stop;

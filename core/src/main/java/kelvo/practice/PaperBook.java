@@ -123,7 +123,8 @@ final class PaperBook {
       return 0;
     }
     return switch (order.terms()) {
-      case Terms.Market market -> quoted ? 0 : take(order, shares, withHalfATick(order, price), now);
+      case Terms.Market market ->
+          quoted ? 0 : take(order, shares, withHalfATick(order, price), now);
       case Terms.Limit limit -> {
         long better = order.way() * (limit.price() - price);
         long reached = better == 0 ? order.reached(shares) : better > 0 ? shares : 0;

@@ -27,8 +27,9 @@ import kelvo.trade.FillSide;
  * <p>Each instruction arrives a while after it was sent. A market order takes the other side of the
  * quote in force then, at most the shares shown, and the rest from the quotes after it; in a
  * security without quotes it takes the next eligible prints, half a tick worse. A limit order is
- * filled by prints beyond its price, and by those at its price once more has traded there than stood
- * before it. A stop becomes a market order at the first eligible print at its price or beyond.
+ * filled by prints beyond its price, and by those at its price once more has traded there than
+ * stood before it. A stop becomes a market order at the first eligible print at its price or
+ * beyond.
  */
 public final class PaperBroker implements TapeListener {
   /** How long an instruction takes unless somebody says otherwise. */
@@ -89,11 +90,7 @@ public final class PaperBroker implements TapeListener {
       case TRADE -> print(book, event, now);
       case QUOTE ->
           book.quote(
-              tape.bid(event),
-              tape.bidShares(event),
-              tape.ask(event),
-              tape.askShares(event),
-              now);
+              tape.bid(event), tape.bidShares(event), tape.ask(event), tape.askShares(event), now);
       case STATUS -> book.status(tape.state(event));
       case CORRECTION, IMBALANCE, MENTION, NEWS -> {}
     }
@@ -183,13 +180,12 @@ public final class PaperBroker implements TapeListener {
   }
 
   /**
-   * An order that has arrived and is not done; of a bracket its entry, and its exits once it has had
-   * a fill.
+   * An order that has arrived and is not done; of a bracket its entry, and its exits once it has
+   * had a fill.
    *
    * @param id of the order that was placed
    */
-  public record Working(
-      long id, String symbol, int way, long left, Terms terms, boolean isExit) {}
+  public record Working(long id, String symbol, int way, long left, Terms terms, boolean isExit) {}
 
   /** What is not done yet, by symbol and then in the order in which it came. */
   public List<Working> working() {

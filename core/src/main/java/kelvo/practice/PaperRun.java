@@ -6,8 +6,9 @@ import kelvo.session.Session;
 import kelvo.tape.EventTape;
 
 /**
- * The paper broker of a session as it stood at any moment, told only of the securities in which there
- * are orders. It goes on from the moment that was asked before where it can. Owned by one thread.
+ * The paper broker of a session as it stood at any moment, told only of the securities in which
+ * there are orders. It goes on from the moment that was asked before where it can. Owned by one
+ * thread.
  */
 public final class PaperRun {
   private final Session session;

@@ -20,8 +20,7 @@ final class WorkingOrder {
    *
    * @param since when; prints of before it that are told late are none of its
    */
-  WorkingOrder(
-      long id, int way, long shares, Terms terms, long since, @Nullable Bracket bracket) {
+  WorkingOrder(long id, int way, long shares, Terms terms, long since, @Nullable Bracket bracket) {
     this.id = id;
     this.since = since;
     this.way = way;

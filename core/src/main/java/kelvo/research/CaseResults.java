@@ -41,7 +41,7 @@ public final class CaseResults {
     costs = question.costs().part(entry.price());
     for (Held until : Held.values()) {
       if (until.minutes() > 0) {
-        long end = path.exitTime(entry.at() + until.minutes() * DayTime.MINUTE);
+        long end = path.exitTime(until.end(entry.at(), close));
         add(path.priceAt(end), end, 1);
       } else if (until == Held.CLOSE) {
         add(entry.at() >= close ? Double.NaN : closePrice, close, 1);

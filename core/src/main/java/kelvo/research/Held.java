@@ -1,6 +1,7 @@
 package kelvo.research;
 
 import java.util.Arrays;
+import kelvo.time.DayTime;
 
 /** Until when a case is held. */
 public enum Held {
@@ -40,6 +41,21 @@ public enum Held {
   /** Minutes after the entry; 0 when it is a close or an open. */
   int minutes() {
     return minutes;
+  }
+
+  /** Whether it ends in the case's own session. */
+  public boolean isWithinSession() {
+    return day == 1;
+  }
+
+  /**
+   * When it ends in the case's own session.
+   *
+   * @param entered when one got in, {@link DayTime}
+   * @param close when regular hours end
+   */
+  public long end(long entered, long close) {
+    return minutes > 0 ? entered + minutes * DayTime.MINUTE : close;
   }
 
   /** Of which session, counted from the case's own, which is the first. */

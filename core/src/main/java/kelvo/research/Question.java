@@ -22,7 +22,7 @@ public record Question(Scan scan, CaseMoment moment, int direction, Costs costs)
     public static final double USUAL_POSITION = 10_000;
 
     /** What buying and selling again costs, as a part of the position. */
-    double part(double price) {
+    public double part(double price) {
       return fees.roundTrip(position / price) / position;
     }
   }

@@ -95,8 +95,7 @@ class PaperBrokerProperties {
         (security, filled) ->
             filled.forEach(
                 (moment, shares) ->
-                    assertThat(shares)
-                        .isLessThanOrEqualTo(offered(tape, security, moment))));
+                    assertThat(shares).isLessThanOrEqualTo(offered(tape, security, moment))));
   }
 
   /** The shares of all prints told at a moment, and of the quotes in force then; none in a halt. */
@@ -225,8 +224,7 @@ class PaperBrokerProperties {
     Session session = session(seed);
     List<Instruction> instructions = instructions(seed);
     long moment = DayTime.of(12, 0);
-    List<Instruction> until =
-        instructions.stream().filter(one -> one.at() <= moment).toList();
+    List<Instruction> until = instructions.stream().filter(one -> one.at() <= moment).toList();
 
     assertThat(new PaperRun(session, LATENCY).at(until, moment).fills())
         .isEqualTo(new PaperRun(session, LATENCY).at(instructions, moment).fills());

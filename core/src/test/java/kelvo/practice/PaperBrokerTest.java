@@ -33,12 +33,7 @@ class PaperBrokerTest {
 
   private static void print(EventTape tape, double seconds, double dollars, long shares) {
     tape.trade(
-        second(seconds),
-        0,
-        price(dollars),
-        shares,
-        SaleCondition.REGULAR.bit(),
-        tape.size() + 1);
+        second(seconds), 0, price(dollars), shares, SaleCondition.REGULAR.bit(), tape.size() + 1);
   }
 
   private static void quote(

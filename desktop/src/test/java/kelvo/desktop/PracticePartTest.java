@@ -79,7 +79,8 @@ class PracticePartTest {
     robot.interact(
         () ->
             robot
-                .lookup((Node n) -> n instanceof ChoiceBox<?> b && b.getItems().contains("stop limit"))
+                .lookup(
+                    (Node n) -> n instanceof ChoiceBox<?> b && b.getItems().contains("stop limit"))
                 .<ChoiceBox<String>>query()
                 .setValue(kind));
   }

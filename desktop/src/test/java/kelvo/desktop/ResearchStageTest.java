@@ -18,6 +18,7 @@ import kelvo.desktop.grid.Grid;
 import kelvo.desktop.research.ResearchStage;
 import kelvo.desktop.workspace.OtherDay;
 import kelvo.job.Progress;
+import kelvo.practice.Drill;
 import kelvo.research.Answer;
 import kelvo.research.CaseMoment;
 import kelvo.research.Held;
@@ -166,5 +167,57 @@ class ResearchStageTest {
     assertThat(cases(robot).rows()).hasSize(Math.min(3, all.figures().won()));
     robot.clickOn(figures.get(1));
     until(() -> cases(robot).rows().size() == all.cases().size());
+  }
+
+  private static String told(FxRobot robot) {
+    return robot.lookup("#drill-told").<Label>query().getText();
+  }
+
+  @Test
+  void tenAreShownBlindAndCalledByKeyboard(FxRobot robot) {
+    int count = Math.min(Drill.USUAL, answer(scan(0), 1).cases().size());
+    assertThat(count).isGreaterThan(2);
+    List<KeyCode> calls = List.of(KeyCode.L, KeyCode.S, KeyCode.N);
+    robot.type(KeyCode.D);
+    for (int i = 0; i < count; i++) {
+      String place = (i + 1) + " of " + count;
+      until(() -> text(robot, "#drill-place").equals(place));
+      until(() -> told(robot).startsWith("It is "));
+      assertThat(told(robot)).contains("The stop is 2.0% away");
+      answer(scan(0), 1)
+          .cases()
+          .forEach(
+              one -> {
+                assertThat(told(robot)).doesNotContain(one.symbol());
+                assertThat(told(robot)).doesNotContain(one.date().toString());
+              });
+      robot.type(calls.get(i % 3));
+      until(() -> told(robot).endsWith("Enter goes on."));
+      assertThat(told(robot))
+          .contains(DemoCopy.DAY_BEFORE.toString())
+          .contains(List.of("long made", "short made", "you stayed out").get(i % 3));
+      robot.type(KeyCode.ENTER);
+    }
+    until(() -> text(robot, "#drill-place").equals("All " + count + " are called"));
+    assertThat(told(robot)).contains("times the stop where you were in");
+
+    robot.type(KeyCode.J, KeyCode.ENTER);
+    until(() -> asked.get() != null);
+    assertThat(asked.get().date()).isEqualTo(DemoCopy.DAY_BEFORE);
+    robot.type(KeyCode.ESCAPE);
+    until(() -> robot.lookup("#question").tryQuery().isPresent());
+    assertThat(robot.lookup("#drill").tryQuery()).isEmpty();
+  }
+
+  @Test
+  void theStopIsMovedBeforeTheCall(FxRobot robot) {
+    robot.type(KeyCode.D);
+    until(() -> told(robot).startsWith("It is "));
+    robot.type(KeyCode.UP, KeyCode.UP, KeyCode.DOWN, KeyCode.UP);
+    until(() -> told(robot).contains("The stop is 3.0% away"));
+    robot.type(KeyCode.L);
+    until(() -> told(robot).contains("times the stop"));
+    robot.type(KeyCode.ESCAPE);
+    until(() -> robot.lookup("#drill").tryQuery().isEmpty());
   }
 }

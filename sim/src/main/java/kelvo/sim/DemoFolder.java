@@ -71,8 +71,7 @@ public final class DemoFolder {
     securities(stocks);
     EarlierSessions earlier = new EarlierSessions(size, seed, calendar, stocks);
     MinuteSessions minuteSessions = new MinuteSessions(size, seed, calendar, stocks);
-    DailyInvention invention =
-        new DailyInvention(size, seed, calendar, earlier, minuteSessions);
+    DailyInvention invention = new DailyInvention(size, seed, calendar, earlier, minuteSessions);
     double past = size.printSessions() + size.minuteSessions() > 0 ? 0.85 : 0;
     progress.step("inventing what came before");
     List<InventedFill> fills =

@@ -19,8 +19,8 @@ import kelvo.time.SessionHours;
 import kelvo.time.TradingCalendar;
 
 /**
- * The sessions before those with prints, of which the demo has minute bars only. They make the daily
- * bars of their dates; their tables are written when somebody has the time.
+ * The sessions before those with prints, of which the demo has minute bars only. They make the
+ * daily bars of their dates; their tables are written when somebody has the time.
  */
 public final class MinuteSessions {
   private static final double OVERNIGHT = 0.3;
@@ -121,10 +121,7 @@ public final class MinuteSessions {
         });
     try {
       Files.createDirectories(root.resolve("minutes"));
-      Files.move(
-          unfinished.resolve(name),
-          table(root, date),
-          StandardCopyOption.ATOMIC_MOVE);
+      Files.move(unfinished.resolve(name), table(root, date), StandardCopyOption.ATOMIC_MOVE);
       Files.delete(unfinished);
     } catch (IOException e) {
       throw new UncheckedIOException(e);

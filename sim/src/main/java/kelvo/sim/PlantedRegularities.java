@@ -15,9 +15,9 @@ import org.jspecify.annotations.Nullable;
 
 /**
  * What happens again and again in the sessions of minute bars, for research to find: stocks of low
- * float that run on one day fade on the next, while those of high float do not; who gaps on earnings
- * goes anywhere from there; and the morning's risers of one sector rise on until the close, while
- * those of the others do not. The same for the same market and seed.
+ * float that run on one day fade on the next, while those of high float do not; who gaps on
+ * earnings goes anywhere from there; and the morning's risers of one sector rise on until the
+ * close, while those of the others do not. The same for the same market and seed.
  */
 public final class PlantedRegularities {
   /** Whose risers rise on. */
@@ -65,10 +65,7 @@ public final class PlantedRegularities {
       put(date, pick(date, stock -> stock.floatShares() > LOW_FLOAT), this::gapOnEarnings);
     }
     for (int i = 0; i < RISERS; i++) {
-      put(
-          date,
-          pick(date, stock -> stock.sector().equals(SECTOR)),
-          () -> riser(FOLLOW_THROUGH));
+      put(date, pick(date, stock -> stock.sector().equals(SECTOR)), () -> riser(FOLLOW_THROUGH));
     }
     for (int i = 0; i < OTHER_RISERS; i++) {
       put(date, pick(date, stock -> !stock.sector().equals(SECTOR)), () -> riser(0));
@@ -76,9 +73,7 @@ public final class PlantedRegularities {
   }
 
   private void runners(
-      LocalDate date,
-      Predicate<InventedStock> which,
-      DoubleUnaryOperator nextMove) {
+      LocalDate date, Predicate<InventedStock> which, DoubleUnaryOperator nextMove) {
     for (int i = 0; i < RUNNERS; i++) {
       int number = pick(date, which);
       put(date, number, this::run);

@@ -81,8 +81,8 @@ record StockMinutes(List<Row> rows) {
   }
 
   /**
-   * The price at the start of each minute from 04:00 to 20:00, of those in which it trades and those
-   * after them: a random walk, bent so that it passes the marks.
+   * The price at the start of each minute from 04:00 to 20:00, of those in which it trades and
+   * those after them: a random walk, bent so that it passes the marks.
    */
   private static double[] walk(
       SplittableRandom random, List<Story.Mark> marks, double volatility, List<Integer> traded) {

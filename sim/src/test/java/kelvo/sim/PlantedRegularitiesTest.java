@@ -36,8 +36,7 @@ import org.junit.jupiter.api.io.TempDir;
 
 /** Research finds what is planted in sessions of minute bars, at its size, and nothing else. */
 class PlantedRegularitiesTest {
-  private static final DemoSize SIZE =
-      new DemoSize(900, 120, 6_000, DemoSize.SESSION).withBars(45);
+  private static final DemoSize SIZE = new DemoSize(900, 120, 6_000, DemoSize.SESSION).withBars(45);
   private static final int SHUFFLES = 200;
   private static final double FALSE_AT_MOST = 0.05;
 
@@ -89,9 +88,7 @@ class PlantedRegularitiesTest {
         {"kelvo":1,"name":"Runners","rules":["kind is common stock","price at least 1",
          "change % at least 12%","volume at least 4x avg volume 20d"]}
         """,
-        SessionHours.USUAL_CLOSE,
-        -1,
-        Held.NEXT_CLOSE);
+        SessionHours.USUAL_CLOSE, -1, Held.NEXT_CLOSE);
   }
 
   private static Answer risers() {
@@ -100,9 +97,7 @@ class PlantedRegularitiesTest {
         {"kelvo":1,"name":"Risers","rules":["kind is common stock","price at least 1",
          "change % between 4% and 8%","volume at least 1x avg volume 20d"]}
         """,
-        DayTime.of(10, 30),
-        1,
-        Held.CLOSE);
+        DayTime.of(10, 30), 1, Held.CLOSE);
   }
 
   @Test
@@ -126,9 +121,7 @@ class PlantedRegularitiesTest {
             {"kelvo":1,"name":"Gaps","rules":["kind is common stock","price at least 1"],
              "any":[["gap at least 4%","gap at most -4%"]]}
             """,
-            SessionHours.OPEN,
-            1,
-            Held.CLOSE);
+            SessionHours.OPEN, 1, Held.CLOSE);
 
     List<ResearchCase> onEarnings =
         answer.cases().stream()
@@ -157,7 +150,8 @@ class PlantedRegularitiesTest {
   void nothingIsFoundOnceTheResultsAreThoseOfOtherDates() {
     Answer answer = risers();
 
-    long found = IntStream.range(0, SHUFFLES).parallel().filter(seed -> carries(answer, seed)).count();
+    long found =
+        IntStream.range(0, SHUFFLES).parallel().filter(seed -> carries(answer, seed)).count();
 
     assertThat(found).isLessThanOrEqualTo((long) (SHUFFLES * FALSE_AT_MOST));
   }

@@ -40,8 +40,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 /** DuckDB finds the same cases on a partitioned store of the demo as the program on its folder. */
 class QuestionSqlTest {
-  private static final DemoSize SIZE =
-      new DemoSize(300, 60, 6_000, DemoSize.SESSION).withBars(14);
+  private static final DemoSize SIZE = new DemoSize(300, 60, 6_000, DemoSize.SESSION).withBars(14);
   private static final double EXACT = 1e-9;
   private static final Fees FEES = new Fees(new BigDecimal("0.004"), new BigDecimal("0.5"));
 
@@ -109,13 +108,11 @@ class QuestionSqlTest {
 
   private static List<Told> bySql(Question question) throws SQLException {
     String sql =
-        QuestionSql.of(
-            question, Phases.DEFAULT, SESSIONS.stream().map(BarSession::date).toList());
+        QuestionSql.of(question, Phases.DEFAULT, SESSIONS.stream().map(BarSession::date).toList());
     List<Told> told = new ArrayList<>();
     try (Connection duck = DriverManager.getConnection("jdbc:duckdb:");
         Statement statement = duck.createStatement()) {
-      for (String table :
-          List.of("minutes", "daily", "securities", "actions", "trading_days")) {
+      for (String table : List.of("minutes", "daily", "securities", "actions", "trading_days")) {
         statement.execute(
             "create view "
                 + table
@@ -173,13 +170,16 @@ class QuestionSqlTest {
 
   @ParameterizedTest
   @CsvSource({
-    "runners, hit, 1", "runners, close, -1", "busy, hit, 1", "busy, late hit, -1",
-    "busy, move, 1", "busy, half past ten, 1"
+    "runners, hit, 1",
+    "runners, close, -1",
+    "busy, hit, 1",
+    "busy, late hit, -1",
+    "busy, move, 1",
+    "busy, half past ten, 1"
   })
-  void anotherEngineFindsTheSameCasesWithTheSameResults(
-      String scan, String moment, int direction) throws SQLException {
-    Question question =
-        question(scan.equals("busy") ? BUSY : RUNNERS, moment(moment), direction);
+  void anotherEngineFindsTheSameCasesWithTheSameResults(String scan, String moment, int direction)
+      throws SQLException {
+    Question question = question(scan.equals("busy") ? BUSY : RUNNERS, moment(moment), direction);
 
     List<Told> mine = byProgram(question).stream().map(QuestionSqlTest::told).toList();
     List<Told> theirs = bySql(question);

@@ -45,13 +45,7 @@ final class BarPrints {
       int price = prices.length - parts + part;
       long own = shares / parts + (part == parts - 1 ? shares % parts : 0);
       rows.add(
-          -1,
-          at + price * APART,
-          security,
-          prices[price],
-          own,
-          SaleCondition.REGULAR.bit(),
-          0);
+          -1, at + price * APART, security, prices[price], own, SaleCondition.REGULAR.bit(), 0);
     }
   }
 

@@ -25,9 +25,9 @@ public final class PartitionedStore {
   private static final List<String> DAILY =
       List.of("symbol", "date", "open", "high", "low", "close", "volume", "trades");
   private static final List<String> SECURITIES =
-      List.of("symbol", "name", "mic", "cfi", "sector", "industry", "country", "float", "float_as_of");
-  private static final List<String> ACTIONS =
-      List.of("symbol", "date", "kind", "ratio", "amount");
+      List.of(
+          "symbol", "name", "mic", "cfi", "sector", "industry", "country", "float", "float_as_of");
+  private static final List<String> ACTIONS = List.of("symbol", "date", "kind", "ratio", "amount");
   private static final List<String> TRADING_DAYS =
       List.of("date", "close_minute", "day_2", "day_3", "day_5");
 
@@ -78,7 +78,9 @@ public final class PartitionedStore {
       LocalDate date = dates.get(i);
       Path minutes = EarlierFiles.of(MinuteFiles.stem(root, date)).orElseThrow();
       conversion.table(
-          minutes, out.resolve("minutes").resolve("date=" + date).resolve("minutes.parquet"), MINUTES);
+          minutes,
+          out.resolve("minutes").resolve("date=" + date).resolve("minutes.parquet"),
+          MINUTES);
     }
     progress.done(1);
     return conversion;

@@ -1,6 +1,7 @@
 package kelvo.data.folder;
 
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -8,6 +9,7 @@ import java.util.function.Function;
 import kelvo.data.columns.NewColumns;
 import kelvo.history.CorporateAction;
 import kelvo.history.DailyBarList;
+import kelvo.history.MinuteBar;
 import kelvo.history.SessionMinutes;
 import kelvo.research.LaterDays;
 import kelvo.research.bars.BarSession;
@@ -64,6 +66,19 @@ public final class ResearchData {
         bars.get(),
         totals(hours, bars.get()),
         () -> beforehand(date));
+  }
+
+  /** The minutes of a security in a session of minute bars, oldest first; none when it has none. */
+  public List<MinuteBar> minuteBars(LocalDate date, String symbol) {
+    List<MinuteBar> bars = new ArrayList<>();
+    SessionMinutes of = minutes.of(date).orElse(null);
+    int place = of == null ? -1 : of.symbols().indexOf(symbol);
+    if (of != null && place >= 0) {
+      for (int row = of.volume().start(place); row < of.volume().end(place); row++) {
+        bars.add(of.bar(row));
+      }
+    }
+    return bars;
   }
 
   private Session beforehand(LocalDate date) {

@@ -47,9 +47,7 @@ final class SessionTape {
                 securities,
                 catalysts,
                 searching,
-                isOfBars(root, date)
-                    ? new MinuteFiles(root, kept).of(date).orElse(null)
-                    : null,
+                isOfBars(root, date) ? new MinuteFiles(root, kept).of(date).orElse(null) : null,
                 faults),
         tape -> new NewColumns().with("events", tape.rows()).withTexts("reasons", tape.reasons()));
   }
@@ -64,8 +62,7 @@ final class SessionTape {
       @Nullable SessionMinutes bars,
       Faults faults) {
     List<String> venues = securities.stream().map(Security::mic).toList();
-    return new SessionFiles(root, date, numbers, venues, faults, searching)
-        .read(catalysts, bars);
+    return new SessionFiles(root, date, numbers, venues, faults, searching).read(catalysts, bars);
   }
 
   /** Whether there are no prints, so that minute bars stand for them. */

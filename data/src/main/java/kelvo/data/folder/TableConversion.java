@@ -135,7 +135,9 @@ public final class TableConversion {
 
   /** Whether a table is Parquet of just these columns and their types, so that it can be copied. */
   private boolean isOf(Path in, Path out, List<String> columns) throws SQLException {
-    if (columns.isEmpty() || !in.toString().endsWith(PARQUET) || !out.toString().endsWith(PARQUET)) {
+    if (columns.isEmpty()
+        || !in.toString().endsWith(PARQUET)
+        || !out.toString().endsWith(PARQUET)) {
       return false;
     }
     List<String> found = new ArrayList<>();
@@ -209,8 +211,7 @@ public final class TableConversion {
     return fields;
   }
 
-  private void toParquet(Path in, Path out, List<String> wanted)
-      throws IOException, SQLException {
+  private void toParquet(Path in, Path out, List<String> wanted) throws IOException, SQLException {
     Path plain = Files.createTempFile("kelvo", ".csv");
     try {
       Files.delete(plain);

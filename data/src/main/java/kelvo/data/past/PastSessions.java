@@ -9,17 +9,20 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Consumer;
 import java.util.stream.Stream;
+import kelvo.chart.MinuteBars;
 import kelvo.data.calendar.ExchangeCalendar;
 import kelvo.data.folder.DataFolder;
 import kelvo.data.folder.ResearchData;
 import kelvo.data.ledger.KeptFills;
 import kelvo.data.ledger.Ledger;
 import kelvo.data.scanfile.ScanFile;
+import kelvo.history.MinuteBar;
 import kelvo.hit.Hit;
 import kelvo.hit.Program;
 import kelvo.job.Progress;
@@ -272,6 +275,24 @@ public final class PastSessions {
   private List<ResearchCase> ofBars(LocalDate date, Question question, ResearchData known) {
     BarSession session = barSessions.computeIfAbsent(date, known::barSession);
     return session == null ? List.of() : BarCases.of(session, question, known.after(date));
+  }
+
+  /** The minutes of a security in a session, oldest first; none when it has none. */
+  public List<MinuteBar> minuteBars(LocalDate date, String symbol) {
+    DataFolder data = data();
+    if (!data.sessionDates().contains(date)) {
+      return data.research(LocalDate.MAX).minuteBars(date, symbol);
+    }
+    Session session = session(date);
+    OptionalInt number = session.numberOf(symbol);
+    return number.isEmpty()
+        ? List.of()
+        : new MinuteBars(session, number.getAsInt()).advanceTo(DayTime.LAST);
+  }
+
+  /** When regular hours ended on a date. */
+  public long closeOf(LocalDate date) {
+    return new ExchangeCalendar().hours(date).close();
   }
 
   /** Reads a session. */

@@ -11,9 +11,9 @@ import kelvo.field.Field;
 import kelvo.session.SecurityKind;
 
 /**
- * Fields as expressions of SQL over the columns that {@link QuestionSql} names: prices in hundredths
- * of a cent, a minute's moment as its end in minutes of the day. The order of the operations is that
- * of the program, so that the numbers are the same to the last bit.
+ * Fields as expressions of SQL over the columns that {@link QuestionSql} names: prices in
+ * hundredths of a cent, a minute's moment as its end in minutes of the day. The order of the
+ * operations is that of the program, so that the numbers are the same to the last bit.
  */
 final class FieldSql {
   private static final String VWAP =
@@ -45,8 +45,7 @@ final class FieldSql {
           Map.entry("session low", "session_low / 1e4"),
           Map.entry("day range", "(day_high / 1e4 - day_low / 1e4)"),
           Map.entry("day range %", "1e2 * (day_high - day_low) / day_low"),
-          Map.entry(
-              "range position", "(price - day_low) / nullif(1e0 * (day_high - day_low), 0)"),
+          Map.entry("range position", "(price - day_low) / nullif(1e0 * (day_high - day_low), 0)"),
           Map.entry("vwap", VWAP),
           Map.entry("distance from vwap", "1e2 * (price / 1e4 - " + VWAP + ") / " + VWAP));
 
@@ -57,8 +56,7 @@ final class FieldSql {
           Map.entry("prior-day close", "prior_close / 1e4"),
           Map.entry("prior-day high", "prior_high / 1e4"),
           Map.entry("prior-day low", "prior_low / 1e4"),
-          Map.entry(
-              "prior-day change %", "1e2 * (prior_close - second_close) / second_close"),
+          Map.entry("prior-day change %", "1e2 * (prior_close - second_close) / second_close"),
           Map.entry("float", "float_shares"),
           Map.entry("symbol", "symbol"),
           Map.entry("kind", "kind"),
@@ -83,8 +81,7 @@ final class FieldSql {
       TOTALS.put(whole, new String[] {"0", total});
     }
     TOTALS.put("dollar volume", new String[] {"0", "total_threefold_money / 3e4"});
-    TOTALS.put(
-        "float turnover", new String[] {"0", "total_volume / nullif(float_shares, 0)"});
+    TOTALS.put("float turnover", new String[] {"0", "total_volume / nullif(float_shares, 0)"});
   }
 
   private static final Pattern AVERAGE = Pattern.compile("avg (dollar )?volume (\\d+)d");
@@ -143,11 +140,7 @@ final class FieldSql {
     return Arrays.stream(new String[] {"C", "ES", "EP", "ED", "EU", "RW", "RS", "RA"})
         .map(
             start ->
-                "when cfi like '"
-                    + start
-                    + "%' then '"
-                    + SecurityKind.ofCfi(start).words()
-                    + "'")
+                "when cfi like '" + start + "%' then '" + SecurityKind.ofCfi(start).words() + "'")
         .collect(Collectors.joining(" ", "case ", " else 'other' end"));
   }
 }

@@ -18,9 +18,9 @@ import kelvo.trigger.Trigger;
 import kelvo.universe.Universe;
 
 /**
- * A question as one statement of SQL over the tables of a partitioned store (docs/formats.md), which
- * gives the same cases and results as {@link BarCases}. It asks only for what the engines that read
- * such stores have in common.
+ * A question as one statement of SQL over the tables of a partitioned store (docs/formats.md),
+ * which gives the same cases and results as {@link BarCases}. It asks only for what the engines
+ * that read such stores have in common.
  */
 public final class QuestionSql {
   private static final String BY_SECURITY = "partition by date, symbol order by minute";
@@ -72,23 +72,23 @@ public final class QuestionSql {
 
   private String statement() {
     return String.join(
-        ",\n",
-        "-- "
-            + question.words()
-            + ". Prices within are in hundredths of a cent, moments in minutes of the day.\nwith "
-            + days(),
-        minuteBars(),
-        splits(),
-        dailyBars(),
-        beforehand(),
-        totals(),
-        candidates(),
-        seen(),
-        matched(),
-        found(),
-        entries(),
-        held(),
-        after())
+            ",\n",
+            "-- "
+                + question.words()
+                + ". Prices within are in hundredths of a cent, moments in minutes of the day.\nwith "
+                + days(),
+            minuteBars(),
+            splits(),
+            dailyBars(),
+            beforehand(),
+            totals(),
+            candidates(),
+            seen(),
+            matched(),
+            found(),
+            entries(),
+            held(),
+            after())
         + "\n"
         + results();
   }
@@ -238,7 +238,9 @@ public final class QuestionSql {
   private String universe(Universe universe) {
     String all = rules.all(universe.rules());
     String added =
-        universe.added().isEmpty() ? all : "(" + all + " or symbol in (" + texts(universe.added()) + "))";
+        universe.added().isEmpty()
+            ? all
+            : "(" + all + " or symbol in (" + texts(universe.added()) + "))";
     return universe.excluded().isEmpty()
         ? added
         : added + " and symbol not in (" + texts(universe.excluded()) + ")";
@@ -296,10 +298,7 @@ public final class QuestionSql {
     String window =
         anyTime
             ? "true"
-            : "moment >= "
-                + minutes(scan.from())
-                + " and moment < "
-                + minutes(scan.to());
+            : "moment >= " + minutes(scan.from()) + " and moment < " + minutes(scan.to());
     return """
         matched as (
           select *, %s

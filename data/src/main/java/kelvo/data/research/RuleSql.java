@@ -111,9 +111,7 @@ final class RuleSql {
 
   /** That a session's totals do not rule out a rule; empty when they never do. */
   Optional<String> byTotals(Rule rule) {
-    if (rule.orUnknown()
-        || rule.steps().size() > 1
-        || !rule.steps().getFirst().phase().isEmpty()) {
+    if (rule.orUnknown() || rule.steps().size() > 1 || !rule.steps().getFirst().phase().isEmpty()) {
       return Optional.empty();
     }
     Rule.Interval interval = rule.intervalIn(0, phases).orElse(null);

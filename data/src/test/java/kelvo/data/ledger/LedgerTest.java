@@ -118,14 +118,8 @@ class LedgerTest {
             new Instruction.Place(
                 5,
                 new PaperOrder(
-                    1,
-                    "TIDARC",
-                    1,
-                    100,
-                    new Terms.Market(),
-                    new PaperOrder.Exits(80_000, 90_000))),
-            new Instruction.Place(
-                6, new PaperOrder(2, "KELPOR", -1, 50, new Terms.Limit(31_000))),
+                    1, "TIDARC", 1, 100, new Terms.Market(), new PaperOrder.Exits(80_000, 90_000))),
+            new Instruction.Place(6, new PaperOrder(2, "KELPOR", -1, 50, new Terms.Limit(31_000))),
             new Instruction.Place(7, new PaperOrder(3, "KELPOR", -1, 50, new Terms.Stop(30_000))),
             new Instruction.Place(
                 8, new PaperOrder(4, "KELPOR", 1, 50, new Terms.StopLimit(32_000, 32_100))),

@@ -33,7 +33,8 @@ import org.jspecify.annotations.Nullable;
 public final class PracticePart extends ScrollPane implements SymbolPart {
   /** Its kind. */
   public static final PartKind KIND =
-      new PartKind("PRACTICE", "Orders on paper", (workspace, choice) -> new PracticePart(workspace));
+      new PartKind(
+          "PRACTICE", "Orders on paper", (workspace, choice) -> new PracticePart(workspace));
 
   private static final String MARKET = "market";
   private static final String LIMIT = "limit";
@@ -236,8 +237,7 @@ public final class PracticePart extends ScrollPane implements SymbolPart {
   }
 
   private static String words(int way, long count, Terms terms) {
-    return String.format(
-        Locale.ROOT, "%s %,d %s", way > 0 ? "Buy" : "Sell", count, terms.words());
+    return String.format(Locale.ROOT, "%s %,d %s", way > 0 ? "Buy" : "Sell", count, terms.words());
   }
 
   private static String words(Fill fill) {

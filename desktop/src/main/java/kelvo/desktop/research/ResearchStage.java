@@ -24,6 +24,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import kelvo.data.past.SessionsAsked;
 import kelvo.desktop.grid.Grid;
+import kelvo.desktop.practice.DrillPane;
 import kelvo.desktop.theme.FirstChoice;
 import kelvo.desktop.theme.IntervalRows;
 import kelvo.desktop.theme.SmallButton;
@@ -33,6 +34,7 @@ import kelvo.desktop.workspace.StageKey;
 import kelvo.desktop.workspace.StageKind;
 import kelvo.desktop.workspace.Workspace;
 import kelvo.job.LatestAnswer;
+import kelvo.practice.Drill;
 import kelvo.research.Answer;
 import kelvo.research.Cut;
 import kelvo.research.CutCell;
@@ -53,6 +55,9 @@ public final class ResearchStage extends BorderPane implements DayStage {
   /** Where it says how many sessions are still to be played; empty when none is. */
   public static final String WORKING = "#playing-sessions";
 
+  private static final String NEXT =
+      "J walks through the cases, B and W are the best and the worst, Enter opens one at its moment,"
+          + " D practises ten of them blind, C changes the question";
   private static final double NAME_WIDTH = 96;
   private static final double COUNT_WIDTH = 58;
 
@@ -75,10 +80,15 @@ public final class ResearchStage extends BorderPane implements DayStage {
   private final Grid<ResearchCase> cases =
       new Grid<>("Cases", one -> one.date() + " " + one.symbol() + " " + one.at());
   private final Label listed = new Label();
+  private final Button drillButton =
+      SmallButton.of("Ten blind (D)", "Practise ten of these without their names", this::drill);
   private final Button all = SmallButton.of("All cases", "Escape", this::listAll);
   private final Label working = new Label();
   private final Button stop = SmallButton.of("Stop", "What has been played is kept", this::stop);
   private final Button goOn = SmallButton.of("Go on", "The other sessions", this::goOn);
+  private final VBox asking;
+  private final SplitPane answered;
+  private @Nullable DrillPane drill;
   private Map<LocalDate, List<ResearchCase>> bySession = new TreeMap<>();
   private @Nullable Answer answer;
   private @Nullable Question asked;
@@ -118,8 +128,9 @@ public final class ResearchStage extends BorderPane implements DayStage {
     SplitPane lower = new SplitPane(cells, table);
     lower.setOrientation(Orientation.VERTICAL);
     lower.setDividerPositions(0.36);
-    setTop(new VBox(sentence, figures, said, distributions));
-    setCenter(lower);
+    asking = new VBox(sentence, figures, said, distributions);
+    answered = lower;
+    showQuestion();
     workspace
         .pastSessions()
         .addListener(
@@ -144,7 +155,7 @@ public final class ResearchStage extends BorderPane implements DayStage {
       button.setVisible(false);
       button.managedProperty().bind(button.visibleProperty());
     }
-    HBox head = new HBox(8, listed, all, working, stop, goOn);
+    HBox head = new HBox(8, listed, drillButton, all, working, stop, goOn);
     head.setAlignment(Pos.CENTER_LEFT);
     head.getStyleClass().addAll("card", "part");
     return head;
@@ -205,13 +216,19 @@ public final class ResearchStage extends BorderPane implements DayStage {
         new StageKey("J, space", "the next case; with Shift the one before"),
         new StageKey("B, W", "the best and the worst case"),
         new StageKey("Enter", "open the case at its moment"),
+        new StageKey("D", "practise ten of the cases blind"),
         new StageKey("Escape", "all cases again"),
         new StageKey("C", "the words of the question: Up and Down choose, Tab goes on"));
   }
 
   @Override
   public boolean key(KeyEvent event) {
+    DrillPane going = drill;
+    if (going != null) {
+      return going.key(event);
+    }
     switch (event.getCode()) {
+      case D -> drill();
       case J, SPACE -> cases.move(event.isShiftDown() ? -1 : 1);
       case B -> selectExtreme(1);
       case W -> selectExtreme(-1);
@@ -351,9 +368,9 @@ public final class ResearchStage extends BorderPane implements DayStage {
     distributions.show(shown.bars());
     showCells();
     listAll();
-    nextStep.set(
-        "J walks through the cases, B and W are the best and the worst, Enter opens one at its moment,"
-            + " C changes the question");
+    if (drill == null) {
+      nextStep.set(NEXT);
+    }
   }
 
   private void showCells() {
@@ -408,6 +425,32 @@ public final class ResearchStage extends BorderPane implements DayStage {
           .max(Comparator.comparingDouble(one -> way * one.result(now.until())))
           .ifPresent(one -> cases.select(one.date() + " " + one.symbol() + " " + one.at()));
     }
+  }
+
+  /** Shows some of the listed cases blind, others each time. */
+  private void drill() {
+    Answer now = answer;
+    if (now == null || cases.rows().isEmpty()) {
+      return;
+    }
+    drill =
+        new DrillPane(
+            workspace,
+            now.question(),
+            now.until(),
+            Drill.of(cases.rows(), Drill.USUAL, System.nanoTime()),
+            this::showQuestion);
+    setTop(null);
+    setCenter(drill);
+    nextStep.set(
+        "L, S and N call what you see, Up and Down move the stop, Enter goes on, Escape ends it");
+  }
+
+  private void showQuestion() {
+    drill = null;
+    setTop(asking);
+    setCenter(answered);
+    nextStep.set(NEXT);
   }
 
   private void open(ResearchCase one) {

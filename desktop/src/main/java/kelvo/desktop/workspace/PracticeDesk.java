@@ -16,9 +16,9 @@ import kelvo.view.PaperView;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Trading on paper in a recorded session: instructions to the paper broker and what has come of them
- * at the moment shown. Who goes back and sends something from there begins anew from there: what was
- * sent later is forgotten. Only for the window's thread.
+ * Trading on paper in a recorded session: instructions to the paper broker and what has come of
+ * them at the moment shown. Who goes back and sends something from there begins anew from there:
+ * what was sent later is forgotten. Only for the window's thread.
  */
 public final class PracticeDesk {
   private final OpenedDay day;
@@ -122,8 +122,7 @@ public final class PracticeDesk {
 
   private void send(Instruction instruction, String words) {
     List<Instruction> sent =
-        new ArrayList<>(
-            instructions.stream().filter(one -> one.at() <= instruction.at()).toList());
+        new ArrayList<>(instructions.stream().filter(one -> one.at() <= instruction.at()).toList());
     sent.add(instruction);
     instructions = List.copyOf(sent);
     ledger.addPractice(workspace.day(), sent.size() - 1, instruction);

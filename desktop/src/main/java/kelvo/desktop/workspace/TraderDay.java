@@ -24,8 +24,8 @@ import kelvo.level.LevelKind;
 import kelvo.scan.Side;
 import kelvo.tape.Price;
 import kelvo.trade.Fill;
-import org.jspecify.annotations.Nullable;
 import kelvo.watchlist.TheTen;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What the trader does on a day: decisions, plans, levels, notes, fills and what was looked at,
@@ -55,7 +55,6 @@ public final class TraderDay implements DrawnLevels {
 
   /** Whose fills are the real ones while those on paper are shown; null else. */
   private @Nullable DayBook real;
-
 
   /**
    * A day as it was left.
@@ -91,8 +90,8 @@ public final class TraderDay implements DrawnLevels {
   }
 
   /**
-   * Shows fills on paper in place of the real ones, wherever trades are shown and reviewed; null for
-   * the real ones again.
+   * Shows fills on paper in place of the real ones, wherever trades are shown and reviewed; null
+   * for the real ones again.
    */
   void practise(@Nullable List<Fill> onPaper) {
     if (onPaper == null) {

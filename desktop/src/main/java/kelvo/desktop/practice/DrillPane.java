@@ -1,0 +1,281 @@
+package kelvo.desktop.practice;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import javafx.geometry.Insets;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import kelvo.desktop.grid.Grid;
+import kelvo.desktop.grid.GridColumn;
+import kelvo.desktop.theme.SmallButton;
+import kelvo.desktop.theme.Tone;
+import kelvo.desktop.workspace.OtherDay;
+import kelvo.desktop.workspace.Workspace;
+import kelvo.history.MinuteBar;
+import kelvo.job.LatestAnswer;
+import kelvo.practice.DrillCall;
+import kelvo.practice.DrillScore;
+import kelvo.research.Held;
+import kelvo.research.Question;
+import kelvo.research.ResearchCase;
+import kelvo.time.DayTime;
+
+/**
+ * A drill: cases one after another, each shown blind at its moment, until all have been called;
+ * then what the calls came to beside the scan alone. By keyboard: L, S and N call, Up and Down move
+ * the stop, Enter goes on, Escape ends it. Only for the window's thread.
+ */
+public final class DrillPane extends BorderPane {
+  private static final double FIRST_STOP = 0.02;
+  private static final double STOP_STEP = 0.005;
+  private static final double WIDEST = 0.3;
+
+  private final Workspace workspace;
+  private final Question question;
+  private final Held until;
+  private final List<ResearchCase> cases;
+  private final Runnable ended;
+  private final LatestAnswer reading;
+  private final BlindChart chart;
+  private final Label place = new Label();
+  private final Label told = new Label();
+  private final List<Done> done = new ArrayList<>();
+  private final Grid<Done> calls =
+      new Grid<>("Calls", one -> one.one().date() + " " + one.one().symbol() + one.one().at());
+  private List<MinuteBar> bars = List.of();
+  private double stop = FIRST_STOP;
+  private Standing standing = Standing.READING;
+  private int at;
+
+  private enum Standing {
+    READING,
+    ASKED,
+    TOLD,
+    OVER
+  }
+
+  /** A case that has been called. */
+  private record Done(ResearchCase one, double stop, DrillScore score) {}
+
+  /**
+   * Begins with the first case.
+   *
+   * @param until until when cases are held, at most the close
+   * @param cases in the order in which they are shown, at least one
+   * @param ended runs when it is left
+   */
+  public DrillPane(
+      Workspace workspace,
+      Question question,
+      Held until,
+      List<ResearchCase> cases,
+      Runnable ended) {
+    this.workspace = workspace;
+    this.question = question;
+    this.until = until;
+    this.cases = List.copyOf(cases);
+    this.ended = ended;
+    reading = workspace.latestAnswer("reading a case of the drill", this::unread);
+    chart = new BlindChart(workspace.theme());
+    setId("drill");
+    place.setId("drill-place");
+    place.getStyleClass().add("title");
+    told.setId("drill-told");
+    told.setWrapText(true);
+    told.setMinHeight(USE_PREF_SIZE);
+    HBox head = new HBox(8, place);
+    head.setAlignment(Pos.CENTER_LEFT);
+    head.getStyleClass().addAll("card", "part");
+    HBox buttons =
+        new HBox(
+            6,
+            call("Long (L)", DrillCall.LONG),
+            call("Short (S)", DrillCall.SHORT),
+            call("No (N)", DrillCall.NO),
+            SmallButton.of("Go on (Enter)", "The next case", this::goOn),
+            SmallButton.of("End (Escape)", "Back to the question", ended));
+    buttons.setAlignment(Pos.CENTER_LEFT);
+    calls.columns(columns());
+    calls.onSelect(one -> {});
+    VBox foot = new VBox(6, told, buttons);
+    foot.setPadding(new Insets(8));
+    foot.getStyleClass().addAll("card", "part");
+    setTop(head);
+    setCenter(chart);
+    setBottom(foot);
+    read();
+  }
+
+  private Button call(String words, DrillCall call) {
+    return SmallButton.of(words, "What you would do here", () -> call(call));
+  }
+
+  private ResearchCase one() {
+    return cases.get(at);
+  }
+
+  private void read() {
+    ResearchCase wanted = one();
+    standing = Standing.READING;
+    place.setText((at + 1) + " of " + cases.size());
+    told.setText("Reading the next case.");
+    chart.show(List.of(), wanted.at());
+    reading.ask(progress -> workspace.past().minuteBars(wanted.date(), wanted.symbol()), this::ask);
+  }
+
+  /** Its session could not be read, which the window tells; the others can. */
+  private void unread() {
+    told.setText("This case could not be read. Enter goes on.");
+    standing = Standing.TOLD;
+  }
+
+  private void ask(List<MinuteBar> found) {
+    bars = found;
+    long moment = one().at();
+    chart.show(
+        bars.stream().filter(bar -> bar.start() + DayTime.MINUTE <= moment).toList(), moment);
+    standing = Standing.ASKED;
+    tellStop();
+  }
+
+  private void tellStop() {
+    told.setText(
+        String.format(
+            Locale.ROOT,
+            "It is %s. Long, short or no? The stop is %.1f%% away (Up and Down move it); held until %s.",
+            DayTime.minutes(one().at()),
+            100 * stop,
+            horizon().phrase()));
+  }
+
+  private Held horizon() {
+    return until.isWithinSession() ? until : Held.CLOSE;
+  }
+
+  /** Uses a key; whether it was one of its own. */
+  public boolean key(KeyEvent event) {
+    switch (event.getCode()) {
+      case L -> call(DrillCall.LONG);
+      case S -> call(DrillCall.SHORT);
+      case N -> call(DrillCall.NO);
+      case UP -> moveStop(STOP_STEP);
+      case DOWN -> moveStop(-STOP_STEP);
+      case ENTER, SPACE -> goOn();
+      case J -> calls.move(event.isShiftDown() ? -1 : 1);
+      case ESCAPE -> ended.run();
+      default -> {
+        return false;
+      }
+    }
+    return true;
+  }
+
+  private void moveStop(double by) {
+    if (standing == Standing.ASKED) {
+      stop = Math.clamp(stop + by, STOP_STEP, WIDEST);
+      tellStop();
+    }
+  }
+
+  private void call(DrillCall call) {
+    if (standing != Standing.ASKED) {
+      return;
+    }
+    ResearchCase one = one();
+    DrillScore score =
+        DrillScore.of(one, question, until, workspace.past().closeOf(one.date()), bars, call, stop);
+    done.add(new Done(one, stop, score));
+    chart.show(bars, one.at());
+    chart.mark(
+        one.entry(), call == DrillCall.NO ? Double.NaN : one.entry() * (1 - call.way() * stop));
+    told.setText(words(done.getLast()) + " Enter goes on.");
+    standing = Standing.TOLD;
+  }
+
+  private static String words(Done one) {
+    DrillScore score = one.score();
+    String scan =
+        Double.isNaN(score.byScan()) ? "" : " The scan alone made " + percent(score.byScan()) + ".";
+    return one.one().symbol()
+        + ", "
+        + one.one().date()
+        + ": "
+        + (score.call() == DrillCall.NO
+            ? "you stayed out."
+            : score.call().words()
+                + " made "
+                + percent(score.result())
+                + String.format(Locale.ROOT, ", %+.1f times the stop", score.multiple())
+                + (score.stopped() ? ", stopped out." : "."))
+        + scan;
+  }
+
+  private static String percent(double part) {
+    return String.format(Locale.ROOT, "%+.1f%%", 100 * part);
+  }
+
+  private void goOn() {
+    if (standing == Standing.TOLD && ++at < cases.size()) {
+      read();
+    } else if (standing == Standing.TOLD) {
+      sumUp();
+    } else if (standing == Standing.OVER) {
+      calls.selected().ifPresent(this::open);
+    }
+  }
+
+  private void sumUp() {
+    standing = Standing.OVER;
+    List<DrillScore> scores = done.stream().map(Done::score).toList();
+    place.setText("All " + cases.size() + " are called");
+    told.setText(
+        String.format(
+            Locale.ROOT,
+            "You made %s a case in the mean, %+.1f times the stop where you were in; the scan alone"
+                + " made %s. J walks through them, Enter opens one at its moment, Escape goes back to"
+                + " the question.",
+            percent(DrillScore.meanResult(scores)),
+            DrillScore.meanMultiple(scores),
+            percent(DrillScore.meanByScan(scores))));
+    calls.rows(done);
+    calls.theme(workspace.theme().get());
+    setCenter(calls);
+  }
+
+  private void open(Done one) {
+    workspace.open(new OtherDay(one.one().date(), one.one().at(), one.one().symbol()));
+  }
+
+  private static List<GridColumn<Done>> columns() {
+    return List.of(
+        GridColumn.symbols(one -> one.one().symbol()),
+        GridColumn.words(
+            "day one", "The session of the case", 84, one -> one.one().date().toString()),
+        GridColumn.words("at", "The moment shown", 42, one -> DayTime.minutes(one.one().at())),
+        GridColumn.words("call", "What you said", 52, one -> one.score().call().words()),
+        GridColumn.numbers("stop", "How far away the stop was", 52, one -> percent(one.stop())),
+        GridColumn.<Done>numbers(
+                "result",
+                "What the call made, costs taken off",
+                64,
+                one -> percent(one.score().result()))
+            .toned(one -> Tone.ofMoney(one.score().result())),
+        GridColumn.numbers(
+            "in stops",
+            "The result over the distance to the stop",
+            64,
+            one -> String.format(Locale.ROOT, "%+.1f", one.score().multiple())),
+        GridColumn.<Done>numbers(
+                "scan alone",
+                "What the scan made by then without a stop",
+                72,
+                one -> Double.isNaN(one.score().byScan()) ? "" : percent(one.score().byScan()))
+            .toned(one -> Tone.ofMoney(one.score().byScan())));
+  }
+}
