@@ -169,4 +169,11 @@ class PracticePartTest {
     goTo(OPENING + 2 * DayTime.MINUTE);
     until(() -> desk().account().get().working().isEmpty());
   }
+
+  @Test
+  void withoutAnotherDayThatIsSaid(FxRobot robot) {
+    robot.clickOn("Another day at this time");
+
+    until(() -> text(robot, "#practice-told").equals("There is no other day in this folder."));
+  }
 }

@@ -103,6 +103,11 @@ public final class PastSessions {
     return new DataFolder(root, new ExchangeCalendar());
   }
 
+  /** The dates that can be opened: recorded ones, and those of minute bars, oldest first. */
+  public List<LocalDate> openDates() {
+    return data().openDates();
+  }
+
   /** The dates that were recorded, oldest first. */
   public List<LocalDate> recorded() {
     return data().sessionDates();

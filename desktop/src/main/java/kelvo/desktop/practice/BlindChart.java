@@ -18,7 +18,9 @@ import kelvo.time.DayTime;
  * day. What comes after the moment of the question is painted once it is told.
  */
 final class BlindChart extends Painted {
-  private static final int MOST = 180;
+  /** Fewer minutes leave room for those that come. */
+  private static final int ROOM = 60;
+
   private static final double RIGHT = 56;
   private static final double FOOT = 20;
   private static final double TOP = 8;
@@ -40,11 +42,11 @@ final class BlindChart extends Painted {
   /**
    * Shows other bars.
    *
-   * @param some no more than is to be seen
+   * @param some no more than is to be seen; the close of the first is 0%
    * @param asked the moment of the question
    */
   void show(List<MinuteBar> some, long asked) {
-    bars = List.copyOf(some.subList(Math.max(0, some.size() - MOST), some.size()));
+    bars = List.copyOf(some);
     moment = asked;
     entry = Double.NaN;
     stop = Double.NaN;
@@ -98,7 +100,7 @@ final class BlindChart extends Painted {
   }
 
   private double step() {
-    return (getWidth() - RIGHT) / Math.max(60, bars.size());
+    return (getWidth() - RIGHT) / Math.max(ROOM, bars.size());
   }
 
   private void candles(GraphicsContext g, Theme look, Scale scale, double height) {

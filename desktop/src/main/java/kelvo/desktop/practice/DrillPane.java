@@ -36,6 +36,9 @@ public final class DrillPane extends BorderPane {
   private static final double STOP_STEP = 0.005;
   private static final double WIDEST = 0.3;
 
+  /** How many minutes are seen before the call. */
+  private static final int SEEN = 120;
+
   private final Workspace workspace;
   private final Question question;
   private final Held until;
@@ -49,6 +52,7 @@ public final class DrillPane extends BorderPane {
   private final Grid<Done> calls =
       new Grid<>("Calls", one -> one.one().date() + " " + one.one().symbol() + one.one().at());
   private List<MinuteBar> bars = List.of();
+  private List<MinuteBar> seen = List.of();
   private double stop = FIRST_STOP;
   private Standing standing = Standing.READING;
   private int at;
@@ -138,8 +142,10 @@ public final class DrillPane extends BorderPane {
   private void ask(List<MinuteBar> found) {
     bars = found;
     long moment = one().at();
-    chart.show(
-        bars.stream().filter(bar -> bar.start() + DayTime.MINUTE <= moment).toList(), moment);
+    List<MinuteBar> before =
+        bars.stream().filter(bar -> bar.start() + DayTime.MINUTE <= moment).toList();
+    seen = before.subList(Math.max(0, before.size() - SEEN), before.size());
+    chart.show(seen, moment);
     standing = Standing.ASKED;
     tellStop();
   }
@@ -188,14 +194,20 @@ public final class DrillPane extends BorderPane {
       return;
     }
     ResearchCase one = one();
-    DrillScore score =
-        DrillScore.of(one, question, until, workspace.past().closeOf(one.date()), bars, call, stop);
+    long close = workspace.past().closeOf(one.date());
+    DrillScore score = DrillScore.of(one, question, until, close, bars, call, stop);
     done.add(new Done(one, stop, score));
-    chart.show(bars, one.at());
+    chart.show(until(horizon().end(one.enteredAt(), close)), one.at());
     chart.mark(
         one.entry(), call == DrillCall.NO ? Double.NaN : one.entry() * (1 - call.way() * stop));
     told.setText(words(done.getLast()) + " Enter goes on.");
     standing = Standing.TOLD;
+  }
+
+  /** What was seen before the call and what came until a moment. */
+  private List<MinuteBar> until(long end) {
+    long first = seen.isEmpty() ? 0 : seen.getFirst().start();
+    return bars.stream().filter(bar -> bar.start() >= first && bar.start() < end).toList();
   }
 
   private static String words(Done one) {

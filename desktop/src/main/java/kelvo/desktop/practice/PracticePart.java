@@ -1,7 +1,9 @@
 package kelvo.desktop.practice;
 
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
+import java.util.Random;
 import javafx.beans.value.ChangeListener;
 import javafx.beans.value.WeakChangeListener;
 import javafx.collections.FXCollections;
@@ -15,10 +17,12 @@ import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
+import kelvo.desktop.workspace.OtherDay;
 import kelvo.desktop.workspace.PartKind;
 import kelvo.desktop.workspace.PracticeDesk;
 import kelvo.desktop.workspace.SymbolPart;
 import kelvo.desktop.workspace.Workspace;
+import kelvo.job.LatestAnswer;
 import kelvo.practice.Instruction;
 import kelvo.practice.PaperAccount;
 import kelvo.practice.PaperBroker;
@@ -55,6 +59,7 @@ public final class PracticePart extends ScrollPane implements SymbolPart {
   private final Label told = new Label();
   private final VBox rows = new VBox(2);
   private final CheckBox shown = new CheckBox("Show and review trades on paper, not the real ones");
+  private final LatestAnswer days;
   private String symbol = "";
   private boolean shows;
 
@@ -64,6 +69,7 @@ public final class PracticePart extends ScrollPane implements SymbolPart {
   PracticePart(Workspace workspace) {
     this.workspace = workspace;
     desk = workspace.practice();
+    days = workspace.latestAnswer("looking for another day");
     setFitToWidth(true);
     shares.setText("100");
     kind.setValue(MARKET);
@@ -87,7 +93,8 @@ public final class PracticePart extends ScrollPane implements SymbolPart {
             told,
             line(held, button("Close it", this::close)),
             rows,
-            shown);
+            shown,
+            line(button("Another day at this time", this::anotherDay)));
     all.getStyleClass().add("part");
     Label none = new Label("Orders on paper are for recorded sessions.");
     none.getStyleClass().addAll("part", "faded");
@@ -175,6 +182,23 @@ public final class PracticePart extends ScrollPane implements SymbolPart {
 
   private void close() {
     desk.close(symbol);
+  }
+
+  /** A day that one does not choose, so that one does not know what comes. */
+  private void anotherDay() {
+    LocalDate today = workspace.day();
+    long moment = workspace.now();
+    days.ask(
+        progress ->
+            workspace.past().openDates().stream().filter(date -> !date.equals(today)).toList(),
+        others -> {
+          if (others.isEmpty()) {
+            told.setText("There is no other day in this folder.");
+          } else {
+            LocalDate other = others.get(new Random().nextInt(others.size()));
+            workspace.open(new OtherDay(other, moment, ""));
+          }
+        });
   }
 
   @Override
