@@ -70,7 +70,7 @@ final class ResearchCommand implements Callable<Integer> {
   @Option(
       names = "--out",
       paramLabel = "FOLDER",
-      description = "write figures.csv, cuts.csv and cases.csv there")
+      description = "write figures.csv, cuts.csv, cases.csv and record.csv there")
   @Nullable Path out;
 
   @Option(
@@ -171,6 +171,11 @@ final class ResearchCommand implements Callable<Integer> {
           folder.resolve("cuts.csv"), ResearchTables.CUT_COLUMNS, ResearchTables.cuts(answer));
       arguments.output.write(
           folder.resolve("cases.csv"), ResearchTables.CASE_COLUMNS, ResearchTables.cases(answer));
+      arguments.output.write(
+          folder.resolve("record.csv"),
+          ResearchTables.RECORD_COLUMNS,
+          ResearchTables.record(
+              answer.cases(), arguments.past(past -> past.sheets(answer.cases(), LocalDate.MAX))));
     } catch (IOException e) {
       throw new UncheckedIOException(
           "cannot write to " + folder + "; name a folder that can be written", e);

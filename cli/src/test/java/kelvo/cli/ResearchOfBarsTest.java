@@ -86,6 +86,14 @@ class ResearchOfBarsTest {
     assertThat(one.getField("entered_at")).isEqualTo("09:35:00.000");
     assertThat(one.getField("entry")).isEqualTo("11.205");
     assertThat(Double.parseDouble(one.getField("next close"))).isLessThan(-17);
+    NamedCsvRecord record =
+        CsvReader.builder().ofNamedCsvRecord(out.resolve("record.csv")).stream()
+            .findFirst()
+            .orElseThrow();
+    assertThat(record.getField("day_1_close")).isEqualTo("11.50");
+    assertThat(record.getField("day_1_gap_pct")).isEqualTo("5");
+    assertThat(record.getField("day_2_change_pct")).isEqualTo("-20");
+    assertThat(record.getField("day_3_close")).isEmpty();
   }
 
   @Test

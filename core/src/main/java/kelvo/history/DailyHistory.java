@@ -55,6 +55,14 @@ public final class DailyHistory {
         .toList();
   }
 
+  /** The bar of a day as it was traded; null when there is none. */
+  public static @Nullable DailyBar on(LocalDate day, DailyBarList asTraded) {
+    int place = asTraded.countBefore(day);
+    return place < asTraded.size() && asTraded.get(place).date().equals(day)
+        ? asTraded.get(place)
+        : null;
+  }
+
   private static DailyBar adjusted(DailyBar bar, double ratio) {
     return ratio == 1 ? bar : bar.adjusted(ratio);
   }

@@ -17,6 +17,7 @@ import javafx.stage.Stage;
 import kelvo.desktop.grid.Grid;
 import kelvo.desktop.research.ResearchStage;
 import kelvo.desktop.workspace.OtherDay;
+import kelvo.history.DailyBar;
 import kelvo.job.Progress;
 import kelvo.practice.Drill;
 import kelvo.research.Answer;
@@ -25,6 +26,7 @@ import kelvo.research.Held;
 import kelvo.research.Question;
 import kelvo.research.ResearchCase;
 import kelvo.scan.Scan;
+import kelvo.tape.Price;
 import kelvo.time.DayTime;
 import kelvo.trade.Fees;
 import org.junit.jupiter.api.AfterEach;
@@ -207,6 +209,30 @@ class ResearchStageTest {
     robot.type(KeyCode.ESCAPE);
     until(() -> robot.lookup("#question").tryQuery().isPresent());
     assertThat(robot.lookup("#drill").tryQuery()).isEmpty();
+  }
+
+  @Test
+  void theRecordStandsInPlaceOfTheResults(FxRobot robot) {
+    Grid<?> cases = cases(robot);
+    int count = cases.rows().size();
+    robot.type(KeyCode.J);
+    String results = cases.getAccessibleText();
+    ResearchCase first = (ResearchCase) cases.rows().getFirst();
+    DailyBar dayOne =
+        Objects.requireNonNull(
+                opened
+                    .workspace
+                    .past()
+                    .sheets(List.of(first), opened.workspace.day())
+                    .getFirst()
+                    .day(1))
+            .bar();
+
+    robot.type(KeyCode.R);
+    until(() -> String.valueOf(cases.getAccessibleText()).contains(Price.text(dayOne.low())));
+    assertThat(cases.rows()).hasSize(count);
+    robot.type(KeyCode.R);
+    until(() -> Objects.equals(cases.getAccessibleText(), results));
   }
 
   @Test

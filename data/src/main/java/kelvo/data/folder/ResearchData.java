@@ -12,6 +12,7 @@ import kelvo.history.DailyBarList;
 import kelvo.history.MinuteBar;
 import kelvo.history.SessionMinutes;
 import kelvo.research.LaterDays;
+import kelvo.research.RecordSheet;
 import kelvo.research.bars.BarSession;
 import kelvo.research.bars.DayTotals;
 import kelvo.session.Session;
@@ -31,6 +32,8 @@ public final class ResearchData {
   private final MinuteFiles minutes;
   private final Map<String, DailyBarList> daily;
   private final LaterBars later;
+  private final Function<String, List<CorporateAction>> splits;
+  private final LocalDate before;
 
   ResearchData(
       DataFolder folder,
@@ -45,12 +48,20 @@ public final class ResearchData {
     this.kept = kept;
     this.minutes = minutes;
     this.daily = daily;
+    this.splits = splits;
+    this.before = before;
     later = new LaterBars(daily, splits, calendar, before);
   }
 
   /** How the securities traded in the sessions after a date. */
   public LaterDays after(LocalDate date) {
     return later.after(date);
+  }
+
+  /** How a security traded on a day and on those after it. */
+  public RecordSheet sheet(String symbol, LocalDate date) {
+    return RecordSheet.of(
+        date, daily.getOrDefault(symbol, DailyBarList.NONE), splits.apply(symbol), before);
   }
 
   /** A session of minute bars; null when its file cannot be read at all. */

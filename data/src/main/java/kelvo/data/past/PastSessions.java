@@ -30,6 +30,7 @@ import kelvo.job.SideBySide;
 import kelvo.journal.DayBook;
 import kelvo.player.SessionRun;
 import kelvo.research.Question;
+import kelvo.research.RecordSheet;
 import kelvo.research.ResearchCase;
 import kelvo.research.SessionCases;
 import kelvo.research.bars.BarCases;
@@ -274,6 +275,17 @@ public final class PastSessions {
         .stream()
         .flatMap(List::stream)
         .toList();
+  }
+
+  /**
+   * How the securities of some cases traded on their day and on those after it, in the cases'
+   * order.
+   *
+   * @param before daily bars from this day on are not looked at
+   */
+  public List<RecordSheet> sheets(List<ResearchCase> cases, LocalDate before) {
+    ResearchData known = data().research(before);
+    return cases.stream().map(one -> known.sheet(one.symbol(), one.date())).toList();
   }
 
   /** What was known beforehand of a session of bars is kept for the next question. */

@@ -1,15 +1,19 @@
 package kelvo.data.report;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.stream.Stream;
 import kelvo.research.Answer;
 import kelvo.research.Cut;
 import kelvo.research.CutCell;
 import kelvo.research.Held;
+import kelvo.research.RecordSheet;
 import kelvo.research.ResearchCase;
 import kelvo.research.ResultFigures;
+import kelvo.tape.Price;
 import kelvo.time.DayTime;
+import org.jspecify.annotations.Nullable;
 
 /** An answer of research as the tables of docs/formats.md. Unknown numbers are empty. */
 public final class ResearchTables {
@@ -44,7 +48,56 @@ public final class ResearchTables {
           .toList();
   public static final List<String> CASE_COLUMNS = caseColumns();
 
+  private static final List<String> OF_A_DAY =
+      List.of("date", "open", "high", "low", "close", "volume", "change_pct", "gap_pct");
+  public static final List<String> RECORD_COLUMNS = recordColumns();
+
   private ResearchTables() {}
+
+  private static List<String> recordColumns() {
+    List<String> columns = new ArrayList<>(List.of("date", "symbol", "at", "float", "catalyst"));
+    for (int day = 1; day <= RecordSheet.DAYS; day++) {
+      for (String what : OF_A_DAY) {
+        columns.add("day_" + day + "_" + what);
+      }
+    }
+    return List.copyOf(columns);
+  }
+
+  /** How the cases traded on their day and on those after it, a row each. */
+  public static List<List<String>> record(List<ResearchCase> cases, List<RecordSheet> sheets) {
+    List<List<String>> rows = new ArrayList<>();
+    for (int i = 0; i < cases.size(); i++) {
+      ResearchCase one = cases.get(i);
+      List<String> row =
+          new ArrayList<>(
+              List.of(
+                  one.date().toString(),
+                  one.symbol(),
+                  DayTime.millis(one.at()),
+                  one.cells().getOrDefault(Cut.FLOAT, ""),
+                  one.cells().getOrDefault(Cut.CATALYST, "")));
+      for (int day = 1; day <= RecordSheet.DAYS; day++) {
+        row.addAll(day(sheets.get(i).day(day)));
+      }
+      rows.add(row);
+    }
+    return rows;
+  }
+
+  private static List<String> day(RecordSheet.@Nullable Day day) {
+    return day == null
+        ? Collections.nCopies(OF_A_DAY.size(), "")
+        : List.of(
+            day.bar().date().toString(),
+            Price.exact(day.bar().open()),
+            Price.exact(day.bar().high()),
+            Price.exact(day.bar().low()),
+            Price.exact(day.bar().close()),
+            Long.toString(day.bar().volume()),
+            ReviewTables.number(day.change()),
+            ReviewTables.number(day.gap()));
+  }
 
   private static List<String> caseColumns() {
     List<String> columns =

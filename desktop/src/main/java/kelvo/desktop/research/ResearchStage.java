@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
@@ -17,6 +18,8 @@ import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.SplitPane;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
@@ -40,6 +43,7 @@ import kelvo.research.Cut;
 import kelvo.research.CutCell;
 import kelvo.research.Held;
 import kelvo.research.Question;
+import kelvo.research.RecordSheet;
 import kelvo.research.ResearchCase;
 import kelvo.research.ResultBars;
 import org.jspecify.annotations.Nullable;
@@ -56,8 +60,8 @@ public final class ResearchStage extends BorderPane implements DayStage {
   public static final String WORKING = "#playing-sessions";
 
   private static final String NEXT =
-      "J walks through the cases, B and W are the best and the worst, Enter opens one at its moment,"
-          + " D practises ten of them blind, C changes the question";
+      "J walks through the cases, B and W: best and worst, Enter opens one, D: ten of them blind,"
+          + " C: the question";
   private static final double NAME_WIDTH = 96;
   private static final double COUNT_WIDTH = 58;
 
@@ -77,11 +81,11 @@ public final class ResearchStage extends BorderPane implements DayStage {
   private final ComboBox<String> rightCut = new ComboBox<>();
   private final IntervalRows leftCells;
   private final IntervalRows rightCells;
-  private final Grid<ResearchCase> cases =
-      new Grid<>("Cases", one -> one.date() + " " + one.symbol() + " " + one.at());
+  private final Grid<ResearchCase> cases = new Grid<>("Cases", ResearchStage::key);
   private final Label listed = new Label();
   private final Button drillButton =
       SmallButton.of("Ten blind (D)", "Practise ten of these without their names", this::drill);
+  private final ToggleButton record = new ToggleButton("Record");
   private final Button all = SmallButton.of("All cases", "Escape", this::listAll);
   private final Label working = new Label();
   private final Button stop = SmallButton.of("Stop", "What has been played is kept", this::stop);
@@ -90,13 +94,15 @@ public final class ResearchStage extends BorderPane implements DayStage {
   private final SplitPane answered;
   private @Nullable DrillPane drill;
   private Map<LocalDate, List<ResearchCase>> bySession = new TreeMap<>();
+  private Map<ResearchCase, RecordSheet> sheets = Map.of();
   private @Nullable Answer answer;
   private @Nullable Question asked;
   private int askedSessions;
   private boolean seen;
 
   /** What is worked out behind the window. */
-  private record Shown(Answer answer, List<ResultBars> bars) {}
+  private record Shown(
+      Answer answer, List<ResultBars> bars, Map<ResearchCase, RecordSheet> sheets) {}
 
   /** Nothing is asked before it is seen. */
   public ResearchStage(Workspace workspace) {
@@ -119,6 +125,23 @@ public final class ResearchStage extends BorderPane implements DayStage {
     VBox said = new VBox(edge, leftOut);
     said.getStyleClass().addAll("card", "part");
     cases.columns(CaseColumns.all());
+    record.getStyleClass().setAll("toggle-button", "small-button");
+    record.setTooltip(
+        new Tooltip("Day one and day two by the daily bars, in place of the results"));
+    record.setFocusTraversable(false);
+    record
+        .selectedProperty()
+        .addListener(
+            (o, was, is) -> {
+              List<ResearchCase> rows = cases.rows();
+              cases.columns(
+                  is
+                      ? CaseColumns.record(
+                          one -> sheets.getOrDefault(one, new RecordSheet(List.of())))
+                      : CaseColumns.all());
+              cases.rows(rows);
+              cases.selected().ifPresent(one -> cases.move(0));
+            });
     cases.emptyText("No cases yet.");
     cases.onSelect(one -> {});
     BorderPane table = new BorderPane(cases);
@@ -155,7 +178,7 @@ public final class ResearchStage extends BorderPane implements DayStage {
       button.setVisible(false);
       button.managedProperty().bind(button.visibleProperty());
     }
-    HBox head = new HBox(8, listed, drillButton, all, working, stop, goOn);
+    HBox head = new HBox(8, listed, record, drillButton, all, working, stop, goOn);
     head.setAlignment(Pos.CENTER_LEFT);
     head.getStyleClass().addAll("card", "part");
     return head;
@@ -216,6 +239,7 @@ public final class ResearchStage extends BorderPane implements DayStage {
         new StageKey("J, space", "the next case; with Shift the one before"),
         new StageKey("B, W", "the best and the worst case"),
         new StageKey("Enter", "open the case at its moment"),
+        new StageKey("R", "day one and day two of the cases, or their results"),
         new StageKey("D", "practise ten of the cases blind"),
         new StageKey("Escape", "all cases again"),
         new StageKey("C", "the words of the question: Up and Down choose, Tab goes on"));
@@ -229,6 +253,7 @@ public final class ResearchStage extends BorderPane implements DayStage {
     }
     switch (event.getCode()) {
       case D -> drill();
+      case R -> record.fire();
       case J, SPACE -> cases.move(event.isShiftDown() ? -1 : 1);
       case B -> selectExtreme(1);
       case W -> selectExtreme(-1);
@@ -352,13 +377,24 @@ public final class ResearchStage extends BorderPane implements DayStage {
         progress ->
             new Shown(
                 Answer.of(question, until, known),
-                ResultsByHorizon.SHOWN.stream().map(held -> ResultBars.of(known, held)).toList()),
+                ResultsByHorizon.SHOWN.stream().map(held -> ResultBars.of(known, held)).toList(),
+                sheets(known)),
         this::show);
+  }
+
+  private Map<ResearchCase, RecordSheet> sheets(List<ResearchCase> known) {
+    List<RecordSheet> found = workspace.past().sheets(known, workspace.day());
+    Map<ResearchCase, RecordSheet> sheets = new IdentityHashMap<>();
+    for (int i = 0; i < known.size(); i++) {
+      sheets.put(known.get(i), found.get(i));
+    }
+    return sheets;
   }
 
   private void show(Shown shown) {
     Answer now = shown.answer();
     answer = now;
+    sheets = shown.sheets();
     figures.show(now);
     if (!now.cases().isEmpty()) {
       edge.setText(now.words());
@@ -423,8 +459,16 @@ public final class ResearchStage extends BorderPane implements DayStage {
       cases.rows().stream()
           .filter(one -> !Double.isNaN(one.result(now.until())))
           .max(Comparator.comparingDouble(one -> way * one.result(now.until())))
-          .ifPresent(one -> cases.select(one.date() + " " + one.symbol() + " " + one.at()));
+          .ifPresent(this::select);
     }
+  }
+
+  private void select(ResearchCase one) {
+    cases.select(key(one));
+  }
+
+  private static String key(ResearchCase one) {
+    return one.date() + " " + one.symbol() + " " + one.at();
   }
 
   /** Shows some of the listed cases blind, others each time. */
