@@ -19,8 +19,6 @@ import kelvo.research.Held;
 import kelvo.research.Question;
 import kelvo.research.ResearchCase;
 import kelvo.scan.Scan;
-import kelvo.time.DayTime;
-import kelvo.time.SessionHours;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
@@ -144,13 +142,8 @@ final class ResearchCommand implements Callable<Integer> {
     if (after != null && !enter.equals("hit")) {
       throw new IllegalArgumentException("--after goes with --enter hit only");
     }
-    return switch (enter) {
-      case "hit" -> new CaseMoment.FirstHit(FolderArguments.moment(after, DayTime.FIRST));
-      case "move" -> new CaseMoment.EveryMove(arguments.data().settings().review().moveGap());
-      case "open" -> CaseMoment.At.OPEN;
-      case "close" -> new CaseMoment.At(SessionHours.USUAL_CLOSE);
-      default -> new CaseMoment.At(DayTime.parse(enter));
-    };
+    return CaseMoment.of(
+        enter, after == null ? "" : after, arguments.data().settings().review().moveGap());
   }
 
   private static List<List<String>> figures(Question question, List<ResearchCase> cases) {

@@ -4,6 +4,7 @@ import static kelvo.desktop.OpenedWindow.until;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
+import java.nio.file.Files;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Objects;
@@ -21,6 +22,7 @@ import kelvo.history.DailyBar;
 import kelvo.job.Progress;
 import kelvo.practice.Drill;
 import kelvo.research.Answer;
+import kelvo.research.AnswersBeside;
 import kelvo.research.CaseMoment;
 import kelvo.research.Held;
 import kelvo.research.Question;
@@ -143,7 +145,7 @@ class ResearchStageTest {
   @Test
   void aCellListsItsCasesAndEscapeAllOfThem(FxRobot robot) {
     Answer all = answer(scan(0), 1);
-    ComboBox<String> cut = robot.lookup("#research .combo-box").nth(5).query();
+    ComboBox<String> cut = robot.lookup("#research .combo-box").nth(7).query();
     assertThat(cut.getAccessibleText()).isEqualTo("By what the cases are told apart");
     robot.interact(() -> cut.setValue(all.cells().getFirst().cut().words()));
     int expected = all.cells().getFirst().figures().cases();
@@ -245,5 +247,38 @@ class ResearchStageTest {
     until(() -> told(robot).contains("times the stop"));
     robot.type(KeyCode.ESCAPE);
     until(() -> robot.lookup("#drill").tryQuery().isEmpty());
+  }
+
+  @Test
+  void aQuestionIsKeptAndHeldAgainstAnother(FxRobot robot) throws IOException {
+    ComboBox<String> kept = robot.lookup("#kept-questions").query();
+    robot.interact(() -> kept.getEditor().setText("Gaps"));
+    robot.clickOn("Keep");
+    until(() -> kept.getItems().contains("Gaps"));
+    robot.interact(
+        () ->
+            robot
+                .lookup("#question .combo-box")
+                .<ComboBox<String>>query()
+                .setValue(scan(1).name()));
+    untilAnswered(robot, answer(scan(1), 1).cases().size());
+
+    ComboBox<String> beside = robot.lookup("#beside-question").query();
+    robot.interact(() -> beside.setValue("Gaps"));
+
+    String expected =
+        "Beside \"Gaps\": "
+            + AnswersBeside.of(answer(scan(1), 1), answer(scan(0), 1)).words()
+            + ".";
+    until(() -> text(robot, "#beside-words").equals(expected));
+    robot.interact(() -> kept.setValue("Gaps"));
+    untilAnswered(robot, answer(scan(0), 1).cases().size());
+    until(() -> text(robot, "#edge").equals(answer(scan(0), 1).words()));
+    until(() -> Files.exists(opened.folder.resolve("questions.json")));
+    assertThat(opened.folder.resolve("questions.json")).content().contains("\"Gaps\"");
+
+    robot.clickOn("Forget");
+    until(() -> kept.getItems().isEmpty());
+    until(() -> text(robot, "#beside-words").isEmpty());
   }
 }

@@ -47,6 +47,7 @@ import kelvo.trackrecord.CalendarDay;
 import kelvo.trackrecord.PastReview;
 import kelvo.trade.RoundTrips;
 import kelvo.trade.Trade;
+import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
@@ -59,6 +60,9 @@ import org.slf4j.LoggerFactory;
 public final class PastSessions {
   private static final Logger LOG = LoggerFactory.getLogger(PastSessions.class);
 
+  /** Two questions are held against each other, and one comes before the next. */
+  private static final int ANSWERS_KEPT = 3;
+
   private final Path root;
   private final Ledger ledger;
   private final Vocabulary vocabulary;
@@ -69,8 +73,8 @@ public final class PastSessions {
   /** By date: the scan that was played alone last. */
   private final Map<LocalDate, PlayedAlone> asTheyWere = new ConcurrentHashMap<>();
 
-  /** By date: what was asked last for research. */
-  private final Map<LocalDate, Answered> answered = new ConcurrentHashMap<>();
+  /** By date: what was asked last for research, the newest first. */
+  private final Map<LocalDate, List<Answered>> answered = new ConcurrentHashMap<>();
 
   /** By date: a session of minute bars, with what was asked of its securities. */
   private final Map<LocalDate, BarSession> barSessions = new ConcurrentHashMap<>();
@@ -257,24 +261,35 @@ public final class PastSessions {
     return SideBySide.each(
             dates,
             (date, going) -> {
-              Answered answer = answered.get(date);
-              if (answer == null || !answer.isOf(question, before)) {
-                answer =
-                    new Answered(
-                        question,
-                        before,
-                        recorded.contains(date)
-                            ? SessionCases.of(session(date), question, known.after(date), going)
-                            : ofBars(date, question, known));
-                answered.put(date, answer);
+              List<ResearchCase> asked = asked(date, question, before);
+              if (asked != null) {
+                return asked;
               }
-              return answer.cases();
+              List<ResearchCase> cases =
+                  recorded.contains(date)
+                      ? SessionCases.of(session(date), question, known.after(date), going)
+                      : ofBars(date, question, known);
+              answered.merge(
+                  date, List.of(new Answered(question, before, cases)), PastSessions::newestFirst);
+              return cases;
             },
             each,
             progress)
         .stream()
         .flatMap(List::stream)
         .toList();
+  }
+
+  private @Nullable List<ResearchCase> asked(LocalDate date, Question question, LocalDate before) {
+    return answered.getOrDefault(date, List.of()).stream()
+        .filter(one -> one.isOf(question, before))
+        .findFirst()
+        .map(Answered::cases)
+        .orElse(null);
+  }
+
+  private static List<Answered> newestFirst(List<Answered> kept, List<Answered> newest) {
+    return Stream.concat(newest.stream(), kept.stream()).limit(ANSWERS_KEPT).toList();
   }
 
   /**

@@ -18,6 +18,7 @@ import kelvo.check.CheckRule;
 import kelvo.data.folder.FiguresFile;
 import kelvo.formula.OwnField;
 import kelvo.journal.OwnRules;
+import kelvo.research.KeptQuestion;
 import kelvo.rule.Vocabulary;
 import kelvo.scan.Scan;
 import kelvo.universe.Figure;
@@ -36,6 +37,7 @@ public final class ScanFolder {
   private static final String ALERTS = "alerts.json";
   private static final String TEN = "ten.json";
   private static final String OWN_RULES = "own-rules.json";
+  private static final String QUESTIONS = "questions.json";
   private static final String OWN_FIELDS = "fields.json";
   private static final int UNKNOWN_SHOWN = 3;
 
@@ -262,6 +264,22 @@ public final class ScanFolder {
   /** Writes the rules that the trader keeps or breaks. */
   public void saveOwnRules(List<String> rules) {
     write(root.resolve(OWN_RULES), OwnRulesFile.write(rules));
+  }
+
+  /** The questions that the trader keeps; none when they cannot be read. */
+  public List<KeptQuestion> questions() {
+    Path file = root.resolve(QUESTIONS);
+    try {
+      return Files.exists(file) ? QuestionsFile.parse(QUESTIONS, text(file)) : List.of();
+    } catch (ScanFile.ScanFileException e) {
+      wrong.accept(e.getMessage() + "; no kept question is offered");
+      return List.of();
+    }
+  }
+
+  /** Writes the questions that the trader keeps. */
+  public void saveQuestions(List<KeptQuestion> questions) {
+    write(root.resolve(QUESTIONS), QuestionsFile.write(questions));
   }
 
   /** The checks of the morning; the usual ones when the folder has none of its own. */

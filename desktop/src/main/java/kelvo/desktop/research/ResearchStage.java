@@ -39,9 +39,11 @@ import kelvo.desktop.workspace.Workspace;
 import kelvo.job.LatestAnswer;
 import kelvo.practice.Drill;
 import kelvo.research.Answer;
+import kelvo.research.AnswersBeside;
 import kelvo.research.Cut;
 import kelvo.research.CutCell;
 import kelvo.research.Held;
+import kelvo.research.KeptQuestion;
 import kelvo.research.Question;
 import kelvo.research.RecordSheet;
 import kelvo.research.ResearchCase;
@@ -69,9 +71,13 @@ public final class ResearchStage extends BorderPane implements DayStage {
   private final ReadOnlyStringWrapper nextStep = new ReadOnlyStringWrapper("");
   private final LatestAnswer found;
   private final LatestAnswer answers;
+  private final LatestAnswer besides;
   private final QuestionSentence sentence;
   private final AnswerFigures figures = new AnswerFigures(this::list);
   private final Label edge = new Label();
+
+  /** How the answer stands to that of a kept question. */
+  private final Label besideWords = new Label();
 
   /** Which sessions of minute bars are left out and why. */
   private final Label leftOut = new Label();
@@ -109,6 +115,7 @@ public final class ResearchStage extends BorderPane implements DayStage {
     this.workspace = workspace;
     found = workspace.latestAnswer("playing sessions for research", this::over);
     answers = workspace.latestAnswer("answering a question of research");
+    besides = workspace.latestAnswer("answering the question beside it");
     sentence = new QuestionSentence(workspace, this::ask);
     distributions = new ResultsByHorizon(workspace.theme(), this::list);
     leftCells = cells("left-cells", leftCut);
@@ -122,7 +129,11 @@ public final class ResearchStage extends BorderPane implements DayStage {
     leftOut.getStyleClass().addAll("small", "faded");
     leftOut.setVisible(false);
     leftOut.managedProperty().bind(leftOut.visibleProperty());
-    VBox said = new VBox(edge, leftOut);
+    besideWords.setId("beside-words");
+    besideWords.setWrapText(true);
+    besideWords.getStyleClass().add("small");
+    besideWords.managedProperty().bind(besideWords.textProperty().isNotEmpty());
+    VBox said = new VBox(edge, besideWords, leftOut);
     said.getStyleClass().addAll("card", "part");
     cases.columns(CaseColumns.all());
     record.getStyleClass().setAll("toggle-button", "small-button");
@@ -407,6 +418,32 @@ public final class ResearchStage extends BorderPane implements DayStage {
     if (drill == null) {
       nextStep.set(NEXT);
     }
+    if (!stop.isVisible()) {
+      holdAgainst(now);
+    }
+  }
+
+  /** Asks the kept question beside this one, once this one is answered. */
+  private void holdAgainst(Answer now) {
+    KeptQuestion kept = sentence.beside();
+    Question other = kept == null ? null : sentence.of(kept);
+    if (kept == null || other == null) {
+      besides.stop();
+      besideWords.setText(kept == null ? "" : "There is no scan \"" + kept.scan() + "\" any more.");
+      return;
+    }
+    besideWords.setText("Asking \"" + kept.name() + "\" too.");
+    LocalDate today = workspace.day();
+    int last = kept.last() == 0 ? Integer.MAX_VALUE : kept.last();
+    besides.askInstead(
+        progress -> {
+          List<LocalDate> dates =
+              workspace.past().asked(other).only(date -> date.isBefore(today)).newest(last).dates();
+          List<ResearchCase> cases =
+              workspace.past().cases(dates.reversed(), other, today, some -> {}, progress);
+          return AnswersBeside.of(now, Answer.of(other, kept.until(), cases));
+        },
+        held -> besideWords.setText("Beside \"" + kept.name() + "\": " + held.words() + "."));
   }
 
   private void showCells() {

@@ -25,6 +25,7 @@ import kelvo.job.Progress;
 import kelvo.journal.DayBook;
 import kelvo.player.SessionRun;
 import kelvo.practice.Instruction;
+import kelvo.research.KeptQuestion;
 import kelvo.rule.Vocabulary;
 import kelvo.scan.Scan;
 import kelvo.session.EarlierSessions;
@@ -44,6 +45,7 @@ import org.jspecify.annotations.Nullable;
  * @param watchlists the trader's own, besides the Ten
  * @param alerts what the trader wants to ring
  * @param ownRules what the trader keeps or breaks, a sentence each
+ * @param questions of research that the trader has kept
  * @param mostKept how many symbols the Ten may hold
  * @param earlier the recorded sessions before it
  * @param feed brings what is still to come; null for a recorded session
@@ -64,6 +66,7 @@ public record OpenedDay(
     List<Figure> figures,
     List<CheckRule> checks,
     List<String> ownRules,
+    List<KeptQuestion> questions,
     int mostKept,
     List<Scan> scans,
     SessionRun run,
@@ -95,6 +98,7 @@ public record OpenedDay(
         figures,
         checks,
         ownRules,
+        questions,
         mostKept,
         looking,
         played,
@@ -211,6 +215,7 @@ public record OpenedDay(
       AlertBook alerts,
       List<CheckRule> checks,
       List<String> ownRules,
+      List<KeptQuestion> questions,
       int mostKept,
       List<Scan> scans,
       Ledger ledger,
@@ -238,6 +243,7 @@ public record OpenedDay(
           scans.alerts(),
           scans.checks(),
           scans.ownRules(),
+          scans.questions(),
           scans.mostKept(),
           scans.scans(universes),
           ledger,
@@ -265,6 +271,7 @@ public record OpenedDay(
           data.figures(),
           checks,
           ownRules,
+          questions,
           mostKept,
           scans,
           run,

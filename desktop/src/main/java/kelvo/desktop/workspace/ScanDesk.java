@@ -24,6 +24,7 @@ import kelvo.data.scanfile.ScanFile;
 import kelvo.data.scanfile.ScanFolder;
 import kelvo.formula.OwnField;
 import kelvo.hit.ScanBoard;
+import kelvo.research.KeptQuestion;
 import kelvo.rule.Vocabulary;
 import kelvo.scan.Scan;
 import kelvo.universe.Figure;
@@ -45,6 +46,7 @@ public final class ScanDesk {
   private final ObjectProperty<Scan> shown;
   private final ReadOnlyObjectWrapper<List<CheckRule>> checks;
   private final ReadOnlyObjectWrapper<List<String>> ownRules;
+  private final ReadOnlyObjectWrapper<List<KeptQuestion>> questions;
   private final ReadOnlyIntegerWrapper mostKept;
   private final ReadOnlyObjectWrapper<List<Figure>> figures;
   private final ScanFolder folder;
@@ -77,6 +79,7 @@ public final class ScanDesk {
     figures = new ReadOnlyObjectWrapper<>(day.figures());
     checks = new ReadOnlyObjectWrapper<>(day.checks());
     ownRules = new ReadOnlyObjectWrapper<>(day.ownRules());
+    questions = new ReadOnlyObjectWrapper<>(day.questions());
     mostKept = new ReadOnlyIntegerWrapper(day.mostKept());
     folder = day.scanFolder();
     vocabulary = day.vocabulary();
@@ -328,6 +331,17 @@ public final class ScanDesk {
   public void askAbout(List<String> rules) {
     ownRules.set(List.copyOf(rules));
     write(() -> folder.saveOwnRules(rules));
+  }
+
+  /** The questions of research that the trader keeps. */
+  public ReadOnlyObjectProperty<List<KeptQuestion>> questions() {
+    return questions.getReadOnlyProperty();
+  }
+
+  /** Keeps other questions. */
+  public void keepQuestions(List<KeptQuestion> others) {
+    questions.set(List.copyOf(others));
+    write(() -> folder.saveQuestions(others));
   }
 
   /** The checks of the morning. */
