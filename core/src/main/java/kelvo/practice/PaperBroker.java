@@ -14,7 +14,6 @@ import kelvo.session.Session;
 import kelvo.state.SymbolState;
 import kelvo.tape.EventTape;
 import kelvo.tape.TapeRules;
-import kelvo.time.DayTime;
 import kelvo.trade.Fill;
 import kelvo.trade.FillSide;
 
@@ -32,9 +31,6 @@ import kelvo.trade.FillSide;
  * beyond.
  */
 public final class PaperBroker implements TapeListener {
-  /** How long an instruction takes unless somebody says otherwise. */
-  public static final long USUAL_LATENCY = 300 * DayTime.MILLISECOND;
-
   /** The account of fills on paper. */
   public static final String ACCOUNT = "practice";
 

@@ -62,7 +62,16 @@ public enum Cut {
   },
   SECTOR("sector", "sector"),
   CATALYST("catalyst", "news category"),
-  TONE("tone", "news tone", -0.1, "bad", 0.1, "neither", "good");
+  TONE("tone", "news tone", -0.1, "bad", 0.1, "neither", "good"),
+  THEME("theme", "theme movers", 2, "alone", 4, "2-3 movers", "4 movers and more"),
+  BREADTH(
+      "breadth",
+      "market share up",
+      100 / 3.0,
+      "a third up or less",
+      200 / 3.0,
+      "the middle third",
+      "two thirds up and more");
 
   private final String words;
   private final String field;

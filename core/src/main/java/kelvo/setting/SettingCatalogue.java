@@ -293,6 +293,15 @@ public final class SettingCatalogue {
           new Amount(1, 600, 0, "seconds"),
           "5");
 
+  /** How long an order on paper takes to arrive. */
+  public static final Setting PAPER_LATENCY =
+      now(
+          "paper order milliseconds",
+          Group.ACCOUNT,
+          "How long an order on paper takes to arrive.",
+          new Amount(0, 10_000, 0, "milliseconds"),
+          "300");
+
   /** All of them. */
   public static final List<Setting> ALL =
       List.of(
@@ -323,6 +332,7 @@ public final class SettingCatalogue {
           FEE_PER_SHARE,
           FEE_PER_ORDER,
           COST,
+          PAPER_LATENCY,
           MOVE_GAP,
           ENTRY_AFTER,
           LATE_CHASE,

@@ -25,7 +25,7 @@ class PaperBrokerProperties {
   private static final List<String> SYMBOLS = List.of("AAAAAA", "BBBBBB", "CCCCCC");
   private static final int EVENTS = 4_000;
   private static final int ORDERS = 25;
-  private static final long LATENCY = PaperBroker.USUAL_LATENCY;
+  private static final long LATENCY = 300 * DayTime.MILLISECOND;
 
   private static Session session(long seed) {
     return RandomSessions.withLateEvents(seed, SECURITIES, EVENTS);

@@ -12,6 +12,7 @@ import javafx.scene.control.TextInputControl;
 import javafx.stage.Stage;
 import kelvo.desktop.workspace.PracticeDesk;
 import kelvo.practice.PaperBroker;
+import kelvo.setting.SettingCatalogue;
 import kelvo.time.DayTime;
 import kelvo.trade.Fill;
 import org.junit.jupiter.api.AfterEach;
@@ -97,11 +98,12 @@ class PracticePartTest {
     until(() -> text(robot, "#practice-held").equals("Long 100 TIDARC on paper"));
     List<Fill> fills = desk().account().get().fills();
     assertThat(fills).allMatch(fill -> fill.account().equals(PaperBroker.ACCOUNT));
-    assertThat(fills).allMatch(fill -> fill.at() >= OPENING + PaperBroker.USUAL_LATENCY);
+    assertThat(fills).allMatch(fill -> fill.at() >= OPENING + 300 * DayTime.MILLISECOND);
     assertThat(opened.workspace.book().get().fills()).hasSize(real);
     assertThat(opened.workspace.ledger().awaitSaved()).isTrue();
-    assertThat(opened.workspace.ledger().practiceFills(opened.workspace.day())).isEqualTo(fills);
-    assertThat(opened.workspace.ledger().practice(opened.workspace.day())).hasSize(1);
+    assertThat(opened.workspace.ledger().practice(opened.workspace.day()).fills()).isEqualTo(fills);
+    assertThat(opened.workspace.ledger().practice(opened.workspace.day()).instructions())
+        .hasSize(1);
   }
 
   @Test
@@ -163,11 +165,26 @@ class PracticePartTest {
     until(() -> labels(robot).contains("Buy 100 limit 0.0100"));
     assertThat(desk().account().get().fills()).isEmpty();
     assertThat(opened.workspace.ledger().awaitSaved()).isTrue();
-    assertThat(opened.workspace.ledger().practice(opened.workspace.day())).hasSize(1);
-    assertThat(opened.workspace.ledger().practiceFills(opened.workspace.day())).isEmpty();
+    assertThat(opened.workspace.ledger().practice(opened.workspace.day()).instructions())
+        .hasSize(1);
+    assertThat(opened.workspace.ledger().practice(opened.workspace.day()).fills()).isEmpty();
     robot.clickOn("Cancel");
     goTo(OPENING + 2 * DayTime.MINUTE);
     until(() -> desk().account().get().working().isEmpty());
+  }
+
+  @Test
+  void theTimeThatAnOrderTakesIsASetting(FxRobot robot) {
+    WaitForAsyncUtils.waitForAsyncFx(
+        5_000, () -> opened.workspace.settings().set(SettingCatalogue.PAPER_LATENCY, "9000"));
+    robot.clickOn("Buy");
+    goTo(OPENING + 8 * DayTime.SECOND);
+    until(() -> labels(robot).contains("Buy 100 at the market, on its way"));
+    assertThat(desk().account().get().fills()).isEmpty();
+    goTo(OPENING + DayTime.MINUTE);
+    until(() -> !desk().account().get().fills().isEmpty());
+    assertThat(desk().account().get().fills())
+        .allMatch(fill -> fill.at() >= OPENING + 9 * DayTime.SECOND);
   }
 
   @Test

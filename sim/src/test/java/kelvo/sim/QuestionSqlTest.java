@@ -13,6 +13,7 @@ import java.sql.Statement;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
 import kelvo.data.calendar.ExchangeCalendar;
 import kelvo.data.folder.DataFolder;
 import kelvo.data.folder.PartitionedStore;
@@ -26,12 +27,14 @@ import kelvo.research.Question;
 import kelvo.research.ResearchCase;
 import kelvo.research.bars.BarCases;
 import kelvo.research.bars.BarSession;
+import kelvo.rule.RuleSentence;
 import kelvo.rule.Vocabulary;
 import kelvo.scan.Scan;
 import kelvo.time.DayTime;
 import kelvo.time.Phases;
 import kelvo.time.SessionHours;
 import kelvo.trade.Fees;
+import kelvo.universe.Universe;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -181,10 +184,34 @@ class QuestionSqlTest {
       throws SQLException {
     Question question = question(scan.equals("busy") ? BUSY : RUNNERS, moment(moment), direction);
 
+    assertThat(byProgram(question)).hasSizeGreaterThan(10);
+    assertSame(question);
+  }
+
+  @Test
+  void aUniverseWithSymbolsByHandIsAskedAlike() throws SQLException {
+    Question everyone = question(RUNNERS, moment("hit"), 1);
+    List<String> symbols =
+        byProgram(everyone).stream().map(ResearchCase::symbol).distinct().toList();
+    Universe universe =
+        new Universe(
+            "few",
+            List.of(RuleSentence.parse("previous close at most 8", Vocabulary.DEFAULT)),
+            Set.of(symbols.get(0)),
+            Set.of(symbols.get(1)),
+            null);
+    Question within =
+        new Question(everyone.scan().within(universe), everyone.moment(), 1, everyone.costs());
+
+    assertThat(byProgram(within)).hasSizeBetween(1, byProgram(everyone).size() - 1);
+    assertThat(byProgram(within)).noneMatch(one -> one.symbol().equals(symbols.get(1)));
+    assertSame(within);
+  }
+
+  private static void assertSame(Question question) throws SQLException {
     List<Told> mine = byProgram(question).stream().map(QuestionSqlTest::told).toList();
     List<Told> theirs = bySql(question);
 
-    assertThat(mine).hasSizeGreaterThan(10);
     assertThat(theirs.stream().map(Told::what).toList())
         .containsExactlyElementsOf(mine.stream().map(Told::what).toList());
     for (int i = 0; i < mine.size(); i++) {

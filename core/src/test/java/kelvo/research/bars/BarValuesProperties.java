@@ -140,6 +140,31 @@ class BarValuesProperties {
     }
   }
 
+  @Property(tries = 100)
+  void whatComesLaterChangesNoCaseBefore(@ForAll long seed, @ForAll("rules") List<String> rules) {
+    List<MinuteTape.Bar> bars = MinuteTape.random(seed, SECURITIES, 120);
+    long noon = DayTime.of(12, 0);
+    List<MinuteTape.Bar> morning =
+        bars.stream().filter(bar -> bar.ofDay() * DayTime.MINUTE < noon).toList();
+    Question question = question(rules, new CaseMoment.FirstHit(DayTime.FIRST));
+
+    List<ResearchCase> whole =
+        BarCases.of(MinuteTape.session(SECURITIES, bars), question, LaterDays.NONE);
+    List<ResearchCase> cut =
+        BarCases.of(MinuteTape.session(SECURITIES, morning), question, LaterDays.NONE);
+
+    assertThat(cut.stream().map(BarValuesProperties::found).toList())
+        .isEqualTo(
+            whole.stream()
+                .filter(one -> one.enteredAt() < noon)
+                .map(BarValuesProperties::found)
+                .toList());
+  }
+
+  private static String found(ResearchCase one) {
+    return one.symbol() + " " + one.at() + " " + one.enteredAt() + " " + one.entry() + one.cells();
+  }
+
   private static Question question(List<String> rules, CaseMoment moment) {
     return new Question(
         TestSessions.scan("asked", List.of(Trigger.ENTERS), rules.toArray(String[]::new)),

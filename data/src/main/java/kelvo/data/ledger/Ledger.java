@@ -22,6 +22,7 @@ import kelvo.journal.Remark;
 import kelvo.journal.RuleKept;
 import kelvo.level.Level;
 import kelvo.practice.Instruction;
+import kelvo.practice.PracticeDay;
 import kelvo.scan.Scan;
 import kelvo.trade.Fill;
 import org.flywaydb.core.Flyway;
@@ -371,14 +372,9 @@ public final class Ledger implements AutoCloseable {
     add(handle -> PracticeRows.write(handle, day.toString(), fills));
   }
 
-  /** What the paper broker was told in a session, in its order, as saved. */
-  public List<Instruction> practice(LocalDate day) {
-    return read(List.of(), handle -> PracticeRows.instructions(handle, day.toString()));
-  }
-
-  /** The fills on paper of a session, as saved. */
-  public List<Fill> practiceFills(LocalDate day) {
-    return read(List.of(), handle -> PracticeRows.fills(handle, day.toString()));
+  /** What was done on paper in a session, as saved. */
+  public PracticeDay practice(LocalDate day) {
+    return read(PracticeDay.EMPTY, handle -> PracticeRows.day(handle, day.toString()));
   }
 
   /** The fills of the days before one, by day. */

@@ -5,6 +5,7 @@ import java.util.List;
 import kelvo.practice.Instruction;
 import kelvo.practice.PaperBroker;
 import kelvo.practice.PaperOrder;
+import kelvo.practice.PracticeDay;
 import kelvo.practice.Terms;
 import kelvo.trade.Fill;
 import kelvo.trade.FillSide;
@@ -147,17 +148,15 @@ final class PracticeRows {
     }
   }
 
-  static List<Instruction> instructions(Handle handle, String day) {
-    return handle
-        .select("select * from practice_order where day = ? order by place", day)
-        .map(INSTRUCTION)
-        .list();
-  }
-
-  static List<Fill> fills(Handle handle, String day) {
-    return handle
-        .select("select * from practice_fill where day = ? order by place", day)
-        .map(FILL)
-        .list();
+  static PracticeDay day(Handle handle, String day) {
+    return new PracticeDay(
+        handle
+            .select("select * from practice_order where day = ? order by place", day)
+            .map(INSTRUCTION)
+            .list(),
+        handle
+            .select("select * from practice_fill where day = ? order by place", day)
+            .map(FILL)
+            .list());
   }
 }

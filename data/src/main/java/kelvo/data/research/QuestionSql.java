@@ -3,6 +3,7 @@ package kelvo.data.research;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import kelvo.research.CaseMoment;
@@ -246,12 +247,8 @@ public final class QuestionSql {
         : added + " and symbol not in (" + texts(universe.excluded()) + ")";
   }
 
-  private static String texts(Iterable<String> texts) {
-    return Stream.iterate(texts.iterator(), java.util.Iterator::hasNext, one -> one)
-        .map(java.util.Iterator::next)
-        .sorted()
-        .map(RuleSql::text)
-        .collect(Collectors.joining(", "));
+  private static String texts(Set<String> texts) {
+    return texts.stream().sorted().map(RuleSql::text).collect(Collectors.joining(", "));
   }
 
   /** What the bars up to each one had told, and the moment at which the rules are asked. */
@@ -294,9 +291,8 @@ public final class QuestionSql {
         scan.anyOf().stream()
             .map(group -> "\n      and " + rules.any(group))
             .collect(Collectors.joining());
-    boolean anyTime = question.moment() instanceof CaseMoment.At;
     String window =
-        anyTime
+        question.moment() instanceof CaseMoment.At
             ? "true"
             : "moment >= " + minutes(scan.from()) + " and moment < " + minutes(scan.to());
     return """

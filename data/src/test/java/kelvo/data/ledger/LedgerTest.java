@@ -22,6 +22,7 @@ import kelvo.level.LevelKind;
 import kelvo.practice.Instruction;
 import kelvo.practice.PaperBroker;
 import kelvo.practice.PaperOrder;
+import kelvo.practice.PracticeDay;
 import kelvo.practice.Terms;
 import kelvo.scan.Side;
 import kelvo.time.DayTime;
@@ -134,9 +135,9 @@ class LedgerTest {
       ledger.setPracticeFills(DAY, List.of(first, other));
     }
     try (Ledger ledger = open()) {
-      assertThat(ledger.practice(DAY)).isEqualTo(instructions);
-      assertThat(ledger.practiceFills(DAY)).containsExactly(first, other);
-      assertThat(ledger.practice(DAY.plusDays(1))).isEmpty();
+      assertThat(ledger.practice(DAY))
+          .isEqualTo(new PracticeDay(instructions, List.of(first, other)));
+      assertThat(ledger.practice(DAY.plusDays(1))).isEqualTo(PracticeDay.EMPTY);
       assertThat(ledger.day(DAY).fills()).isEmpty();
       assertThat(ledger.allFills()).isEmpty();
     }

@@ -24,7 +24,7 @@ import kelvo.hit.Program;
 import kelvo.job.Progress;
 import kelvo.journal.DayBook;
 import kelvo.player.SessionRun;
-import kelvo.practice.Instruction;
+import kelvo.practice.PracticeDay;
 import kelvo.research.KeptQuestion;
 import kelvo.rule.Vocabulary;
 import kelvo.scan.Scan;
@@ -50,7 +50,7 @@ import org.jspecify.annotations.Nullable;
  * @param earlier the recorded sessions before it
  * @param feed brings what is still to come; null for a recorded session
  * @param dropCopy brings the trader's fills from the broker; null for none
- * @param practice what the paper broker was told in the session
+ * @param practice what was done on paper in the session
  * @param settings what the trader has set for the folder
  * @param faults what could not be read, a sentence each
  * @param lock keeps other windows from writing to the folder; null when another one does, so that
@@ -75,7 +75,7 @@ public record OpenedDay(
     @Nullable DropCopy dropCopy,
     Ledger ledger,
     DayBook book,
-    List<Instruction> practice,
+    PracticeDay practice,
     Settings settings,
     List<String> faults,
     @Nullable FolderLock lock) {
@@ -107,7 +107,7 @@ public record OpenedDay(
         null,
         kept,
         DayBook.EMPTY,
-        List.of(),
+        PracticeDay.EMPTY,
         settings,
         faults,
         lock);
@@ -220,7 +220,7 @@ public record OpenedDay(
       List<Scan> scans,
       Ledger ledger,
       DayBook book,
-      List<Instruction> practice,
+      PracticeDay practice,
       List<String> problems,
       @Nullable FolderLock lock) {
     static Kept in(Path folder, LocalDate date, DataFolder data, @Nullable FolderLock lock) {

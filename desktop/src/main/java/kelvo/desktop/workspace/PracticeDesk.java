@@ -12,6 +12,9 @@ import kelvo.practice.PaperAccount;
 import kelvo.practice.PaperBroker;
 import kelvo.practice.PaperOrder;
 import kelvo.practice.Terms;
+import kelvo.setting.SettingCatalogue;
+import kelvo.setting.Settings;
+import kelvo.time.DayTime;
 import kelvo.view.PaperView;
 import org.jspecify.annotations.Nullable;
 
@@ -32,6 +35,7 @@ public final class PracticeDesk {
   /** The player's thread reads them too. */
   private volatile List<Instruction> instructions;
 
+  private volatile long latency;
   private int fillsKept;
 
   PracticeDesk(OpenedDay day, Workspace workspace, TraderDay trader) {
@@ -39,10 +43,16 @@ public final class PracticeDesk {
     this.workspace = workspace;
     this.trader = trader;
     ledger = day.ledger();
-    instructions = List.copyOf(day.practice());
+    instructions = day.practice().instructions();
+    fillsKept = day.practice().fills().size();
     shown.addListener((o, was, is) -> trader.practise(is ? account.get().fills() : null));
-    workspace.follow(
-        new PaperView(day.session(), PaperBroker.USUAL_LATENCY, () -> instructions), this::take);
+    latency = latency(workspace.settings().now());
+    workspace.settings().settings().addListener((o, was, is) -> latency = latency(is));
+    workspace.follow(new PaperView(day.session(), () -> latency, () -> instructions), this::take);
+  }
+
+  private static long latency(Settings settings) {
+    return Math.round(settings.number(SettingCatalogue.PAPER_LATENCY) * DayTime.MILLISECOND);
   }
 
   /** Whether there is practice here: not in a session that still goes on. */
