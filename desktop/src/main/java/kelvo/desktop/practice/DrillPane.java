@@ -53,6 +53,7 @@ public final class DrillPane extends BorderPane {
       new Grid<>("Calls", one -> one.one().date() + " " + one.one().symbol() + one.one().at());
   private List<MinuteBar> bars = List.of();
   private List<MinuteBar> seen = List.of();
+  private long close;
   private double stop = FIRST_STOP;
   private Standing standing = Standing.READING;
   private int at;
@@ -63,6 +64,9 @@ public final class DrillPane extends BorderPane {
     TOLD,
     OVER
   }
+
+  /** The minutes of a case's session, and when its regular hours end. */
+  private record Read(List<MinuteBar> bars, long close) {}
 
   /** A case that has been called. */
   private record Done(ResearchCase one, double stop, DrillScore score) {}
@@ -130,7 +134,12 @@ public final class DrillPane extends BorderPane {
     place.setText((at + 1) + " of " + cases.size());
     told.setText("Reading the next case.");
     chart.show(List.of(), wanted.at());
-    reading.ask(progress -> workspace.past().minuteBars(wanted.date(), wanted.symbol()), this::ask);
+    reading.ask(
+        progress ->
+            new Read(
+                workspace.past().minuteBars(wanted.date(), wanted.symbol()),
+                workspace.past().closeOf(wanted.date())),
+        this::ask);
   }
 
   /** Its session could not be read, which the window tells; the others can. */
@@ -139,8 +148,9 @@ public final class DrillPane extends BorderPane {
     standing = Standing.TOLD;
   }
 
-  private void ask(List<MinuteBar> found) {
-    bars = found;
+  private void ask(Read found) {
+    bars = found.bars();
+    close = found.close();
     long moment = one().at();
     List<MinuteBar> before =
         bars.stream().filter(bar -> bar.start() + DayTime.MINUTE <= moment).toList();
@@ -194,7 +204,6 @@ public final class DrillPane extends BorderPane {
       return;
     }
     ResearchCase one = one();
-    long close = workspace.past().closeOf(one.date());
     DrillScore score = DrillScore.of(one, question, until, close, bars, call, stop);
     done.add(new Done(one, stop, score));
     chart.show(until(horizon().end(one.enteredAt(), close)), one.at());

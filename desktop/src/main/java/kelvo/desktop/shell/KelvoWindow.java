@@ -159,7 +159,8 @@ public final class KelvoWindow extends Application {
       if (own) {
         request.places().opened(root);
       }
-      Platform.runLater(() -> opened(stage, request, day, layout, sets));
+      OpenRequest.Beside work = own && day.isWritable() ? load.beside() : null;
+      Platform.runLater(() -> opened(stage, request, day, layout, sets, work));
     } catch (CancellationException e) {
       Platform.runLater(() -> choose(stage, request));
     } catch (RuntimeException | Error e) {
@@ -184,7 +185,12 @@ public final class KelvoWindow extends Application {
   }
 
   private void opened(
-      Stage stage, OpenRequest request, OpenedDay day, WindowLayout layout, WindowSets sets) {
+      Stage stage,
+      OpenRequest request,
+      OpenedDay day,
+      WindowLayout layout,
+      WindowSets sets,
+      OpenRequest.@Nullable Beside work) {
     long left = day.ledger().leftAt(day.session().hours().date()).orElse(request.otherwiseAt());
     long moment = request.at() >= 0 ? request.at() : left;
     Workspace opened = new Workspace(day, moment, theme(request, day.settings()));
@@ -238,16 +244,14 @@ public final class KelvoWindow extends Application {
       if (request.speed() > 0 && day.feed() == null) {
         window.play(request.speed());
       }
-      workBeside(request, day);
+      if (work != null) {
+        begin(work);
+      }
     }
   }
 
-  /** Begins what is to go on beside the day; who may not write to its folder does not. */
-  private void workBeside(OpenRequest request, OpenedDay day) {
-    OpenRequest.Beside work = request.load() == null ? null : request.load().beside();
-    if (work == null || !day.isWritable()) {
-      return;
-    }
+  /** Begins what is to go on beside the day. */
+  private void begin(OpenRequest.Beside work) {
     beside.begin(
         work,
         () -> {

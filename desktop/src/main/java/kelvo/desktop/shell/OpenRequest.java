@@ -53,7 +53,10 @@ public record OpenRequest(
       return "the day";
     }
 
-    /** What is to go on beside the day once it is open; null for nothing. */
+    /**
+     * What is to go on beside the day once it is open, if one may write to its folder; null for
+     * nothing. Asked off the window's thread.
+     */
     default @Nullable Beside beside() {
       return null;
     }
