@@ -14,6 +14,7 @@ import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.concurrent.TimeUnit;
 import java.util.stream.Stream;
 import kelvo.data.calendar.ExchangeCalendar;
 import kelvo.data.folder.DataFolder;
@@ -49,6 +50,7 @@ import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.Timeout;
 import org.junit.jupiter.api.io.TempDir;
 
 /**
@@ -68,6 +70,7 @@ class TrackRecordOfDemoTest {
 
   /** As the window does it: earlier sessions from their ends, the one that is open as it is. */
   @BeforeAll
+  @Timeout(value = 5, unit = TimeUnit.MINUTES)
   static void review() throws IOException {
     DemoFolder.write(folder, SIZE, DemoFolder.SEED, Progress.NONE);
     try (Ledger ledger = Ledger.open(folder.resolve(OpenedDay.LEDGER))) {

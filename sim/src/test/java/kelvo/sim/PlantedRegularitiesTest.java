@@ -9,6 +9,7 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.Random;
+import java.util.concurrent.TimeUnit;
 import java.util.stream.IntStream;
 import kelvo.data.calendar.ExchangeCalendar;
 import kelvo.data.folder.DataFolder;
@@ -32,6 +33,7 @@ import kelvo.time.SessionHours;
 import kelvo.trade.Fees;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.Timeout;
 import org.junit.jupiter.api.io.TempDir;
 
 /** Research finds what is planted in sessions of minute bars, at its size, and nothing else. */
@@ -147,6 +149,7 @@ class PlantedRegularitiesTest {
   }
 
   @Test
+  @Timeout(value = 5, unit = TimeUnit.MINUTES)
   void nothingIsFoundOnceTheResultsAreThoseOfOtherDates() {
     Answer answer = risers();
 
