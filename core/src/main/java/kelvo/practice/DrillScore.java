@@ -43,7 +43,7 @@ public record DrillScore(
       return new DrillScore(call, 0, 0, false, byScan);
     }
     long end = until.isWithinSession() ? until.end(one.enteredAt(), close) : close;
-    double limit = one.entry() * (1 - call.way() * stop);
+    double limit = stopPrice(one, call, stop);
     double exit = one.entry();
     boolean stopped = false;
     for (MinuteBar bar : bars) {
@@ -57,6 +57,15 @@ public record DrillScore(
     }
     double result = call.way() * (exit / one.entry() - 1) - question.costs().part(one.entry());
     return new DrillScore(call, result, result / stop, stopped, byScan);
+  }
+
+  /**
+   * Where the stop of a call is, dollars; NaN for who stays out.
+   *
+   * @param stop how far from the entry, as a part of it
+   */
+  public static double stopPrice(ResearchCase one, DrillCall call, double stop) {
+    return call == DrillCall.NO ? Double.NaN : one.entry() * (1 - call.way() * stop);
   }
 
   /** The mean result of several, 0 for none. */

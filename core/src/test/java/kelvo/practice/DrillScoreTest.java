@@ -112,6 +112,13 @@ class DrillScoreTest {
   }
 
   @Test
+  void aStopLiesBelowABuyerAndAboveASeller() {
+    assertThat(DrillScore.stopPrice(one(), DrillCall.LONG, 0.03)).isCloseTo(9.7, EXACT);
+    assertThat(DrillScore.stopPrice(one(), DrillCall.SHORT, 0.03)).isCloseTo(10.3, EXACT);
+    assertThat(DrillScore.stopPrice(one(), DrillCall.NO, 0.03)).isNaN();
+  }
+
+  @Test
   void aShortHorizonEndsBeforeTheRest() {
     assertThat(score(Held.FIVE_MINUTES, DrillCall.SHORT, 0.05).result()).isCloseTo(0.02, EXACT);
     assertThat(score(Held.FIVE_MINUTES, DrillCall.SHORT, 0.05).byScan()).isEqualTo(0);

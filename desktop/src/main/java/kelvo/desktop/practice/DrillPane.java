@@ -207,8 +207,7 @@ public final class DrillPane extends BorderPane {
     DrillScore score = DrillScore.of(one, question, until, close, bars, call, stop);
     done.add(new Done(one, stop, score));
     chart.show(until(horizon().end(one.enteredAt(), close)), one.at());
-    chart.mark(
-        one.entry(), call == DrillCall.NO ? Double.NaN : one.entry() * (1 - call.way() * stop));
+    chart.mark(one.entry(), DrillScore.stopPrice(one, call, stop));
     told.setText(words(done.getLast()) + " Enter goes on.");
     standing = Standing.TOLD;
   }
