@@ -15,6 +15,7 @@ import kelvo.data.scanfile.ScanFolder;
 import kelvo.desktop.workspace.OpenedDay;
 import kelvo.job.Progress;
 import kelvo.journal.DayBook;
+import kelvo.rule.Vocabulary;
 import kelvo.scan.Scan;
 import kelvo.session.Session;
 import kelvo.time.DayTime;
@@ -42,6 +43,8 @@ final class FolderArguments {
   private final Terminal terminal;
 
   private @Nullable DataFolder opened;
+  private @Nullable Vocabulary vocabulary;
+  private @Nullable ScanFolder own;
 
   /** How many files of the trader's own could not be read. */
   private int faultsTold;
@@ -103,27 +106,44 @@ final class FolderArguments {
     faultsTold = faults.size();
   }
 
+  /** The trader's own files, whose faults are told once. */
+  ScanFolder own() {
+    ScanFolder read = own;
+    if (read == null) {
+      read = new ScanFolder(folder, vocabulary(), this::tell);
+      own = read;
+    }
+    return read;
+  }
+
+  /** The words of rules: the trader's own fields are among them once {@link #own} was read. */
+  Vocabulary vocabulary() {
+    Vocabulary known = vocabulary;
+    if (known == null) {
+      known = data().vocabulary();
+      vocabulary = known;
+    }
+    return known;
+  }
+
   List<Scan> scans() {
-    ScanFolder own = new ScanFolder(folder, data().vocabulary(), this::tell);
-    return scanFiles.isEmpty() ? own.scans() : scanFiles.stream().map(own::read).toList();
+    return scanFiles.isEmpty() ? own().scans() : scanFiles.stream().map(own()::read).toList();
   }
 
   /** What the folder's alerts look for on the day. */
   List<Scan> alerts(DayBook book, List<Scan> scans) {
-    ScanFolder own = new ScanFolder(folder, data().vocabulary(), this::tell);
-    return AlertScans.on(date(), own.watchlists(), book, scans).of(own.alerts().alerts());
+    return AlertScans.on(date(), own().watchlists(), book, scans).of(own().alerts().alerts());
   }
 
   /** What the trader looks for: the scans that are named, and the folder's alerts. */
   WantedHits wanted() {
-    ScanFolder own = new ScanFolder(folder, data().vocabulary(), this::tell);
-    return new WantedHits(scans(), own.watchlists(), own.alerts());
+    return new WantedHits(scans(), own().watchlists(), own().alerts());
   }
 
   /** Does something with the folder's past sessions, whose ledger is closed afterwards. */
   <T> T past(Function<PastSessions, T> work) {
     try (Ledger ledger = Ledger.readOnly(folder.resolve(OpenedDay.LEDGER))) {
-      return work.apply(new PastSessions(folder, ledger, data().vocabulary()));
+      return work.apply(new PastSessions(folder, ledger, vocabulary()));
     }
   }
 

@@ -135,7 +135,8 @@ final class ResearchCommand implements Callable<Integer> {
         scans.getFirst(),
         moment(),
         side.equals("long") ? 1 : -1,
-        new Question.Costs(arguments.data().settings().review().fees(), position));
+        new Question.Costs(arguments.data().settings().review().fees(), position),
+        arguments.vocabulary().own().fields());
   }
 
   private CaseMoment moment() {
@@ -163,7 +164,9 @@ final class ResearchCommand implements Callable<Integer> {
       arguments.output.write(
           folder.resolve("cuts.csv"), ResearchTables.CUT_COLUMNS, ResearchTables.cuts(answer));
       arguments.output.write(
-          folder.resolve("cases.csv"), ResearchTables.CASE_COLUMNS, ResearchTables.cases(answer));
+          folder.resolve("cases.csv"),
+          ResearchTables.caseColumns(question),
+          ResearchTables.cases(answer));
       arguments.output.write(
           folder.resolve("record.csv"),
           ResearchTables.RECORD_COLUMNS,

@@ -4,7 +4,6 @@ import java.util.List;
 import java.util.concurrent.Callable;
 import kelvo.data.past.PastSessions;
 import kelvo.data.report.ReviewTables;
-import kelvo.data.scanfile.ScanFolder;
 import kelvo.review.ScanTotals;
 import kelvo.review.WhatIf;
 import kelvo.scan.Scan;
@@ -47,12 +46,7 @@ final class WhatIfCommand implements Callable<Integer> {
     if (arguments.scanFiles.isEmpty()) {
       throw new IllegalArgumentException("name the changed scan with --scan FILE");
     }
-    List<Scan> own =
-        new ScanFolder(
-                arguments.folder,
-                arguments.data().vocabulary(),
-                problem -> arguments.terminal().err().println(problem))
-            .scans();
+    List<Scan> own = arguments.own().scans();
     arguments.output.print(
         COLUMNS,
         arguments.past(

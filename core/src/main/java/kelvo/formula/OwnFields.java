@@ -72,6 +72,11 @@ public final class OwnFields {
     return List.copyOf(byName.values());
   }
 
+  /** All of them as fields, in the same order. */
+  public List<Field.Number> fields() {
+    return all().stream().map(OwnField::field).toList();
+  }
+
   /** The one of a name. */
   public Optional<Field> find(String words) {
     return Optional.ofNullable(byName.get(words)).map(OwnField::field);

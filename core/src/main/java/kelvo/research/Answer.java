@@ -49,9 +49,9 @@ public record Answer(
 
   /** The answer that some cases give. */
   public static Answer of(Question question, Held until, Collection<ResearchCase> all) {
-    List<ResearchCase> cases = all.stream().sorted(BY_TIME).toList();
-    List<ResearchCase> known =
-        cases.stream().filter(one -> !Double.isNaN(one.result(until))).toList();
+    List<ResearchCase> sorted = all.stream().sorted(BY_TIME).toList();
+    List<ResearchCase> cases = OwnCells.put(question, known(sorted, until), sorted);
+    List<ResearchCase> known = known(cases, until);
     List<Asked> asked = asked(known);
     double[] p = new double[asked.size() + 1];
     p[0] = SignRandomization.p(parts(known, until, one -> true, 0));
@@ -82,10 +82,19 @@ public record Answer(
         cells);
   }
 
+  private static List<ResearchCase> known(List<ResearchCase> cases, Held until) {
+    return cases.stream().filter(one -> !Double.isNaN(one.result(until))).toList();
+  }
+
   /** The cells of cuts that put the cases into more than one. */
   private static List<Asked> asked(List<ResearchCase> known) {
     List<Asked> asked = new ArrayList<>();
-    for (Cut cut : Cut.values()) {
+    for (Cut cut :
+        known.stream()
+            .flatMap(one -> one.cells().keySet().stream())
+            .distinct()
+            .sorted(Cut.IN_ORDER)
+            .toList()) {
       Map<String, List<ResearchCase>> cells = new LinkedHashMap<>();
       for (ResearchCase one : known) {
         String name = one.cells().get(cut);
@@ -187,10 +196,14 @@ public record Answer(
     return others.isEmpty() ? mean : mean - mean(others, until);
   }
 
+  /** How soon its cases were so far ahead or behind. */
+  public ReachFigures reach(Reach reach) {
+    return ReachFigures.of(cases, reach);
+  }
+
   /** The cases in the last third of the dates, those of {@link #since}. */
   public List<ResearchCase> lastThird() {
-    List<ResearchCase> known =
-        cases.stream().filter(one -> !Double.isNaN(one.result(until))).toList();
+    List<ResearchCase> known = known(cases, until);
     return since(known, lastThird(known));
   }
 

@@ -23,6 +23,14 @@ public interface CasePath {
    */
   double furthest(Entry entry, long until, int way);
 
+  /**
+   * When a price was first reached after an entry.
+   *
+   * @param way 1 for it or more, -1 for it or less
+   * @return the moment; {@link TimeTo#NEVER} when it was not
+   */
+  long firstAt(Entry entry, double price, int way);
+
   /** The last price of the session; NaN without one. */
   double last();
 

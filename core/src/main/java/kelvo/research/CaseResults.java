@@ -17,6 +17,7 @@ public final class CaseResults {
   private final List<Double> results = new ArrayList<>();
   private final List<Double> best = new ArrayList<>();
   private final List<Double> worst = new ArrayList<>();
+  private final List<TimeTo> timesTo = new ArrayList<>();
   private boolean gone;
 
   /**
@@ -49,6 +50,22 @@ public final class CaseResults {
         add(laterPrice(until), DayTime.LAST, until == Held.NEXT_OPEN ? 1 : until.day());
       }
     }
+    for (Reach reach : Reach.values()) {
+      timesTo.add(
+          new TimeTo(
+              timeTo(reach.from(entry.price(), direction), direction),
+              timeTo(reach.from(entry.price(), -direction), -direction)));
+    }
+  }
+
+  private long timeTo(double price, int way) {
+    long at = path.firstAt(entry, price, way);
+    return at == TimeTo.NEVER ? TimeTo.NEVER : at - entry.at();
+  }
+
+  /** By {@link Reach}. */
+  public List<TimeTo> timesTo() {
+    return timesTo;
   }
 
   /** By {@link Held}, as {@link ResearchCase#results}. */

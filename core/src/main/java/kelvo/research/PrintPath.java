@@ -78,6 +78,16 @@ final class PrintPath implements CasePath {
   }
 
   @Override
+  public long firstAt(Entry entry, double price, int way) {
+    for (int i = path.firstAfter(entry.at()); i < path.size(); i++) {
+      if (way * (Price.dollars(path.price(i)) - price) >= 0) {
+        return path.time(i);
+      }
+    }
+    return TimeTo.NEVER;
+  }
+
+  @Override
   public double last() {
     return priceAt(DayTime.LAST);
   }

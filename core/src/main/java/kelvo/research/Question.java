@@ -1,5 +1,7 @@
 package kelvo.research;
 
+import java.util.List;
+import kelvo.field.Field;
 import kelvo.scan.Scan;
 import kelvo.trade.Fees;
 
@@ -10,8 +12,10 @@ import kelvo.trade.Fees;
  * @param moment when a find becomes a case
  * @param direction 1 when one buys, -1 when one sells short
  * @param costs what an entry and an exit cost
+ * @param own fields of the trader's own by which cases are told apart too
  */
-public record Question(Scan scan, CaseMoment moment, int direction, Costs costs) {
+public record Question(
+    Scan scan, CaseMoment moment, int direction, Costs costs, List<Field.Number> own) {
   /**
    * What an entry and an exit cost besides half of the spread.
    *
@@ -28,9 +32,15 @@ public record Question(Scan scan, CaseMoment moment, int direction, Costs costs)
   }
 
   public Question {
+    own = List.copyOf(own);
     if (direction != 1 && direction != -1) {
       throw new IllegalArgumentException("direction must be 1 or -1, found " + direction);
     }
+  }
+
+  /** A question without fields of the trader's own. */
+  public Question(Scan scan, CaseMoment moment, int direction, Costs costs) {
+    this(scan, moment, direction, costs, List.of());
   }
 
   /** The question as one sentence. */

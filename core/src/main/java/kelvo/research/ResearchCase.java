@@ -16,9 +16,9 @@ import java.util.Map;
  * @param best by {@link Held}: the furthest that the price went for the case by then, as a part of
  *     the entry, 0 or more; NaN likewise
  * @param worst likewise against the case, 0 or less
+ * @param timesTo by {@link Reach}
  * @param gone whether the security ended before the last horizon, whose results then use its last
  *     price
- * @param cells by {@link Cut}: in which cell the case is; a cut that cannot be told has none
  */
 public record ResearchCase(
     LocalDate date,
@@ -30,13 +30,14 @@ public record ResearchCase(
     List<Double> results,
     List<Double> best,
     List<Double> worst,
+    List<TimeTo> timesTo,
     boolean gone,
-    Map<Cut, String> cells) {
+    CaseTraits traits) {
   public ResearchCase {
     results = List.copyOf(results);
     best = List.copyOf(best);
     worst = List.copyOf(worst);
-    cells = Map.copyOf(cells);
+    timesTo = List.copyOf(timesTo);
   }
 
   /** A case with what came of it. */
@@ -46,7 +47,7 @@ public record ResearchCase(
       long at,
       CasePath.Entry entry,
       CaseResults results,
-      Map<Cut, String> cells) {
+      CaseTraits traits) {
     return new ResearchCase(
         date,
         symbol,
@@ -57,12 +58,40 @@ public record ResearchCase(
         results.results(),
         results.best(),
         results.worst(),
+        results.timesTo(),
         results.isGone(),
-        cells);
+        traits);
   }
 
   /** The part won by then; NaN when it cannot be known. */
   public double result(Held until) {
     return results.get(until.ordinal());
+  }
+
+  /** How long it took to be so far ahead and behind. */
+  public TimeTo timeTo(Reach reach) {
+    return timesTo.get(reach.ordinal());
+  }
+
+  /** By {@link Cut}: in which cell the case is; a cut that cannot be told has none. */
+  public Map<Cut, String> cells() {
+    return traits.cells();
+  }
+
+  /** The same with other traits. */
+  ResearchCase with(CaseTraits other) {
+    return new ResearchCase(
+        date,
+        symbol,
+        at,
+        enteredAt,
+        entry,
+        spreadAssumed,
+        results,
+        best,
+        worst,
+        timesTo,
+        gone,
+        other);
   }
 }

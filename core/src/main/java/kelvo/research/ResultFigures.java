@@ -67,10 +67,10 @@ public record ResultFigures(
         won,
         WilsonInterval.of(won, n),
         MeanInterval.of(bySession.values()),
-        at(sorted, 0.5),
-        at(sorted, 0.25),
-        at(sorted, 0.75),
-        at(sorted, 0.05),
+        quantile(sorted, 0.5),
+        quantile(sorted, 0.25),
+        quantile(sorted, 0.75),
+        quantile(sorted, 0.05),
         n == 0 ? Double.NaN : sorted[0],
         lost == 0 ? Double.NaN : gained / lost,
         gained == 0 ? Double.NaN : best / gained,
@@ -95,7 +95,7 @@ public record ResultFigures(
    * A quantile, straight between the two results around it: definition 7 of Hyndman and Fan, The
    * American Statistician 50 (1996), the usual one of R and of spreadsheets.
    */
-  private static double at(double[] sorted, double part) {
+  static double quantile(double[] sorted, double part) {
     if (sorted.length == 0) {
       return Double.NaN;
     }

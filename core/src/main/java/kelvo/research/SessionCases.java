@@ -1,7 +1,6 @@
 package kelvo.research;
 
 import java.util.ArrayList;
-import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -9,7 +8,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import kelvo.field.StateValues;
-import kelvo.field.Values;
 import kelvo.hit.Hit;
 import kelvo.hit.Program;
 import kelvo.hit.ScanEngine;
@@ -29,13 +27,13 @@ import kelvo.time.DayTime;
 public final class SessionCases {
   private static final double PLAYED = 0.9;
 
-  private record Found(int security, long at, Map<Cut, String> cells) {}
+  private record Found(int security, long at, CaseTraits traits) {}
 
   private final Session session;
   private final Question question;
   private final LaterDays later;
   private final Progress progress;
-  private final Map<Cut, Cut.Cells> cuts = new EnumMap<>(Cut.class);
+  private final CaseTraits.Reader traits;
   private final List<Found> found = new ArrayList<>();
 
   private SessionCases(Session session, Question question, LaterDays later, Progress progress) {
@@ -43,10 +41,9 @@ public final class SessionCases {
     this.session = session;
     this.question = question;
     this.later = later;
-    Values values = new StateValues(session);
-    for (Cut cut : Cut.values()) {
-      cuts.put(cut, cut.in(session.hours().date(), values));
-    }
+    traits =
+        new CaseTraits.Reader(
+            question, session.hours().date(), new StateValues(session), field -> true);
   }
 
   /**
@@ -86,7 +83,8 @@ public final class SessionCases {
                 close(replay.state(one.security())),
                 later);
         cases.add(
-            ResearchCase.of(session.hours().date(), symbol, one.at(), entry, results, one.cells()));
+            ResearchCase.of(
+                session.hours().date(), symbol, one.at(), entry, results, one.traits()));
       }
     }
     progress.done(1);
@@ -156,6 +154,6 @@ public final class SessionCases {
   }
 
   private Found at(SymbolState state, long moment) {
-    return new Found(state.id(), moment, Cut.cells(cuts, state, moment));
+    return new Found(state.id(), moment, traits.at(state, moment));
   }
 }

@@ -11,6 +11,7 @@ import java.util.stream.IntStream;
 import kelvo.history.MinuteBar;
 import kelvo.hit.TestSessions;
 import kelvo.research.CaseMoment;
+import kelvo.research.CaseTraits;
 import kelvo.research.Held;
 import kelvo.research.Question;
 import kelvo.research.ResearchCase;
@@ -65,8 +66,9 @@ class DrillScoreTest {
         results,
         results,
         results,
+        List.of(),
         false,
-        Map.of());
+        CaseTraits.of(Map.of()));
   }
 
   private static DrillScore score(Held until, DrillCall call, double stop, Fees fees) {

@@ -35,8 +35,9 @@ class AnswersBesideTest {
         results,
         results,
         results,
+        InventedCases.NEVER,
         false,
-        Map.of());
+        CaseTraits.of(Map.of()));
   }
 
   private static Answer answer(ResearchCase... cases) {

@@ -3,7 +3,7 @@ package kelvo.research;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collections;
-import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.SplittableRandom;
@@ -24,6 +24,9 @@ final class InventedCases {
   private static final List<String> SECTORS = List.of("kelp foods", "night rail", "tidal power");
   private static final LocalDate FIRST = LocalDate.of(2031, 1, 2);
 
+  static final List<TimeTo> NEVER =
+      Collections.nCopies(Reach.values().length, new TimeTo(TimeTo.NEVER, TimeTo.NEVER));
+
   private InventedCases() {}
 
   /**
@@ -38,7 +41,7 @@ final class InventedCases {
       double common = 0.02 * normal(random);
       int count = 3 + random.nextInt(5);
       for (int i = 0; i < count; i++) {
-        Map<Cut, String> cells = new EnumMap<>(Cut.class);
+        Map<Cut, String> cells = new HashMap<>();
         cells.put(Cut.FLOAT, FLOATS.get(random.nextInt(FLOATS.size())));
         cells.put(Cut.SECTOR, SECTORS.get(random.nextInt(SECTORS.size())));
         cells.put(Cut.WEEKDAY, Cut.WEEKDAY.names().get(session % 5));
@@ -65,7 +68,8 @@ final class InventedCases {
         all,
         all,
         all,
+        NEVER,
         false,
-        cells);
+        CaseTraits.of(cells));
   }
 }

@@ -92,6 +92,16 @@ class SessionCasesTest {
   }
 
   @Test
+  void itIsTimedHowSoonOneIsSoFarAheadAndBehind() {
+    ResearchCase one = only(cases(SessionCasesTest::usual, FIRST_HIT, 1, LaterDays.NONE));
+
+    // In at 11.05 at 10:00:20; 12 at 10:03 is more than 5% ahead, 10.50 at 10:04 4.98% behind.
+    assertThat(one.timeTo(Reach.FIVE)).isEqualTo(new TimeTo(160 * DayTime.SECOND, TimeTo.NEVER));
+    assertThat(one.timeTo(Reach.TWO).loss()).isEqualTo(220 * DayTime.SECOND);
+    assertThat(one.timeTo(Reach.TWENTY).first()).isEqualTo(TimeTo.First.NEITHER);
+  }
+
+  @Test
   void oneSellsShortLowerAndWinsWhatItFalls() {
     ResearchCase one = only(cases(SessionCasesTest::usual, FIRST_HIT, -1, LaterDays.NONE));
 

@@ -182,7 +182,8 @@ class PlantedRegularitiesTest {
         other.results(),
         other.best(),
         other.worst(),
+        other.timesTo(),
         other.gone(),
-        one.cells());
+        one.traits());
   }
 }

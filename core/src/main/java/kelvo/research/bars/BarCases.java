@@ -3,9 +3,7 @@ package kelvo.research.bars;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
-import java.util.EnumMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
@@ -13,6 +11,7 @@ import kelvo.field.Field;
 import kelvo.research.CaseMoment;
 import kelvo.research.CasePath;
 import kelvo.research.CaseResults;
+import kelvo.research.CaseTraits;
 import kelvo.research.Cut;
 import kelvo.research.LaterDays;
 import kelvo.research.Question;
@@ -43,7 +42,7 @@ public final class BarCases {
   private final LaterDays later;
   private final ScanCheck check;
   private final DayBounds bounds;
-  private final Map<Cut, Cut.Cells> cuts = new EnumMap<>(Cut.class);
+  private final CaseTraits.Reader traits;
   private final BarRows bars;
   private final BarPath path;
   private final BarState state;
@@ -59,9 +58,8 @@ public final class BarCases {
     this.later = later;
     Scan scan = question.scan();
     List<Field> asked = new ArrayList<>(fields(scan).toList());
-    for (Cut cut : Cut.values()) {
-      cut.field().ifPresent(asked::add);
-    }
+    Cut.USUAL.forEach(cut -> cut.field().ifPresent(asked::add));
+    asked.addAll(question.own());
     session.know(asked);
     BarValues values = new BarValues(session);
     check = new ScanCheck(scan, values);
@@ -69,11 +67,7 @@ public final class BarCases {
         question.moment() instanceof CaseMoment.At at
             ? new DayBounds(check, session, at.time(), at.time())
             : new DayBounds(check, session, scan.from(), scan.to());
-    for (Cut cut : Cut.values()) {
-      if (cut.field().map(BarValues::tell).orElse(true)) {
-        cuts.put(cut, cut.in(session.date(), values));
-      }
-    }
+    traits = new CaseTraits.Reader(question, session.date(), values, BarValues::tell);
     bars = new BarRows(session.minutes());
     path = new BarPath(bars);
     state = new BarState(session.hours(), session.minutes().trades() != null);
@@ -201,8 +195,7 @@ public final class BarCases {
     CaseResults results =
         new CaseResults(symbol, path, entry, question, session.hours().close(), close(), later);
     cases.add(
-        ResearchCase.of(
-            session.date(), symbol, moment, entry, results, Cut.cells(cuts, state, moment)));
+        ResearchCase.of(session.date(), symbol, moment, entry, results, traits.at(state, moment)));
   }
 
   /** The close of the last bar of regular hours, dollars; NaN when they had none. */

@@ -1,6 +1,7 @@
 package kelvo.research.bars;
 
 import kelvo.research.CasePath;
+import kelvo.research.TimeTo;
 import kelvo.tape.Price;
 import kelvo.time.DayTime;
 import org.jspecify.annotations.Nullable;
@@ -53,6 +54,18 @@ final class BarPath implements CasePath {
       }
     }
     return Price.dollars(furthest);
+  }
+
+  /** The end of the bar that reached it, since within a bar it cannot be told. */
+  @Override
+  public long firstAt(Entry entry, double price, int way) {
+    for (int row = bars.firstFrom((int) (entry.at() / DayTime.MINUTE)); row < bars.size(); row++) {
+      double reached = Price.dollars(way > 0 ? bars.high(row) : bars.low(row));
+      if (way * (reached - price) >= 0) {
+        return (bars.minute(row) + 1) * DayTime.MINUTE;
+      }
+    }
+    return TimeTo.NEVER;
   }
 
   @Override

@@ -13,7 +13,9 @@ import kelvo.research.Cut;
 import kelvo.research.Held;
 import kelvo.research.LaterDays;
 import kelvo.research.Question;
+import kelvo.research.Reach;
 import kelvo.research.ResearchCase;
+import kelvo.research.TimeTo;
 import kelvo.research.bars.MinuteTape.Bar;
 import kelvo.scan.Scan;
 import kelvo.session.Session;
@@ -62,6 +64,15 @@ class BarCasesTest {
     assertThat(one.enteredAt()).isEqualTo(DayTime.of(10, 2));
     assertThat(one.entry()).isCloseTo(11.105, EXACT);
     assertThat(one.spreadAssumed()).isTrue();
+  }
+
+  @Test
+  void whatAMinuteReachesCountsAtItsEnd() {
+    ResearchCase one = cases(RISE, question(overEleven(Trigger.ENTERS), FIRST_HIT, 1)).getFirst();
+
+    // In at 11.105 at 10:02; the high of that minute is 11.50, the low of 10:07 is 10.20.
+    assertThat(one.timeTo(Reach.TWO)).isEqualTo(new TimeTo(DayTime.MINUTE, 6 * DayTime.MINUTE));
+    assertThat(one.timeTo(Reach.TEN)).isEqualTo(new TimeTo(TimeTo.NEVER, TimeTo.NEVER));
   }
 
   @Test

@@ -8,9 +8,12 @@ import kelvo.research.Answer;
 import kelvo.research.Cut;
 import kelvo.research.CutCell;
 import kelvo.research.Held;
+import kelvo.research.Question;
+import kelvo.research.Reach;
 import kelvo.research.RecordSheet;
 import kelvo.research.ResearchCase;
 import kelvo.research.ResultFigures;
+import kelvo.research.TimeTo;
 import kelvo.tape.Price;
 import kelvo.time.DayTime;
 import org.jspecify.annotations.Nullable;
@@ -46,8 +49,6 @@ public final class ResearchTables {
       Stream.of(List.of("cut", "cell"), FIGURES, List.of("difference"), SAMPLE)
           .flatMap(List::stream)
           .toList();
-  public static final List<String> CASE_COLUMNS = caseColumns();
-
   private static final List<String> OF_A_DAY =
       List.of("date", "open", "high", "low", "close", "volume", "change_pct", "gap_pct");
   public static final List<String> RECORD_COLUMNS = recordColumns();
@@ -99,7 +100,8 @@ public final class ResearchTables {
             ReviewTables.number(day.gap()));
   }
 
-  private static List<String> caseColumns() {
+  /** The columns of {@link #cases}: those of the question's own fields are its last. */
+  public static List<String> caseColumns(Question question) {
     List<String> columns =
         new ArrayList<>(
             List.of("date", "symbol", "at", "entered_at", "entry", "spread_assumed", "gone"));
@@ -108,9 +110,12 @@ public final class ResearchTables {
         columns.add(what + until.words());
       }
     }
-    for (Cut cut : Cut.values()) {
-      columns.add("by " + cut.words());
+    for (Reach reach : Reach.values()) {
+      columns.add("seconds to +" + reach.words());
+      columns.add("seconds to -" + reach.words());
     }
+    Cut.USUAL.forEach(cut -> columns.add("by " + cut.words()));
+    question.own().forEach(field -> columns.add(field.words()));
     return List.copyOf(columns);
   }
 
@@ -162,10 +167,10 @@ public final class ResearchTables {
   }
 
   public static List<List<String>> cases(Answer answer) {
-    return answer.cases().stream().map(ResearchTables::row).toList();
+    return answer.cases().stream().map(one -> row(answer.question(), one)).toList();
   }
 
-  private static List<String> row(ResearchCase one) {
+  private static List<String> row(Question question, ResearchCase one) {
     List<String> row =
         new ArrayList<>(
             List.of(
@@ -179,10 +184,21 @@ public final class ResearchTables {
     Stream.of(one.results(), one.best(), one.worst())
         .flatMap(List::stream)
         .forEach(part -> row.add(percent(part)));
-    for (Cut cut : Cut.values()) {
-      row.add(one.cells().getOrDefault(cut, ""));
+    for (Reach reach : Reach.values()) {
+      row.add(seconds(one.timeTo(reach).gain()));
+      row.add(seconds(one.timeTo(reach).loss()));
     }
+    Cut.USUAL.forEach(cut -> row.add(one.cells().getOrDefault(cut, "")));
+    question
+        .own()
+        .forEach(
+            field ->
+                row.add(ReviewTables.number(one.traits().own().getOrDefault(field, Double.NaN))));
     return row;
+  }
+
+  private static String seconds(long time) {
+    return time == TimeTo.NEVER ? "" : ReviewTables.number(time / (double) DayTime.SECOND);
   }
 
   private static String percent(double part) {

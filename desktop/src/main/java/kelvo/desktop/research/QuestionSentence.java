@@ -276,7 +276,9 @@ final class QuestionSentence extends FlowPane {
     return workspace.desk().scans().stream()
         .filter(one -> one.name().equals(name))
         .findFirst()
-        .map(one -> new Question(one, then, way, costs()))
+        .map(
+            one ->
+                new Question(one, then, way, costs(), workspace.desk().vocabulary().own().fields()))
         .orElse(null);
   }
 

@@ -8,6 +8,7 @@ import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import java.util.stream.Stream;
 import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.beans.value.ObservableValue;
@@ -36,6 +37,7 @@ import kelvo.desktop.workspace.OtherDay;
 import kelvo.desktop.workspace.StageKey;
 import kelvo.desktop.workspace.StageKind;
 import kelvo.desktop.workspace.Workspace;
+import kelvo.field.Field;
 import kelvo.job.LatestAnswer;
 import kelvo.practice.Drill;
 import kelvo.research.Answer;
@@ -45,6 +47,8 @@ import kelvo.research.CutCell;
 import kelvo.research.Held;
 import kelvo.research.KeptQuestion;
 import kelvo.research.Question;
+import kelvo.research.Reach;
+import kelvo.research.ReachFigures;
 import kelvo.research.RecordSheet;
 import kelvo.research.ResearchCase;
 import kelvo.research.ResultBars;
@@ -82,6 +86,7 @@ public final class ResearchStage extends BorderPane implements DayStage {
   /** Which sessions of minute bars are left out and why. */
   private final Label leftOut = new Label();
 
+  private final ReachRow reaches = new ReachRow(this::list);
   private final ResultsByHorizon distributions;
   private final ComboBox<String> leftCut = new ComboBox<>();
   private final ComboBox<String> rightCut = new ComboBox<>();
@@ -108,7 +113,10 @@ public final class ResearchStage extends BorderPane implements DayStage {
 
   /** What is worked out behind the window. */
   private record Shown(
-      Answer answer, List<ResultBars> bars, Map<ResearchCase, RecordSheet> sheets) {}
+      Answer answer,
+      List<ResultBars> bars,
+      List<ReachFigures> reaches,
+      Map<ResearchCase, RecordSheet> sheets) {}
 
   /** Nothing is asked before it is seen. */
   public ResearchStage(Workspace workspace) {
@@ -133,7 +141,7 @@ public final class ResearchStage extends BorderPane implements DayStage {
     besideWords.setWrapText(true);
     besideWords.getStyleClass().add("small");
     besideWords.managedProperty().bind(besideWords.textProperty().isNotEmpty());
-    VBox said = new VBox(edge, besideWords, leftOut);
+    VBox said = new VBox(4, edge, reaches, besideWords, leftOut);
     said.getStyleClass().addAll("card", "part");
     cases.columns(CaseColumns.all());
     record.getStyleClass().setAll("toggle-button", "small-button");
@@ -214,8 +222,8 @@ public final class ResearchStage extends BorderPane implements DayStage {
   }
 
   private BorderPane cut(ComboBox<String> choice, Cut first, IntervalRows cells) {
-    choice.getItems().setAll(Arrays.stream(Cut.values()).map(Cut::words).toList());
-    choice.getSelectionModel().select(first.ordinal());
+    choice.getItems().setAll(Cut.USUAL.stream().map(Cut::words).toList());
+    choice.getSelectionModel().select(Cut.USUAL.indexOf(first));
     choice.setAccessibleText("By what the cases are told apart");
     choice.setOnAction(e -> showCells());
     Label by = new Label("mean by");
@@ -385,11 +393,18 @@ public final class ResearchStage extends BorderPane implements DayStage {
     }
     List<ResearchCase> known = bySession.values().stream().flatMap(List::stream).toList();
     answers.ask(
-        progress ->
-            new Shown(
-                Answer.of(question, until, known),
-                ResultsByHorizon.SHOWN.stream().map(held -> ResultBars.of(known, held)).toList(),
-                sheets(known)),
+        progress -> {
+          Answer made = Answer.of(question, until, known);
+          return new Shown(
+              made,
+              ResultsByHorizon.SHOWN.stream()
+                  .map(held -> ResultBars.of(made.cases(), held))
+                  .toList(),
+              made.cases().isEmpty()
+                  ? List.of()
+                  : Arrays.stream(Reach.values()).map(made::reach).toList(),
+              sheets(made.cases()));
+        },
         this::show);
   }
 
@@ -413,6 +428,8 @@ public final class ResearchStage extends BorderPane implements DayStage {
       edge.setText("Nothing was found in these sessions; ask about another scan or moment.");
     }
     distributions.show(shown.bars());
+    reaches.show(shown.reaches());
+    offerCuts(now.question());
     showCells();
     listAll();
     if (drill == null) {
@@ -454,9 +471,31 @@ public final class ResearchStage extends BorderPane implements DayStage {
     }
   }
 
+  /** The usual cuts, and those by fields of the trader's own. */
+  private static List<String> cuts(Question question) {
+    return Stream.concat(
+            Cut.USUAL.stream().map(Cut::words), question.own().stream().map(Field::words))
+        .toList();
+  }
+
+  private void offerCuts(Question question) {
+    List<String> words = cuts(question);
+    for (ComboBox<String> choice : List.of(leftCut, rightCut)) {
+      if (!choice.getItems().equals(words)) {
+        int chosen = choice.getSelectionModel().getSelectedIndex();
+        choice.getItems().setAll(words);
+        choice.getSelectionModel().select(chosen < words.size() ? chosen : 0);
+      }
+    }
+  }
+
   private static List<CutCell> cells(Answer now, ComboBox<String> choice) {
-    Cut cut = Cut.values()[Math.max(0, choice.getSelectionModel().getSelectedIndex())];
-    return now.cells().stream().filter(cell -> cell.cut() == cut).toList();
+    int chosen = Math.max(0, choice.getSelectionModel().getSelectedIndex());
+    boolean own = chosen >= Cut.USUAL.size();
+    String words = choice.getItems().get(chosen);
+    return now.cells().stream()
+        .filter(cell -> cell.cut().isOwn() == own && cell.cut().words().equals(words))
+        .toList();
   }
 
   private void list(CutCell cell) {
