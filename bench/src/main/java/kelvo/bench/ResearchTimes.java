@@ -97,7 +97,7 @@ final class ResearchTimes {
     begin = System.nanoTime();
     BarSession added = data.barSession(newest);
     if (added != null) {
-      BarCases.of(added, question, data.after(newest));
+      BarCases.of(added, question, data.after(newest), data.spreads());
     }
     double one = since(begin);
 
@@ -156,7 +156,8 @@ final class ResearchTimes {
       ResearchData data, Map<LocalDate, BarSession> sessions, Question question) {
     return SideBySide.each(
             List.copyOf(sessions.values()),
-            (session, going) -> BarCases.of(session, question, data.after(session.date())),
+            (session, going) ->
+                BarCases.of(session, question, data.after(session.date()), data.spreads()),
             some -> {},
             Progress.NONE)
         .stream()

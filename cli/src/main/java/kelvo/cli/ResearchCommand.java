@@ -201,7 +201,9 @@ final class ResearchCommand implements Callable<Integer> {
           .terminal()
           .err()
           .println(
-              "No quote told the spread of " + assumed + " of the cases; one tick stands for it.");
+              "No quote told the spread of "
+                  + assumed
+                  + " of the cases; the usual one of that hour, or a tick, stands for it.");
     }
   }
 }

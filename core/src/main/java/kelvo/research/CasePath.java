@@ -45,10 +45,15 @@ public interface CasePath {
     private static final double CENT = 0.01;
     private static final double LEAST_TICK = 0.0001;
 
-    /** An entry where no quote tells the spread: one tick stands for it. */
-    public static Entry assumed(long at, double price, int direction) {
+    /**
+     * An entry where no quote tells the spread: the usual one stands for it, or one tick when that
+     * is more.
+     *
+     * @param usual dollars; 0 when none is known
+     */
+    public static Entry assumed(long at, double price, int direction, double usual) {
       double tick = price >= 1 ? CENT : LEAST_TICK;
-      return new Entry(at, price + direction * tick / 2, true);
+      return new Entry(at, price + direction * Math.max(tick, usual) / 2, true);
     }
   }
 }

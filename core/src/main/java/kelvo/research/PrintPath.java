@@ -18,8 +18,12 @@ final class PrintPath implements CasePath {
   private final Halts halts;
   private final EventTape tape;
   private final int[] quotes;
+  private final UsualSpreads usual;
+  private final String symbol;
 
-  PrintPath(Session session, int security) {
+  PrintPath(Session session, int security, UsualSpreads usual) {
+    this.usual = usual;
+    symbol = session.security(security).symbol();
     tape = session.tape();
     path = PricePath.of(session, security, DayTime.LAST);
     halts = Halts.of(session, security, DayTime.LAST);
@@ -36,7 +40,7 @@ final class PrintPath implements CasePath {
     double print = Price.dollars(path.price(place));
     long spread = spreadAt(at);
     return spread == 0
-        ? Entry.assumed(at, print, direction)
+        ? Entry.assumed(at, print, direction, usual.at(symbol, at))
         : new Entry(at, print + direction * Price.dollars(spread) / 2, false);
   }
 

@@ -10,7 +10,8 @@ import java.util.Map;
  * @param at the moment, {@link kelvo.time.DayTime}
  * @param enteredAt of the print after it
  * @param entry the price paid or got: that print's with half of the spread, dollars
- * @param spreadAssumed whether no quote told the spread, so that one tick stands for it
+ * @param spreadAssumed whether no quote told the spread, so that the usual one or a tick stands for
+ *     it
  * @param results by {@link Held}: the part won of the entry, costs taken off; NaN when it cannot be
  *     known, as of a close that comes before the entry
  * @param best by {@link Held}: the furthest that the price went for the case by then, as a part of

@@ -32,11 +32,18 @@ public final class SessionCases {
   private final Session session;
   private final Question question;
   private final LaterDays later;
+  private final UsualSpreads spreads;
   private final Progress progress;
   private final CaseTraits.Reader traits;
   private final List<Found> found = new ArrayList<>();
 
-  private SessionCases(Session session, Question question, LaterDays later, Progress progress) {
+  private SessionCases(
+      Session session,
+      Question question,
+      LaterDays later,
+      UsualSpreads spreads,
+      Progress progress) {
+    this.spreads = spreads;
     this.progress = progress;
     this.session = session;
     this.question = question;
@@ -50,11 +57,16 @@ public final class SessionCases {
    * The cases, by their moments.
    *
    * @param later how its securities traded afterwards
+   * @param spreads stand for those that no quote told
    * @throws java.util.concurrent.CancellationException when the progress stops it
    */
   public static List<ResearchCase> of(
-      Session session, Question question, LaterDays later, Progress progress) {
-    return new SessionCases(session, question, later, progress).all();
+      Session session,
+      Question question,
+      LaterDays later,
+      UsualSpreads spreads,
+      Progress progress) {
+    return new SessionCases(session, question, later, spreads, progress).all();
   }
 
   private List<ResearchCase> all() {
@@ -69,7 +81,8 @@ public final class SessionCases {
     List<ResearchCase> cases = new ArrayList<>();
     for (Found one : found) {
       PrintPath path =
-          paths.computeIfAbsent(one.security(), security -> new PrintPath(session, security));
+          paths.computeIfAbsent(
+              one.security(), security -> new PrintPath(session, security, spreads));
       CasePath.Entry entry = path.entryAfter(one.at(), question.direction());
       if (entry != null) {
         String symbol = session.security(one.security()).symbol();

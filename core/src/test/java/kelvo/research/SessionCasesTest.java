@@ -67,7 +67,8 @@ class SessionCasesTest {
 
   private static List<ResearchCase> cases(
       Consumer<EventTape> filler, Question question, LaterDays later) {
-    return SessionCases.of(TestSessions.of(2, filler), question, later, Progress.NONE);
+    return SessionCases.of(
+        TestSessions.of(2, filler), question, later, UsualSpreads.NONE, Progress.NONE);
   }
 
   private static ResearchCase only(List<ResearchCase> cases) {
@@ -125,6 +126,34 @@ class SessionCasesTest {
 
     assertThat(one.spreadAssumed()).isTrue();
     assertThat(one.entry()).isCloseTo(11.005, EXACT);
+  }
+
+  @Test
+  void theUsualSpreadOfThatHourStandsForItWhenItIsMoreThanATick() {
+    EventTape quotes = new EventTape(2);
+    quotes.quote(DayTime.of(10, 30), 0, 110_000, 100, 110_800, 100);
+    UsualSpreads usual =
+        UsualSpreads.of(
+            List.of(
+                new UsualSpreads.Recorded(
+                    List.of("AAAAAA", "BBBBBB"), SessionSpreads.of(quotes, 2))));
+
+    ResearchCase one =
+        only(
+            SessionCases.of(
+                TestSessions.of(
+                    2,
+                    tape -> {
+                      print(tape, 0, 0, 11);
+                      print(tape, 1, 0, 11);
+                    }),
+                new Question(OVER_ELEVEN, FIRST_HIT, 1, FREE),
+                LaterDays.NONE,
+                usual,
+                Progress.NONE));
+
+    assertThat(one.spreadAssumed()).isTrue();
+    assertThat(one.entry()).isCloseTo(11.04, EXACT);
   }
 
   @Test
@@ -269,7 +298,11 @@ class SessionCasesTest {
 
     List<ResearchCase> cases =
         SessionCases.of(
-            session, new Question(BUSY, FIRST_HIT, 1, FREE), LaterDays.NONE, Progress.NONE);
+            session,
+            new Question(BUSY, FIRST_HIT, 1, FREE),
+            LaterDays.NONE,
+            UsualSpreads.NONE,
+            Progress.NONE);
 
     assertThat(cases)
         .extracting(one -> one.symbol() + " " + one.at())
@@ -282,7 +315,8 @@ class SessionCasesTest {
   void nothingIsKnownBeforeItsTime() {
     Session whole = RandomSessions.of(8, 6, 12_000);
     Question question = new Question(BUSY, FIRST_HIT, 1, FREE);
-    List<ResearchCase> all = SessionCases.of(whole, question, LaterDays.NONE, Progress.NONE);
+    List<ResearchCase> all =
+        SessionCases.of(whole, question, LaterDays.NONE, UsualSpreads.NONE, Progress.NONE);
     assertThat(all).hasSizeGreaterThan(3);
     for (ResearchCase one : all) {
       EventTape cut = new EventTape(whole.securities().size());
@@ -299,7 +333,7 @@ class SessionCasesTest {
                   cut)
               .with(whole.earlier());
       List<ResearchCase> known = new ArrayList<>();
-      SessionCases.of(then, question, LaterDays.NONE, Progress.NONE).stream()
+      SessionCases.of(then, question, LaterDays.NONE, UsualSpreads.NONE, Progress.NONE).stream()
           .filter(other -> other.symbol().equals(one.symbol()))
           .forEach(known::add);
 

@@ -72,7 +72,7 @@ class PlantedRegularitiesTest {
             new Question.Costs(new Fees(BigDecimal.ZERO, BigDecimal.ZERO), 10_000));
     List<ResearchCase> cases = new ArrayList<>();
     for (BarSession session : SESSIONS) {
-      cases.addAll(BarCases.of(session, question, data.after(session.date())));
+      cases.addAll(BarCases.of(session, question, data.after(session.date()), data.spreads()));
     }
     return Answer.of(question, until, cases);
   }

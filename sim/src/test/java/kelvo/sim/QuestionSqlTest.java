@@ -3,7 +3,10 @@ package kelvo.sim;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.math.BigDecimal;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.DriverManager;
@@ -30,6 +33,7 @@ import kelvo.research.bars.BarSession;
 import kelvo.rule.RuleSentence;
 import kelvo.rule.Vocabulary;
 import kelvo.scan.Scan;
+import kelvo.session.Security;
 import kelvo.time.DayTime;
 import kelvo.time.Phases;
 import kelvo.time.SessionHours;
@@ -76,12 +80,34 @@ class QuestionSqlTest {
     ExchangeCalendar calendar = new ExchangeCalendar();
     DemoFolder.write(folder, SIZE, DemoFolder.SEED, Progress.NONE);
     MinuteSessions.write(folder, SIZE, DemoFolder.SEED, calendar, Progress.NONE);
+    addActions();
     DataFolder read = new DataFolder(folder, calendar);
     data = read.research(LocalDate.MAX);
     read.barDates().forEach(date -> SESSIONS.add(data.barSession(date)));
     store = stores.resolve("store");
     PartitionedStore written = new PartitionedStore(folder, store, calendar);
     assertThat(written.write(Progress.NONE).faults().sentences()).isEmpty();
+  }
+
+  /** Splits and cash dividends of many securities, between the sessions that are asked. */
+  private static void addActions() {
+    List<LocalDate> dates = new DataFolder(folder, new ExchangeCalendar()).openDates();
+    List<String> lines = new ArrayList<>(List.of("symbol,date,kind,ratio,amount"));
+    List<Security> securities = new DataFolder(folder, new ExchangeCalendar()).securities();
+    for (int i = 0; i < securities.size(); i++) {
+      LocalDate date = dates.get(1 + i % (dates.size() - 1));
+      String symbol = securities.get(i).symbol();
+      if (i % 3 == 0) {
+        lines.add(symbol + "," + date + ",split," + (i % 2 == 0 ? "2" : "0.5") + ",");
+      } else if (i % 3 == 1) {
+        lines.add(symbol + "," + date + ",dividend,,0.12");
+      }
+    }
+    try {
+      Files.write(folder.resolve("actions.csv"), lines);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
   }
 
   private static Question question(String scan, CaseMoment moment, int direction) {
@@ -92,7 +118,9 @@ class QuestionSqlTest {
   private static List<ResearchCase> byProgram(Question question) {
     List<ResearchCase> cases = new ArrayList<>();
     SESSIONS.forEach(
-        session -> cases.addAll(BarCases.of(session, question, data.after(session.date()))));
+        session ->
+            cases.addAll(
+                BarCases.of(session, question, data.after(session.date()), data.spreads())));
     return cases;
   }
 
@@ -115,7 +143,8 @@ class QuestionSqlTest {
     List<Told> told = new ArrayList<>();
     try (Connection duck = DriverManager.getConnection("jdbc:duckdb:");
         Statement statement = duck.createStatement()) {
-      for (String table : List.of("minutes", "daily", "securities", "actions", "trading_days")) {
+      for (String table :
+          List.of("minutes", "daily", "securities", "actions", "trading_days", "spreads")) {
         statement.execute(
             "create view "
                 + table
@@ -186,6 +215,13 @@ class QuestionSqlTest {
 
     assertThat(byProgram(question)).hasSizeGreaterThan(10);
     assertSame(question);
+  }
+
+  @Test
+  void theUsualSpreadIsPaidWhereItIsKnown() {
+    assertThat(data.spreads().rows()).isNotEmpty();
+    assertThat(byProgram(question(RUNNERS, moment("hit"), 1)))
+        .anyMatch(one -> data.spreads().at(one.symbol(), one.enteredAt()) > 0.01);
   }
 
   @Test

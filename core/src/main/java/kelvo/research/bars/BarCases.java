@@ -16,6 +16,7 @@ import kelvo.research.Cut;
 import kelvo.research.LaterDays;
 import kelvo.research.Question;
 import kelvo.research.ResearchCase;
+import kelvo.research.UsualSpreads;
 import kelvo.rule.Rule;
 import kelvo.scan.Scan;
 import kelvo.scan.ScanCheck;
@@ -44,7 +45,7 @@ public final class BarCases {
   private final DayBounds bounds;
   private final CaseTraits.Reader traits;
   private final BarRows bars;
-  private final BarPath path;
+  private final UsualSpreads spreads;
   private final BarState state;
   private final long[] previousCloses;
   private final double[] floats;
@@ -52,7 +53,8 @@ public final class BarCases {
   private final int extremes;
   private final List<ResearchCase> cases = new ArrayList<>();
 
-  private BarCases(BarSession session, Question question, LaterDays later) {
+  private BarCases(BarSession session, Question question, LaterDays later, UsualSpreads spreads) {
+    this.spreads = spreads;
     this.session = session;
     this.question = question;
     this.later = later;
@@ -69,7 +71,6 @@ public final class BarCases {
             : new DayBounds(check, session, scan.from(), scan.to());
     traits = new CaseTraits.Reader(question, session.date(), values, BarValues::tell);
     bars = new BarRows(session.minutes());
-    path = new BarPath(bars);
     state = new BarState(session.hours(), session.minutes().trades() != null);
     previousCloses = session.previousCloses();
     floats = session.floats();
@@ -85,16 +86,18 @@ public final class BarCases {
    * The cases, by their moments.
    *
    * @param later how its securities traded afterwards
+   * @param spreads stand for those that no quote told
    * @throws IllegalArgumentException when the question asks what minute bars {@link #untold cannot
    *     tell}
    */
-  public static List<ResearchCase> of(BarSession session, Question question, LaterDays later) {
+  public static List<ResearchCase> of(
+      BarSession session, Question question, LaterDays later, UsualSpreads spreads) {
     untold(question)
         .ifPresent(
             why -> {
               throw new IllegalArgumentException(why);
             });
-    BarCases found = new BarCases(session, question, later);
+    BarCases found = new BarCases(session, question, later, spreads);
     for (int place = 0; place < session.size(); place++) {
       if (found.bounds.mayHold(place)) {
         found.look(place);
@@ -187,11 +190,12 @@ public final class BarCases {
   }
 
   private void found(long moment) {
+    String symbol = session.symbol(state.id());
+    CasePath path = new BarPath(bars, symbol, spreads);
     CasePath.Entry entry = path.entryAfter(moment, question.direction());
     if (entry == null) {
       return;
     }
-    String symbol = session.symbol(state.id());
     CaseResults results =
         new CaseResults(symbol, path, entry, question, session.hours().close(), close(), later);
     cases.add(

@@ -2,6 +2,7 @@ package kelvo.research.bars;
 
 import kelvo.research.CasePath;
 import kelvo.research.TimeTo;
+import kelvo.research.UsualSpreads;
 import kelvo.tape.Price;
 import kelvo.time.DayTime;
 import org.jspecify.annotations.Nullable;
@@ -13,18 +14,23 @@ import org.jspecify.annotations.Nullable;
  */
 final class BarPath implements CasePath {
   private final BarRows bars;
+  private final String symbol;
+  private final UsualSpreads usual;
 
-  BarPath(BarRows bars) {
+  BarPath(BarRows bars, String symbol, UsualSpreads usual) {
     this.bars = bars;
+    this.symbol = symbol;
+    this.usual = usual;
   }
 
   @Override
   public @Nullable Entry entryAfter(long moment, int direction) {
     int row = bars.firstFrom((int) (moment / DayTime.MINUTE));
-    return row == bars.size()
-        ? null
-        : Entry.assumed(
-            bars.minute(row) * DayTime.MINUTE, Price.dollars(bars.open(row)), direction);
+    if (row == bars.size()) {
+      return null;
+    }
+    long at = bars.minute(row) * DayTime.MINUTE;
+    return Entry.assumed(at, Price.dollars(bars.open(row)), direction, usual.at(symbol, at));
   }
 
   @Override

@@ -16,6 +16,7 @@ import kelvo.research.Question;
 import kelvo.research.Reach;
 import kelvo.research.ResearchCase;
 import kelvo.research.TimeTo;
+import kelvo.research.UsualSpreads;
 import kelvo.research.bars.MinuteTape.Bar;
 import kelvo.scan.Scan;
 import kelvo.session.Session;
@@ -51,7 +52,7 @@ class BarCasesTest {
   }
 
   private static List<ResearchCase> cases(List<Bar> bars, Question question) {
-    return BarCases.of(MinuteTape.session(2, bars), question, LaterDays.NONE);
+    return BarCases.of(MinuteTape.session(2, bars), question, LaterDays.NONE, UsualSpreads.NONE);
   }
 
   @Test
@@ -103,7 +104,8 @@ class BarCasesTest {
         BarCases.of(
                 MinuteTape.session(2, RISE),
                 question(overEleven(Trigger.ENTERS), FIRST_HIT, -1),
-                gone)
+                gone,
+                UsualSpreads.NONE)
             .getFirst();
 
     assertThat(one.entry()).isCloseTo(11.095, EXACT);
@@ -168,7 +170,7 @@ class BarCasesTest {
         TestSessions.scan("earnings", List.of(Trigger.ENTERS), "news category is earnings");
 
     List<ResearchCase> cases =
-        BarCases.of(session, question(earnings, FIRST_HIT, 1), LaterDays.NONE);
+        BarCases.of(session, question(earnings, FIRST_HIT, 1), LaterDays.NONE, UsualSpreads.NONE);
 
     assertThat(cases.stream().map(one -> DayTime.minutes(one.at())).toList())
         .containsExactly("10:03");

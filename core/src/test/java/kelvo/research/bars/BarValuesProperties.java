@@ -16,6 +16,7 @@ import kelvo.research.LaterDays;
 import kelvo.research.Question;
 import kelvo.research.ResearchCase;
 import kelvo.research.SessionCases;
+import kelvo.research.UsualSpreads;
 import kelvo.scan.Scan;
 import kelvo.scan.ScanCheck;
 import kelvo.session.Session;
@@ -108,10 +109,15 @@ class BarValuesProperties {
     Question question = question(rules, new CaseMoment.At(DayTime.of(10, 30)));
 
     List<ResearchCase> byBars =
-        BarCases.of(MinuteTape.session(SECURITIES, bars), question, LaterDays.NONE);
+        BarCases.of(
+            MinuteTape.session(SECURITIES, bars), question, LaterDays.NONE, UsualSpreads.NONE);
     List<ResearchCase> byPrints =
         SessionCases.of(
-            MinuteTape.prints(SECURITIES, bars), question, LaterDays.NONE, Progress.NONE);
+            MinuteTape.prints(SECURITIES, bars),
+            question,
+            LaterDays.NONE,
+            UsualSpreads.NONE,
+            Progress.NONE);
 
     assertThat(byBars.stream().map(one -> one.symbol() + " " + one.entry()).toList())
         .containsExactlyInAnyOrderElementsOf(
@@ -149,9 +155,11 @@ class BarValuesProperties {
     Question question = question(rules, new CaseMoment.FirstHit(DayTime.FIRST));
 
     List<ResearchCase> whole =
-        BarCases.of(MinuteTape.session(SECURITIES, bars), question, LaterDays.NONE);
+        BarCases.of(
+            MinuteTape.session(SECURITIES, bars), question, LaterDays.NONE, UsualSpreads.NONE);
     List<ResearchCase> cut =
-        BarCases.of(MinuteTape.session(SECURITIES, morning), question, LaterDays.NONE);
+        BarCases.of(
+            MinuteTape.session(SECURITIES, morning), question, LaterDays.NONE, UsualSpreads.NONE);
 
     assertThat(cut.stream().map(BarValuesProperties::found).toList())
         .isEqualTo(

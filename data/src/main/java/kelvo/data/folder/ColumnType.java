@@ -15,7 +15,17 @@ enum ColumnType {
   private static final Map<ColumnType, Set<String>> COLUMNS =
       Map.of(
           PRICE,
-          Set.of("price", "open", "high", "low", "close", "bid", "ask", "reference", "amount"),
+          Set.of(
+              "price",
+              "open",
+              "high",
+              "low",
+              "close",
+              "bid",
+              "ask",
+              "reference",
+              "amount",
+              "spread"),
           WHOLE,
           Set.of(
               "size",
@@ -27,7 +37,8 @@ enum ColumnType {
               "paired",
               "imbalance",
               "seq",
-              "close_minute"),
+              "close_minute",
+              "hour"),
           NUMBER,
           Set.of("ratio", "float", "shares_outstanding"),
           DATE,

@@ -23,6 +23,7 @@ import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import kelvo.data.columns.Columns;
+import kelvo.data.columns.NewColumns;
 import kelvo.data.fault.Fault;
 import kelvo.data.fault.Faults;
 import kelvo.data.news.NewsSource;
@@ -32,6 +33,8 @@ import kelvo.history.DailyBarList;
 import kelvo.history.DailyHistory;
 import kelvo.job.Progress;
 import kelvo.news.Catalyst;
+import kelvo.research.SessionSpreads;
+import kelvo.research.UsualSpreads;
 import kelvo.rule.Vocabulary;
 import kelvo.session.EarlierDays;
 import kelvo.session.EarlierSessions;
@@ -305,6 +308,38 @@ public final class DataFolder {
         SessionNews.read(root, date, newsFrom(hours), securities, kept()),
         List.of(),
         new EventTape(securities.size()));
+  }
+
+  /** How wide the spreads of the recorded sessions before a date were. */
+  UsualSpreads spreadsBefore(LocalDate before) {
+    KeptColumns kept = kept();
+    return UsualSpreads.of(
+        sessionDates().stream()
+            .filter(date -> date.isBefore(before))
+            .map(date -> spreads(date, kept))
+            .toList());
+  }
+
+  private UsualSpreads.Recorded spreads(LocalDate date, KeptColumns kept) {
+    List<String> symbols = securities().stream().map(Security::symbol).toList();
+    return new UsualSpreads.Recorded(
+        symbols,
+        kept.read(
+            "spreads/" + date,
+            SessionTape.quotes(root, date, securities()),
+            columns -> new SessionSpreads(columns.column("rows")),
+            // What is wrong with the session is told when the session itself is asked.
+            faults -> SessionSpreads.of(tape(date, kept.telling(new Faults())), symbols.size()),
+            made -> new NewColumns().with("rows", made.rows())));
+  }
+
+  /** The events of a session alone. */
+  private EventTape tape(LocalDate date, KeptColumns kept) {
+    Map<String, Integer> numbers = new HashMap<>();
+    securities().forEach(security -> numbers.put(security.symbol(), numbers.size()));
+    List<Catalyst> catalysts =
+        SessionNews.read(root, date, newsFrom(calendar.hours(date)), securities(), kept);
+    return SessionTape.read(root, date, numbers, securities(), catalysts, searching, kept);
   }
 
   private KeptColumns kept() {

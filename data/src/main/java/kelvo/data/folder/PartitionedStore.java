@@ -10,6 +10,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Consumer;
 import kelvo.job.Progress;
+import kelvo.research.UsualSpreads;
+import kelvo.tape.Price;
 import kelvo.time.DayTime;
 import kelvo.time.SessionHours;
 import kelvo.time.TradingCalendar;
@@ -28,6 +30,7 @@ public final class PartitionedStore {
       List.of(
           "symbol", "name", "mic", "cfi", "sector", "industry", "country", "float", "float_as_of");
   private static final List<String> ACTIONS = List.of("symbol", "date", "kind", "ratio", "amount");
+  private static final List<String> SPREADS = List.of("symbol", "hour", "spread");
   private static final List<String> TRADING_DAYS =
       List.of("date", "close_minute", "day_2", "day_3", "day_5");
 
@@ -50,7 +53,8 @@ public final class PartitionedStore {
    *     no minutes
    */
   public TableConversion write(Progress progress) {
-    List<LocalDate> dates = new DataFolder(root, calendar).minuteDates();
+    DataFolder folder = new DataFolder(root, calendar);
+    List<LocalDate> dates = folder.minuteDates();
     if (dates.isEmpty()) {
       throw new IllegalArgumentException(
           root + " has no minute bars; expected tables such as minutes/2031-03-12.csv");
@@ -71,6 +75,14 @@ public final class PartitionedStore {
                 second.toString(),
                 third.toString(),
                 after(after(third)).toString());
+          }
+        });
+    temporary(
+        "spreads",
+        SPREADS,
+        csv -> {
+          for (UsualSpreads.Row row : folder.spreadsBefore(LocalDate.MAX).rows()) {
+            csv.writeRecord(row.symbol(), Integer.toString(row.hour()), Price.exact(row.spread()));
           }
         });
     for (int i = 0; i < dates.size(); i++) {

@@ -71,6 +71,14 @@ final class SessionTape {
     return EarlierFiles.of(trades).isEmpty();
   }
 
+  /** What the quotes of a date come from. */
+  static Sources quotes(Path root, LocalDate date, List<Security> securities) {
+    Path stem = root.resolve("sessions").resolve(date.toString()).resolve("quotes");
+    return new Sources()
+        .file(EarlierFiles.of(stem).orElse(stem))
+        .texts("securities", securities.stream().map(Security::symbol).toList());
+  }
+
   /** Of what else is known, the order of the securities, their venues, and when news came. */
   private static Sources sources(
       Path root, LocalDate date, List<Security> securities, List<Catalyst> catalysts) {

@@ -267,7 +267,8 @@ public final class PastSessions {
               }
               List<ResearchCase> cases =
                   recorded.contains(date)
-                      ? SessionCases.of(session(date), question, known.after(date), going)
+                      ? SessionCases.of(
+                          session(date), question, known.after(date), known.spreads(), going)
                       : ofBars(date, question, known);
               answered.merge(
                   date, List.of(new Answered(question, before, cases)), PastSessions::newestFirst);
@@ -306,7 +307,9 @@ public final class PastSessions {
   /** What was known beforehand of a session of bars is kept for the next question. */
   private List<ResearchCase> ofBars(LocalDate date, Question question, ResearchData known) {
     BarSession session = barSessions.computeIfAbsent(date, known::barSession);
-    return session == null ? List.of() : BarCases.of(session, question, known.after(date));
+    return session == null
+        ? List.of()
+        : BarCases.of(session, question, known.after(date), known.spreads());
   }
 
   /** The minutes of a security in a session, oldest first; none when it has none. */

@@ -381,14 +381,16 @@ public final class QuestionSql {
     return column + (words[0].equals("high") ? " > " : " < ") + column + "_before";
   }
 
-  /** In at the open of the next bar, half of a tick worse. */
+  /** In at the open of the next bar, half of the usual spread worse, or half of a tick. */
   private String entries() {
     return """
         entries as (
           select f.date, f.symbol, f.close_minute, f.at, f.next_minute as entered,
-            f.next_open / 1e4 %s case when f.next_open >= 10000 then 0.01e0 else 0.0001e0 end / 2
+            f.next_open / 1e4 %s greatest(coalesce(cast(u.spread as double), 0e0),
+              case when f.next_open >= 10000 then 0.01e0 else 0.0001e0 end) / 2
               as entry, d.day_2, d.day_3, d.day_5, f.factor
           from found f join days d on d.date = f.date
+          left join spreads u on u.symbol = f.symbol and u.hour = floor(f.next_minute / 60e0)
           where f.next_minute is not null
         )"""
         .formatted(question.direction() > 0 ? "+" : "-");

@@ -526,7 +526,9 @@ public final class ResearchStage extends BorderPane implements DayStage {
         some.size()
             + (some.size() == 1 ? " case" : " cases")
             + (what.isEmpty() ? "" : ": " + what)
-            + (assumed == 0 ? "" : "; * no quote told the spread, one tick stands for it"));
+            + (assumed == 0
+                ? ""
+                : "; * no quote told the spread, the usual one of that hour or a tick stands for it"));
   }
 
   private void selectExtreme(int way) {
