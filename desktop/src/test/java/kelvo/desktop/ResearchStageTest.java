@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
 import java.nio.file.Files;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Objects;
@@ -26,7 +27,10 @@ import kelvo.research.AnswersBeside;
 import kelvo.research.CaseMoment;
 import kelvo.research.Held;
 import kelvo.research.Question;
+import kelvo.research.Reach;
+import kelvo.research.ReachFigures;
 import kelvo.research.ResearchCase;
+import kelvo.research.TimeTo;
 import kelvo.scan.Scan;
 import kelvo.tape.Price;
 import kelvo.time.DayTime;
@@ -145,8 +149,14 @@ class ResearchStageTest {
   @Test
   void aCellListsItsCasesAndEscapeAllOfThem(FxRobot robot) {
     Answer all = answer(scan(0), 1);
-    ComboBox<String> cut = robot.lookup("#research .combo-box").nth(7).query();
-    assertThat(cut.getAccessibleText()).isEqualTo("By what the cases are told apart");
+    ComboBox<String> cut =
+        robot
+            .lookup(
+                (Node n) ->
+                    n instanceof ComboBox<?>
+                        && "By what the cases are told apart".equals(n.getAccessibleText()))
+            .nth(0)
+            .query();
     robot.interact(() -> cut.setValue(all.cells().getFirst().cut().words()));
     int expected = all.cells().getFirst().figures().cases();
 
@@ -156,6 +166,42 @@ class ResearchStageTest {
     until(() -> text(robot, "#listed-cases").startsWith(expected + " case"));
     robot.type(KeyCode.ESCAPE);
     until(() -> text(robot, "#listed-cases").startsWith(all.cases().size() + " case"));
+  }
+
+  @Test
+  void howSoonTheyWereAheadListsItsCases(FxRobot robot) {
+    Answer all = answer(scan(0), 1);
+    ComboBox<String> reach = robot.lookup("#reach-row .combo-box").query();
+    robot.interact(() -> reach.setValue(Reach.TWO.words()));
+    ReachFigures figures = all.reach(Reach.TWO);
+    TimeTo.First first =
+        Arrays.stream(TimeTo.First.values())
+            .filter(one -> !figures.of(one).isEmpty())
+            .findFirst()
+            .orElseThrow();
+
+    robot.clickOn(figures.name(first) + ": " + figures.words(first));
+
+    until(() -> text(robot, "#listed-cases").contains(": " + figures.name(first)));
+    assertThat(List.<Object>copyOf(cases(robot).rows())).isEqualTo(figures.of(first).reversed());
+  }
+
+  @Test
+  void aFieldOfOnesOwnTellsTheCasesApart(FxRobot robot) {
+    robot.interact(() -> opened.workspace.desk().makeField("push = price / previous close"));
+    robot.type(KeyCode.DIGIT1);
+    robot.type(KeyCode.DIGIT6);
+    ComboBox<String> cut =
+        robot
+            .lookup((Node n) -> n instanceof ComboBox<?> box && box.getItems().contains("weekday"))
+            .nth(0)
+            .query();
+
+    until(() -> cut.getItems().contains("push"));
+    robot.interact(() -> cut.setValue("push"));
+    Node cells = robot.lookup("#left-cells").query();
+    robot.clickOn(cells.localToScreen(40, 10));
+    until(() -> text(robot, "#listed-cases").contains(": push "));
   }
 
   @Test

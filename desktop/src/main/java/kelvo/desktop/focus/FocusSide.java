@@ -23,6 +23,7 @@ import javafx.scene.layout.VBox;
 import kelvo.desktop.chart.ChartChoice;
 import kelvo.desktop.days.DailyPart;
 import kelvo.desktop.intraday.IntradayPart;
+import kelvo.desktop.research.EchoLine;
 import kelvo.desktop.workspace.PartKind;
 import kelvo.desktop.workspace.SymbolPart;
 import kelvo.desktop.workspace.Workspace;
@@ -39,6 +40,7 @@ public final class FocusSide extends BorderPane {
   private final Workspace workspace;
   private final FocusHeader header = new FocusHeader();
   private final FiveFigures figures;
+  private final EchoLine echoes;
   private final ChartChoice choice;
   private final IntradayPart minutes;
   private final SymbolPart days;
@@ -70,7 +72,8 @@ public final class FocusSide extends BorderPane {
         .forEach(kind -> lowerParts.put(kind, kind.make(workspace, choice)));
     chosen = lowerParts.keySet().iterator().next();
     figures = new FiveFigures(workspace);
-    setTop(new VBox(header, figures));
+    echoes = new EchoLine(workspace);
+    setTop(new VBox(header, figures, echoes));
     charts = new SplitPane(minutes.node(), days.node(), lower(kinds, ownWindow));
     charts.setOrientation(Orientation.VERTICAL);
     setCenter(charts);
@@ -186,6 +189,7 @@ public final class FocusSide extends BorderPane {
 
   private void follow(String symbol) {
     figures.show(symbol);
+    echoes.show(symbol);
     minutes.show(symbol);
     days.show(symbol);
     shownLower().show(symbol);

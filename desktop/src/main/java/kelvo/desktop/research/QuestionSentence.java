@@ -71,6 +71,7 @@ final class QuestionSentence extends FlowPane {
     until.setValue(Held.CLOSE.phrase());
     choice(scan, names(), "The scan whose finds are asked about");
     workspace.desk().scans().addListener((ListChangeListener<Scan>) change -> offerScans());
+    workspace.research().scanWanted().addListener((o, was, is) -> want(is));
     getChildren()
         .addAll(
             new Label("When"),
@@ -259,9 +260,17 @@ final class QuestionSentence extends FlowPane {
     onChange.run();
   }
 
-  /** Asks about another scan. */
-  void ask(String name) {
-    scan.setValue(name);
+  /** Asks about another scan: what came of buying at its first hits. */
+  private void want(String name) {
+    if (scan.getItems().contains(name)) {
+      filling = true;
+      scan.setValue(name);
+      moment.setValue(moment.getItems().getFirst());
+      side.setValue(LONG);
+      until.setValue(Held.HALF_HOUR.phrase());
+      filling = false;
+      onChange.run();
+    }
   }
 
   /** The question; null while there is no scan. */
@@ -276,18 +285,12 @@ final class QuestionSentence extends FlowPane {
     return workspace.desk().scans().stream()
         .filter(one -> one.name().equals(name))
         .findFirst()
-        .map(
-            one ->
-                new Question(one, then, way, costs(), workspace.desk().vocabulary().own().fields()))
+        .map(one -> workspace.research().question(one, then, way))
         .orElse(null);
   }
 
   private int direction() {
     return side.getValue().equals(LONG) ? 1 : -1;
-  }
-
-  private Question.Costs costs() {
-    return new Question.Costs(workspace.review().settings().fees(), Question.Costs.USUAL_POSITION);
   }
 
   /** How many of the newest sessions are asked. */

@@ -300,11 +300,6 @@ public final class ResearchStage extends BorderPane implements DayStage {
     ask();
   }
 
-  /** Asks about the finds of another scan. */
-  public void ask(String scan) {
-    sentence.ask(scan);
-  }
-
   /** Plays the sessions that have not been asked the question yet, and answers meanwhile. */
   private void ask() {
     Question question = sentence.question();

@@ -106,6 +106,7 @@ public final class Workspace implements AutoCloseable {
   private final Followed<QuoteView.Quote> quotes = new Followed<>(this, quote::set);
   private final TraderDay trader;
   private final PracticeDesk practice;
+  private final ResearchDesk research = new ResearchDesk(this);
   private final SettingDesk settings;
   private final ReviewOfNow review;
   private final ObjectProperty<StageKind> stage = new SimpleObjectProperty<>(StageKind.NONE);
@@ -474,6 +475,11 @@ public final class Workspace implements AutoCloseable {
   /** Trading on paper in this session. */
   public PracticeDesk practice() {
     return practice;
+  }
+
+  /** Questions of research. */
+  public ResearchDesk research() {
+    return research;
   }
 
   /** What the trader does on this day is done through it. */
