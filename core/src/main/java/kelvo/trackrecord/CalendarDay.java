@@ -2,14 +2,54 @@ package kelvo.trackrecord;
 
 import java.math.BigDecimal;
 import java.time.LocalDate;
+import java.util.List;
 
 /**
  * What a calendar says of a date.
  *
- * @param recorded whether its tape was recorded, so that it can be opened
+ * @param known what the folder has of its session
  * @param trades how many trades were closed
  * @param net their result after fees, dollars; 0 without trades
  * @param reviewed whether the trader has said something of it
  */
 public record CalendarDay(
-    LocalDate date, boolean recorded, int trades, BigDecimal net, boolean reviewed) {}
+    LocalDate date, Known known, int trades, BigDecimal net, boolean reviewed) {
+  /** What a folder has of a session. */
+  public enum Known {
+    PRINTS("prints"),
+    BARS("bars"),
+    NOTHING("");
+
+    private final String words;
+
+    Known(String words) {
+      this.words = words;
+    }
+
+    /** The word in a calendar. */
+    public String words() {
+      return words;
+    }
+  }
+
+  /** Whether its tape was recorded. */
+  public boolean recorded() {
+    return known == Known.PRINTS;
+  }
+
+  /** Whether it can be opened. */
+  public boolean canOpen() {
+    return known != Known.NOTHING;
+  }
+
+  /** Days as they are told on one of them: of later ones nothing but that they can be opened. */
+  public static List<CalendarDay> seenOn(LocalDate today, List<CalendarDay> days) {
+    return days.stream()
+        .map(
+            day ->
+                day.date().isAfter(today)
+                    ? new CalendarDay(day.date(), day.known(), 0, BigDecimal.ZERO, false)
+                    : day)
+        .toList();
+  }
+}

@@ -110,7 +110,13 @@ class TrackRecordTest {
   void noSessionLaterThanTheOneLookedFromIsIn() {
     List<CalendarDay> days = new ArrayList<>();
     for (int day = 0; day < 60; day++) {
-      days.add(new CalendarDay(DATE.plusDays(day), day % 7 != 3, 3, BigDecimal.ONE, false));
+      days.add(
+          new CalendarDay(
+              DATE.plusDays(day),
+              day % 7 == 3 ? CalendarDay.Known.NOTHING : CalendarDay.Known.PRINTS,
+              3,
+              BigDecimal.ONE,
+              false));
     }
     LocalDate today = DATE.plusDays(40);
     for (Period period : Period.values()) {

@@ -114,7 +114,7 @@ class ResearchStageTest {
     robot.type(key, KeyCode.ENTER);
     until(() -> asked.get() != null);
     assertThat(asked.get())
-        .isEqualTo(new OtherDay(expected.date(), expected.at(), expected.symbol()));
+        .isEqualTo(OtherDay.of(expected.date(), expected.at(), expected.symbol()));
   }
 
   @Test

@@ -118,11 +118,12 @@ public final class PastSessions {
     return data().sessionDates();
   }
 
-  /** What a calendar says of every date that was recorded or traded, by date. */
+  /** What a calendar says of every date that can be opened or was traded, by date. */
   public List<CalendarDay> calendar(ReviewSettings settings) {
     DataFolder data = data();
-    List<LocalDate> recorded = data.sessionDates();
-    TreeSet<LocalDate> dates = new TreeSet<>(recorded);
+    Set<LocalDate> recorded = new HashSet<>(data.sessionDates());
+    Set<LocalDate> open = new HashSet<>(data.openDates());
+    TreeSet<LocalDate> dates = new TreeSet<>(open);
     dates.addAll(ledger.allFills().keySet());
     dates.addAll(data.ownFills().keySet());
     List<CalendarDay> days = new ArrayList<>();
@@ -137,7 +138,9 @@ public final class PastSessions {
       days.add(
           new CalendarDay(
               date,
-              recorded.contains(date),
+              recorded.contains(date)
+                  ? CalendarDay.Known.PRINTS
+                  : open.contains(date) ? CalendarDay.Known.BARS : CalendarDay.Known.NOTHING,
               closed.size(),
               closed.stream().map(Trade::result).reduce(BigDecimal.ZERO, BigDecimal::add),
               !book.page().isEmpty()));

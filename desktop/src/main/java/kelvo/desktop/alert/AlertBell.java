@@ -49,7 +49,8 @@ public final class AlertBell {
 
   private void ring(@Nullable Ring ring) {
     Window owner = window.get();
-    if (ring == null || owner == null) {
+    // Who practises blind must not hear what it is.
+    if (ring == null || owner == null || workspace.practice().blind().get()) {
       return;
     }
     boolean isFast = workspace.alerts().isTooFastToHear();
@@ -121,7 +122,8 @@ public final class AlertBell {
 
   private void warn(@Nullable KnownEvent event) {
     Window owner = window.get();
-    if (event != null && owner != null && workspace.alerts().popup().get()) {
+    boolean blind = workspace.practice().blind().get();
+    if (event != null && owner != null && !blind && workspace.alerts().popup().get()) {
       popups.show(
           owner, stays(), event.title(), "at " + DayTime.minutes(event.at()), () -> {}, null);
     }

@@ -2,15 +2,13 @@ package kelvo.desktop.practice;
 
 import java.util.List;
 import java.util.Locale;
-import java.util.function.ToLongFunction;
 import javafx.beans.value.ObservableValue;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.text.TextAlignment;
 import kelvo.desktop.theme.Painted;
 import kelvo.desktop.theme.Theme;
 import kelvo.desktop.theme.Tone;
-import kelvo.history.MinuteBar;
-import kelvo.tape.Price;
+import kelvo.practice.BlindBars;
 import kelvo.time.DayTime;
 
 /**
@@ -26,9 +24,13 @@ final class BlindChart extends Painted {
   private static final double TOP = 8;
   private static final double VOLUME = 0.18;
   private static final int LINES = 4;
+
+  /** What is flat is painted as if it had moved so far, per cent. */
+  private static final double LEAST = 0.1;
+
   private static final int TIMES = 5;
 
-  private List<MinuteBar> bars = List.of();
+  private BlindBars blind = BlindBars.NONE;
   private long moment;
   private double entry = Double.NaN;
   private double stop = Double.NaN;
@@ -42,11 +44,11 @@ final class BlindChart extends Painted {
   /**
    * Shows other bars.
    *
-   * @param some no more than is to be seen; the close of the first is 0%
-   * @param asked the moment of the question
+   * @param some no more than is to be seen
+   * @param asked the moment of the question; what comes after it stands apart
    */
-  void show(List<MinuteBar> some, long asked) {
-    bars = List.copyOf(some);
+  void show(BlindBars some, long asked) {
+    blind = some;
     moment = asked;
     entry = Double.NaN;
     stop = Double.NaN;
@@ -62,53 +64,47 @@ final class BlindChart extends Painted {
 
   @Override
   protected void paint(GraphicsContext g, Theme look) {
-    if (bars.isEmpty()) {
+    if (blind.bars().isEmpty()) {
       g.setFill(look.colour(Tone.FADED));
       g.fillText("No minutes before this moment.", 8, 14);
       return;
     }
-    double first = Price.dollars(bars.getFirst().close());
-    double low = least(MinuteBar::low);
-    double high = -least(bar -> -bar.high());
-    low = Double.isNaN(stop) ? low : Math.min(low, stop);
-    high = Double.isNaN(stop) ? high : Math.max(high, stop);
+    double out = blind.percent(stop);
+    double low = Double.isNaN(out) ? blind.low() : Math.min(blind.low(), out);
+    double high = Double.isNaN(out) ? blind.high() : Math.max(blind.high(), out);
     double height = getHeight() - FOOT - TOP;
-    Scale scale = new Scale(low, Math.max(high, low * 1.001), TOP, height * (1 - VOLUME));
+    Scale scale = new Scale(low, Math.max(high, low + LEAST), TOP, height * (1 - VOLUME));
     g.setFill(look.colour(Tone.FADED));
     g.setStroke(look.colour(Tone.HAIR));
     for (int line = 0; line <= LINES; line++) {
-      double price = low + (high - low) * line / LINES;
-      double y = scale.y(price);
+      double percent = low + (high - low) * line / LINES;
+      double y = scale.y(percent);
       g.strokeLine(0, y, getWidth() - RIGHT, y);
-      g.fillText(percent(price / first - 1), getWidth() - RIGHT + 6, y);
+      g.fillText(String.format(Locale.ROOT, "%+.1f%%", percent), getWidth() - RIGHT + 6, y);
     }
     candles(g, look, scale, height);
-    line(g, look, scale, entry, Tone.ACCENT, "in");
-    line(g, look, scale, stop, Tone.BAD, "stop");
+    line(g, look, scale, blind.percent(entry), Tone.ACCENT, "in");
+    line(g, look, scale, out, Tone.BAD, "stop");
   }
 
-  private double least(ToLongFunction<MinuteBar> price) {
-    long least = bars.stream().mapToLong(price).min().orElse(0);
-    return least / (double) Price.DOLLAR;
-  }
-
-  /** Where a price is painted. */
+  /** Where a price is painted, in per cent. */
   private record Scale(double low, double high, double top, double height) {
-    double y(double price) {
-      return top + height * (high - price) / (high - low);
+    double y(double percent) {
+      return top + height * (high - percent) / (high - low);
     }
   }
 
   private double step() {
-    return (getWidth() - RIGHT) / Math.max(ROOM, bars.size());
+    return (getWidth() - RIGHT) / Math.max(ROOM, blind.bars().size());
   }
 
   private void candles(GraphicsContext g, Theme look, Scale scale, double height) {
     double step = step();
-    long most = bars.stream().mapToLong(MinuteBar::volume).max().orElse(1);
+    List<BlindBars.Bar> bars = blind.bars();
+    long most = bars.stream().mapToLong(BlindBars.Bar::volume).max().orElse(1);
     int every = Math.max(1, bars.size() / TIMES);
     for (int i = 0; i < bars.size(); i++) {
-      MinuteBar bar = bars.get(i);
+      BlindBars.Bar bar = bars.get(i);
       double x = (i + 0.5) * step;
       boolean after = bar.start() >= moment;
       if (after && (i == 0 || bars.get(i - 1).start() < moment)) {
@@ -118,9 +114,9 @@ final class BlindChart extends Painted {
       Tone tone = bar.close() >= bar.open() ? Tone.UP : Tone.DOWN;
       g.setStroke(look.colour(tone));
       g.setFill(look.colour(tone));
-      g.strokeLine(x, scale.y(Price.dollars(bar.high())), x, scale.y(Price.dollars(bar.low())));
-      double top = scale.y(Price.dollars(Math.max(bar.open(), bar.close())));
-      double bottom = scale.y(Price.dollars(Math.min(bar.open(), bar.close())));
+      g.strokeLine(x, scale.y(bar.high()), x, scale.y(bar.low()));
+      double top = scale.y(Math.max(bar.open(), bar.close()));
+      double bottom = scale.y(Math.min(bar.open(), bar.close()));
       double width = Math.max(1, step * 0.6);
       g.fillRect(x - width / 2, top, width, Math.max(1, bottom - top));
       g.setFill(look.colour(Tone.FADED));
@@ -135,17 +131,13 @@ final class BlindChart extends Painted {
   }
 
   private void line(
-      GraphicsContext g, Theme look, Scale scale, double price, Tone tone, String name) {
-    if (Double.isNaN(price)) {
+      GraphicsContext g, Theme look, Scale scale, double percent, Tone tone, String name) {
+    if (Double.isNaN(percent)) {
       return;
     }
     g.setStroke(look.colour(tone));
-    g.strokeLine(0, scale.y(price), getWidth() - RIGHT, scale.y(price));
+    g.strokeLine(0, scale.y(percent), getWidth() - RIGHT, scale.y(percent));
     g.setFill(look.colour(tone));
-    g.fillText(name, 6, scale.y(price) - 7);
-  }
-
-  private static String percent(double part) {
-    return String.format(Locale.ROOT, "%+.1f%%", 100 * part);
+    g.fillText(name, 6, scale.y(percent) - 7);
   }
 }

@@ -19,6 +19,7 @@ import kelvo.desktop.workspace.OtherDay;
 import kelvo.desktop.workspace.Workspace;
 import kelvo.history.MinuteBar;
 import kelvo.job.LatestAnswer;
+import kelvo.practice.BlindBars;
 import kelvo.practice.DrillCall;
 import kelvo.practice.DrillScore;
 import kelvo.research.Held;
@@ -133,7 +134,7 @@ public final class DrillPane extends BorderPane {
     standing = Standing.READING;
     place.setText((at + 1) + " of " + cases.size());
     told.setText("Reading the next case.");
-    chart.show(List.of(), wanted.at());
+    chart.show(BlindBars.NONE, wanted.at());
     reading.ask(
         progress ->
             new Read(
@@ -155,7 +156,7 @@ public final class DrillPane extends BorderPane {
     List<MinuteBar> before =
         bars.stream().filter(bar -> bar.start() + DayTime.MINUTE <= moment).toList();
     seen = before.subList(Math.max(0, before.size() - SEEN), before.size());
-    chart.show(seen, moment);
+    chart.show(BlindBars.of(seen), moment);
     standing = Standing.ASKED;
     tellStop();
   }
@@ -206,7 +207,7 @@ public final class DrillPane extends BorderPane {
     ResearchCase one = one();
     DrillScore score = DrillScore.of(one, question, until, close, bars, call, stop);
     done.add(new Done(one, stop, score));
-    chart.show(until(horizon().end(one.enteredAt(), close)), one.at());
+    chart.show(BlindBars.of(until(horizon().end(one.enteredAt(), close))), one.at());
     chart.mark(one.entry(), DrillScore.stopPrice(one, call, stop));
     told.setText(words(done.getLast()) + " Enter goes on.");
     standing = Standing.TOLD;
@@ -269,7 +270,7 @@ public final class DrillPane extends BorderPane {
   }
 
   private void open(Done one) {
-    workspace.open(new OtherDay(one.one().date(), one.one().at(), one.one().symbol()));
+    workspace.open(OtherDay.of(one.one().date(), one.one().at(), one.one().symbol()));
   }
 
   private static List<GridColumn<Done>> columns() {

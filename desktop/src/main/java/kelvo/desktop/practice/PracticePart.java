@@ -1,9 +1,8 @@
 package kelvo.desktop.practice;
 
-import java.time.LocalDate;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
-import java.util.Random;
 import javafx.beans.value.ChangeListener;
 import javafx.beans.value.WeakChangeListener;
 import javafx.collections.FXCollections;
@@ -17,12 +16,11 @@ import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
-import kelvo.desktop.workspace.OtherDay;
 import kelvo.desktop.workspace.PartKind;
 import kelvo.desktop.workspace.PracticeDesk;
 import kelvo.desktop.workspace.SymbolPart;
 import kelvo.desktop.workspace.Workspace;
-import kelvo.job.LatestAnswer;
+import kelvo.player.Step;
 import kelvo.practice.Instruction;
 import kelvo.practice.PaperAccount;
 import kelvo.practice.PaperBroker;
@@ -59,7 +57,6 @@ public final class PracticePart extends ScrollPane implements SymbolPart {
   private final Label told = new Label();
   private final VBox rows = new VBox(2);
   private final CheckBox shown = new CheckBox("Show and review trades on paper, not the real ones");
-  private final LatestAnswer days;
   private String symbol = "";
   private boolean shows;
 
@@ -69,7 +66,6 @@ public final class PracticePart extends ScrollPane implements SymbolPart {
   PracticePart(Workspace workspace) {
     this.workspace = workspace;
     desk = workspace.practice();
-    days = workspace.latestAnswer("looking for another day");
     setFitToWidth(true);
     shares.setText("100");
     kind.setValue(MARKET);
@@ -94,7 +90,14 @@ public final class PracticePart extends ScrollPane implements SymbolPart {
             line(held, button("Close it", this::close)),
             rows,
             shown,
-            line(button("Another day at this time", this::anotherDay)));
+            line(
+                new Label("Step by"),
+                steps(),
+                button("Back ([)", () -> desk.go(-1)),
+                button("On (])", () -> desk.go(1))),
+            line(
+                button("Another day at this time", () -> anotherDay(false)),
+                button("The same, blind", () -> anotherDay(true))));
     all.getStyleClass().add("part");
     Label none = new Label("Orders on paper are for recorded sessions.");
     none.getStyleClass().addAll("part", "faded");
@@ -124,6 +127,21 @@ public final class PracticePart extends ScrollPane implements SymbolPart {
     button.setMinWidth(USE_PREF_SIZE);
     button.setOnAction(e -> action.run());
     return button;
+  }
+
+  private ChoiceBox<String> steps() {
+    ChoiceBox<String> steps =
+        new ChoiceBox<>(
+            FXCollections.observableArrayList(
+                Arrays.stream(Step.values()).map(Step::words).toList()));
+    steps.setId("practice-step");
+    steps.setAccessibleText("How far a step goes");
+    steps.setValue(desk.step().get().words());
+    steps
+        .getSelectionModel()
+        .selectedIndexProperty()
+        .addListener((o, was, is) -> desk.step().set(Step.values()[is.intValue()]));
+    return steps;
   }
 
   private void offerPrices() {
@@ -184,21 +202,8 @@ public final class PracticePart extends ScrollPane implements SymbolPart {
     desk.close(symbol);
   }
 
-  /** A day that one does not choose, so that one does not know what comes. */
-  private void anotherDay() {
-    LocalDate today = workspace.day();
-    long moment = workspace.now();
-    days.ask(
-        progress ->
-            workspace.past().openDates().stream().filter(date -> !date.equals(today)).toList(),
-        others -> {
-          if (others.isEmpty()) {
-            told.setText("There is no other day in this folder.");
-          } else {
-            LocalDate other = others.get(new Random().nextInt(others.size()));
-            workspace.open(new OtherDay(other, moment, ""));
-          }
-        });
+  private void anotherDay(boolean blind) {
+    desk.anotherDay(blind, () -> told.setText("There is no other day in this folder."));
   }
 
   @Override

@@ -571,6 +571,6 @@ public final class ResearchStage extends BorderPane implements DayStage {
   }
 
   private void open(ResearchCase one) {
-    workspace.open(new OtherDay(one.date(), one.at(), one.symbol()));
+    workspace.open(OtherDay.of(one.date(), one.at(), one.symbol()));
   }
 }

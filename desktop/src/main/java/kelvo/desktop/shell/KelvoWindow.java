@@ -57,6 +57,9 @@ public final class KelvoWindow extends Application {
 
   private final WorkBeside beside = new WorkBeside();
 
+  /** Whether the day that is read is to be covered. */
+  private boolean blind;
+
   /** The symbol in focus when the day is read again; null for a day opened anew. */
   private @Nullable String again;
 
@@ -216,7 +219,14 @@ public final class KelvoWindow extends Application {
         stage.setY(layout.look().y());
       }
       Path folder = day.scanFolder().root();
-      window.windows().keepIn(folder, sets);
+      if (blind) {
+        // Windows of their own would tell what it is.
+        window.goBlind();
+        window.windows().forget();
+      } else {
+        window.windows().keepIn(folder, sets);
+      }
+      blind = false;
       opened.onClose(window.windows()::close);
       if (day.isWritable()) {
         opened.onClose(() -> window.layoutNow().keepIn(folder));
@@ -288,6 +298,7 @@ public final class KelvoWindow extends Application {
   private void open(Stage stage, OpenRequest request, Workspace opened, OtherDay other) {
     Path folder = opened.folder();
     again = other.symbol().isEmpty() ? null : other.symbol();
+    blind = other.blind();
     OpenRequest.Load load =
         new OpenRequest.Load() {
           @Override
@@ -297,7 +308,7 @@ public final class KelvoWindow extends Application {
 
           @Override
           public String words() {
-            return "the session of " + other.date();
+            return other.blind() ? "another session" : "the session of " + other.date();
           }
         };
     leave(stage, opened, () -> read(stage, request.of(load).at(other.moment())));

@@ -23,12 +23,15 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import kelvo.desktop.alert.AlertBell;
 import kelvo.desktop.focus.FocusSide;
+import kelvo.desktop.practice.BlindDay;
 import kelvo.desktop.setting.SettingsPage;
 import kelvo.desktop.windows.PartWindows;
 import kelvo.desktop.workspace.DayStage;
 import kelvo.desktop.workspace.PartKind;
 import kelvo.desktop.workspace.StageKind;
+import kelvo.desktop.workspace.StepKeys;
 import kelvo.desktop.workspace.Workspace;
+import org.jspecify.annotations.Nullable;
 import org.kordamp.ikonli.javafx.FontIcon;
 
 /**
@@ -51,6 +54,8 @@ public final class MainWindow extends BorderPane {
   private final Finder finder;
   private final SettingsPage settings;
   private final KeysPane keysPane = new KeysPane();
+  private final StackPane all = new StackPane();
+  private @Nullable BlindDay blindDay;
   private DayStage shown;
   private boolean commandKey;
 
@@ -120,11 +125,26 @@ public final class MainWindow extends BorderPane {
     StackPane.setMargin(finder, new Insets(OVERLAY_TOP, 0, 0, 0));
     StackPane.setAlignment(finder, Pos.TOP_CENTER);
     StackPane.setMargin(settings, new Insets(OVERLAY_TOP, 0, OVERLAY_BOTTOM, 0));
-    Scene scene = new Scene(new StackPane(this, finder, settings, keysPane), width, height);
+    all.getChildren().setAll(this, finder, settings, keysPane);
+    Scene scene = new Scene(all, width, height);
     takeKeys(scene);
     sceneProperty().addListener((o, was, is) -> style());
     style();
     return scene;
+  }
+
+  /** Covers the day, so that it is traded on paper without knowing what it is. */
+  public void goBlind() {
+    BlindDay cover =
+        new BlindDay(
+            workspace,
+            () -> {
+              all.getChildren().remove(blindDay);
+              blindDay = null;
+              shownStage().node().requestFocus();
+            });
+    blindDay = cover;
+    all.getChildren().add(cover);
   }
 
   private void style() {
@@ -199,6 +219,13 @@ public final class MainWindow extends BorderPane {
 
   private void key(KeyEvent event, Scene scene) {
     commandKey = false;
+    BlindDay blind = blindDay;
+    if (blind != null) {
+      blind.key(event);
+      commandKey = true;
+      event.consume();
+      return;
+    }
     if (keysPane.isVisible()) {
       keysPane.close();
       commandKey = true;
@@ -212,6 +239,10 @@ public final class MainWindow extends BorderPane {
     if (event.isShortcutDown()) {
       if (event.getCode() == KeyCode.Z) {
         workspace.undo();
+        event.consume();
+      } else if (event.getCode() == KeyCode.O) {
+        getScene().getWindow().requestFocus();
+        top.offerSessions();
         event.consume();
       } else if (event.getCode() == KeyCode.COMMA) {
         settings.open();
@@ -268,12 +299,23 @@ public final class MainWindow extends BorderPane {
       top.togglePlay();
       return true;
     }
+    if (StepKeys.way(event) != 0) {
+      return step(StepKeys.way(event));
+    }
     if (event.getCode() == KeyCode.O) {
       getScene().getWindow().requestFocus();
       focus.offerWindows();
       return true;
     }
     return false;
+  }
+
+  private boolean step(int way) {
+    if (!workspace.practice().isOffered()) {
+      return false;
+    }
+    workspace.practice().go(way);
+    return true;
   }
 
   /** Starts playing at so many times the speed of the day. */

@@ -40,6 +40,7 @@ final class TopBar extends HBox {
   private final ToggleButton play = new ToggleButton("Play");
   private final Button faster = new Button("60x");
   private final Followed<MarketBreadth> followed;
+  private final SessionCalendar sessions;
   private @Nullable MarketBreadth breadth;
   private int speed = 2;
   private long warnedOf = NOBODY_WARNED;
@@ -47,6 +48,7 @@ final class TopBar extends HBox {
   TopBar(Workspace workspace) {
     super(12);
     this.workspace = workspace;
+    sessions = new SessionCalendar(workspace);
     getStyleClass().add("rail");
     setMinHeight(72);
     setMaxHeight(72);
@@ -83,6 +85,10 @@ final class TopBar extends HBox {
     box.setMinWidth(DATE_WIDTH);
     box.setMaxWidth(DATE_WIDTH);
     box.setAlignment(Pos.CENTER_LEFT);
+    date.setId("session-date");
+    date.setTooltip(new Tooltip("The calendar of sessions (Ctrl+O)"));
+    date.setOnMouseClicked(e -> offerSessions());
+    kind.setOnMouseClicked(e -> offerSessions());
     return box;
   }
 
@@ -130,6 +136,11 @@ final class TopBar extends HBox {
     if (shown != null) {
       BreadthParts.show(this, workspace, shown);
     }
+  }
+
+  /** Offers the sessions of the folder, to open one. */
+  void offerSessions() {
+    sessions.show(this);
   }
 
   /** Plays or pauses. */

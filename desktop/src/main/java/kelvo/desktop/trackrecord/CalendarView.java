@@ -21,7 +21,7 @@ import kelvo.trackrecord.CalendarDay;
 import org.jspecify.annotations.Nullable;
 
 /** Weeks as rows, the newest at the top: what each day brought, and which can be opened. */
-final class CalendarView extends Painted {
+public final class CalendarView extends Painted {
   private static final int WEEKDAYS = 5;
   private static final double MONTH = 34;
   private static final double HEAD = 34;
@@ -41,7 +41,7 @@ final class CalendarView extends Painted {
    * @param onChoose takes a date that is clicked
    * @param onOpen takes a date that is clicked twice
    */
-  CalendarView(
+  public CalendarView(
       ObservableValue<Theme> theme,
       LocalDate today,
       Consumer<LocalDate> onChoose,
@@ -70,7 +70,8 @@ final class CalendarView extends Painted {
         });
   }
 
-  void show(List<CalendarDay> all) {
+  /** Shows other days, in order of their dates. */
+  public void show(List<CalendarDay> all) {
     days.clear();
     all.forEach(day -> days.put(day.date(), day));
     newest = all.isEmpty() ? today : all.getLast().date();
@@ -78,7 +79,8 @@ final class CalendarView extends Painted {
     repaint();
   }
 
-  void choose(LocalDate date) {
+  /** Marks a date. */
+  public void choose(LocalDate date) {
     chosen = date;
     repaint();
   }
@@ -102,6 +104,15 @@ final class CalendarView extends Painted {
   private String words(MouseEvent event) {
     LocalDate date = at(event.getX(), event.getY());
     CalendarDay day = date == null ? null : days.get(date);
+    return day == null
+        ? ""
+        : words(day.date())
+            + (day.canOpen() && !day.date().equals(today) ? "\nA second click opens it." : "");
+  }
+
+  /** What is known of a date, in a sentence; empty when nothing is. */
+  public String words(LocalDate date) {
+    CalendarDay day = days.get(date);
     if (day == null) {
       return "";
     }
@@ -110,9 +121,12 @@ final class CalendarView extends Painted {
         + (day.trades() == 0
             ? "no closed trades"
             : day.trades() + " closed trades, " + Numbers.money(day.net().doubleValue()))
-        + (day.recorded() ? ", recorded" : ", not recorded, so it cannot be opened")
-        + (day.reviewed() ? ", reviewed" : "")
-        + (day.recorded() && !day.date().equals(today) ? "\nA second click opens it." : "");
+        + switch (day.known()) {
+          case PRINTS -> ", every print recorded";
+          case BARS -> ", minute bars only";
+          case NOTHING -> ", not recorded, so it cannot be opened";
+        }
+        + (day.reviewed() ? ", reviewed." : ".");
   }
 
   @Override
@@ -173,7 +187,7 @@ final class CalendarView extends Painted {
       g.setTextAlign(TextAlignment.RIGHT);
       String net =
           day.trades() == 0
-              ? day.recorded() ? "·" : ""
+              ? day.known().words()
               : Numbers.whole(Math.round(day.net().doubleValue()));
       g.fillText(net, x + width - 4, y + height - 9, width - 8);
       if (day.reviewed()) {

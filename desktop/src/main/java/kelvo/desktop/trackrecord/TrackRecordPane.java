@@ -1,6 +1,5 @@
 package kelvo.desktop.trackrecord;
 
-import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -214,15 +213,9 @@ public final class TrackRecordPane extends BorderPane {
   }
 
   private void calendar(List<CalendarDay> all) {
-    days =
-        all.stream().map(day -> day.date().isAfter(workspace.day()) ? unknown(day) : day).toList();
+    days = CalendarDay.seenOn(workspace.day(), all);
     calendar.show(days);
     review();
-  }
-
-  /** Of a later session nothing is told but that it can be opened. */
-  private static CalendarDay unknown(CalendarDay day) {
-    return new CalendarDay(day.date(), day.recorded(), 0, BigDecimal.ZERO, false);
   }
 
   private void choose(LocalDate wanted) {
@@ -237,9 +230,9 @@ public final class TrackRecordPane extends BorderPane {
 
   /** Opens a session at the same time of day. */
   private void open(LocalDate wanted) {
-    boolean recorded = days.stream().anyMatch(day -> day.date().equals(wanted) && day.recorded());
-    if (recorded && !wanted.equals(workspace.day())) {
-      workspace.open(new OtherDay(wanted, workspace.now(), workspace.focus().get()));
+    boolean there = days.stream().anyMatch(day -> day.date().equals(wanted) && day.canOpen());
+    if (there && !wanted.equals(workspace.day())) {
+      workspace.open(OtherDay.of(wanted, workspace.now(), workspace.focus().get()));
     }
   }
 
@@ -251,7 +244,7 @@ public final class TrackRecordPane extends BorderPane {
       onTradeOfToday.accept(trade);
     } else {
       workspace.open(
-          new OtherDay(
+          OtherDay.of(
               trade.context().date(),
               Math.max(DayTime.FIRST, trade.trade().exitAt()),
               trade.trade().symbol()));

@@ -1,12 +1,18 @@
 package kelvo.desktop.workspace;
 
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Random;
 import javafx.beans.property.BooleanProperty;
+import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleBooleanProperty;
+import javafx.beans.property.SimpleObjectProperty;
 import kelvo.data.ledger.Ledger;
+import kelvo.job.LatestAnswer;
+import kelvo.player.Step;
 import kelvo.practice.Instruction;
 import kelvo.practice.PaperAccount;
 import kelvo.practice.PaperBroker;
@@ -31,6 +37,9 @@ public final class PracticeDesk {
   private final ReadOnlyObjectWrapper<PaperAccount> account =
       new ReadOnlyObjectWrapper<>(PaperAccount.EMPTY);
   private final BooleanProperty shown = new SimpleBooleanProperty();
+  private final BooleanProperty blind = new SimpleBooleanProperty();
+  private final LatestAnswer otherDays;
+  private final ObjectProperty<Step> step = new SimpleObjectProperty<>(Step.MINUTE);
 
   /** The player's thread reads them too. */
   private volatile List<Instruction> instructions;
@@ -43,6 +52,7 @@ public final class PracticeDesk {
     this.workspace = workspace;
     this.trader = trader;
     ledger = day.ledger();
+    otherDays = workspace.latestAnswer("looking for another day");
     instructions = day.practice().instructions();
     fillsKept = day.practice().fills().size();
     shown.addListener((o, was, is) -> trader.practise(is ? account.get().fills() : null));
@@ -68,6 +78,58 @@ public final class PracticeDesk {
   /** Whether trades on paper are shown and reviewed in place of the real ones. */
   public BooleanProperty shown() {
     return shown;
+  }
+
+  /** Whether the window must not tell what day it is and what is traded. */
+  public BooleanProperty blind() {
+    return blind;
+  }
+
+  /**
+   * Opens another day at the time shown, one that nobody chooses, so that nobody knows what comes.
+   *
+   * @param blindly whether neither date nor symbol is to be told
+   * @param none runs when there is no other
+   */
+  public void anotherDay(boolean blindly, Runnable none) {
+    LocalDate today = workspace.day();
+    long moment = workspace.now();
+    otherDays.ask(
+        progress ->
+            workspace.past().openDates().stream().filter(date -> !date.equals(today)).toList(),
+        others -> {
+          if (others.isEmpty()) {
+            none.run();
+          } else {
+            LocalDate other = others.get(new Random().nextInt(others.size()));
+            workspace.open(new OtherDay(other, moment, "", blindly));
+          }
+        });
+  }
+
+  /** By what one goes on through the day. */
+  public ObjectProperty<Step> step() {
+    return step;
+  }
+
+  /**
+   * Goes to the next step of the day, or to the one before.
+   *
+   * @param way 1 or -1
+   */
+  public void go(int way) {
+    Step by = step.get();
+    String symbol = workspace.focus().get();
+    long now = workspace.now();
+    workspace.play(0);
+    workspace.ask(
+        run -> by.from(run, symbol, now, way),
+        moment -> {
+          workspace.seek(moment);
+          if (moment == now) {
+            workspace.action().set("There is no further " + by.words());
+          }
+        });
   }
 
   private void take(PaperAccount now) {

@@ -146,7 +146,7 @@ class KelvoWindowTest {
     open(dated(DATE));
     until(this::showsTheDay);
     WaitForAsyncUtils.waitForAsyncFx(
-        5_000, () -> window.opened().open(new OtherDay(earlier, DayTime.of(11, 5), "TIDARC")));
+        5_000, () -> window.opened().open(OtherDay.of(earlier, DayTime.of(11, 5), "TIDARC")));
 
     until(() -> window.opened() != null && window.opened().day().equals(earlier));
     until(() -> window.opened().now() == DayTime.of(11, 5));
