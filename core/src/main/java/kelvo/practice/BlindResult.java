@@ -1,6 +1,5 @@
 package kelvo.practice;
 
-import java.math.BigDecimal;
 import java.util.List;
 import java.util.Locale;
 import kelvo.tape.Price;
@@ -13,27 +12,50 @@ import kelvo.trade.Fill;
  * @param made what was won so far and what is held at the last price, before fees, as a part of
  *     {@link #DOLLARS}
  * @param traded whether anything was filled
+ * @param entry the mean price of what is held, dollars; NaN when nothing is
+ * @param stop where it is given back, dollars; NaN without a stop
  */
-public record BlindResult(int position, double made, boolean traded) {
+public record BlindResult(int position, double made, boolean traded, double entry, double stop) {
   /** What each order buys or sells. */
   public static final double DOLLARS = 10_000;
 
   /**
-   * The result of fills of one symbol.
+   * The result in one symbol.
    *
    * @param last the last price, {@link Price} units; of no account when nothing is held
    */
-  public static BlindResult of(List<Fill> fills, long last) {
-    BigDecimal cash = BigDecimal.ZERO;
+  public static BlindResult of(PaperAccount account, String symbol, long last) {
+    List<Fill> fills =
+        account.fills().stream().filter(fill -> fill.symbol().equals(symbol)).toList();
+    double cash = 0;
     long held = 0;
+    double mean = 0;
     for (Fill fill : fills) {
-      BigDecimal paid = fill.price().multiply(fill.quantity());
-      cash = fill.side().sign() > 0 ? cash.subtract(paid) : cash.add(paid);
-      held += fill.side().sign() * fill.quantity().longValueExact();
+      double price = fill.price().doubleValue();
+      long shares = fill.side().sign() * fill.quantity().longValueExact();
+      long then = held + shares;
+      cash -= shares * price;
+      if (held == 0 || Long.signum(then) == -Long.signum(held)) {
+        mean = price;
+      } else if (Math.abs(then) > Math.abs(held)) {
+        mean = (mean * held + price * shares) / then;
+      }
+      held = then;
     }
-    double worth = held == 0 ? 0 : held * Price.dollars(last);
+    double stop =
+        account.working().stream()
+            .filter(order -> order.symbol().equals(symbol))
+            .map(PaperBroker.Working::terms)
+            .filter(Terms.Stop.class::isInstance)
+            .mapToDouble(terms -> Price.dollars(((Terms.Stop) terms).price()))
+            .findFirst()
+            .orElse(Double.NaN);
     return new BlindResult(
-        Long.signum(held), (cash.doubleValue() + worth) / DOLLARS, !fills.isEmpty());
+        Long.signum(held),
+        (cash + (held == 0 ? 0 : held * Price.dollars(last))) / DOLLARS,
+        !fills.isEmpty(),
+        held == 0 ? Double.NaN : mean,
+        stop);
   }
 
   /** How many shares an order is of, at least one. */

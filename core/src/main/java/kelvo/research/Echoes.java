@@ -53,16 +53,14 @@ public record Echoes(String scan, String symbol, Held until, Part own, Part all)
 
   /** In one line. */
   public String words() {
-    return "First hits of "
-        + scan
-        + " in earlier sessions, "
-        + "held until "
+    return scan
+        + " before, until "
         + until.phrase()
         + ": "
         + symbol
         + " "
         + own.words()
-        + "; all symbols "
+        + "; all "
         + all.words();
   }
 }

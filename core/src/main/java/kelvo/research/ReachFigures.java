@@ -50,19 +50,18 @@ public record ReachFigures(
       case GAIN -> "+" + reach.words() + " first";
       case LOSS -> "-" + reach.words() + " first";
       case TOGETHER -> "both in one minute";
-      case NEITHER -> "neither that day";
+      case NEITHER -> "neither";
     };
   }
 
-  /** How often and how soon, in words such as "85 of 212, reached after 12 min". */
+  /** How often and how soon, in words such as "85, after 12 min". */
   public String words(TimeTo.First first) {
-    int all = cases.values().stream().mapToInt(List::size).sum();
-    String count = of(first).size() + " of " + all;
-    return switch (first) {
-      case GAIN -> count + median(toGain);
-      case LOSS -> count + median(toLoss);
-      case TOGETHER, NEITHER -> count;
-    };
+    return of(first).size()
+        + switch (first) {
+          case GAIN -> median(toGain);
+          case LOSS -> median(toLoss);
+          case TOGETHER, NEITHER -> "";
+        };
   }
 
   private static String median(double time) {
@@ -70,7 +69,7 @@ public record ReachFigures(
       return "";
     }
     long minutes = Math.round(time / DayTime.MINUTE);
-    return ", reached after " + (minutes == 0 ? "under a minute" : minutes + " min");
+    return ", after " + (minutes == 0 ? "under a minute" : minutes + " min");
   }
 
   /** The cases of which this came first. */

@@ -7,16 +7,46 @@ import java.util.List;
 import kelvo.history.MinuteBar;
 import kelvo.tape.Price;
 import kelvo.time.DayTime;
+import kelvo.trade.Fill;
 import kelvo.trade.TestFills;
 import org.junit.jupiter.api.Test;
 
 class BlindResultTest {
   private static final long TEN = 10 * Price.DOLLAR;
 
+  private static BlindResult result(List<Fill> fills, long last) {
+    return BlindResult.of(
+        new PaperAccount(
+            fills,
+            List.of(
+                new PaperBroker.Working(1, "BBBBBB", -1, 5, new Terms.Stop(1), true),
+                new PaperBroker.Working(2, "AAAAAA", -1, 1_000, new Terms.Stop(98_000), true)),
+            List.of()),
+        "AAAAAA",
+        last);
+  }
+
+  @Test
+  void theEntryIsTheMeanOfWhatIsHeld() {
+    List<Fill> fills =
+        List.of(
+            TestFills.fill("09:31 AAAAAA buy 100 9"),
+            TestFills.fill("09:32 AAAAAA sell 200 9.50"),
+            TestFills.fill("09:33 AAAAAA sell 100 10"),
+            TestFills.fill("09:34 AAAAAA buy 50 9"),
+            TestFills.fill("09:35 BBBBBB buy 50 1"));
+
+    BlindResult result = result(fills, TEN);
+
+    // Sold short 100 at 9.50 and 100 at 10; what is bought back changes no mean.
+    assertThat(result.position()).isEqualTo(-1);
+    assertThat(result.entry()).isCloseTo(9.75, within(1e-9));
+    assertThat(result.stop()).isEqualTo(9.8);
+  }
+
   @Test
   void whatIsHeldCountsAtTheLastPrice() {
-    BlindResult result =
-        BlindResult.of(List.of(TestFills.fill("09:45 AAAAAA buy 1000 10")), 101_000);
+    BlindResult result = result(List.of(TestFills.fill("09:45 AAAAAA buy 1000 10")), 101_000);
 
     assertThat(result.position()).isEqualTo(1);
     assertThat(result.made()).isCloseTo(0.01, within(1e-12));
@@ -26,7 +56,7 @@ class BlindResultTest {
   @Test
   void whatWasSoldShortWinsWhatItFalls() {
     BlindResult result =
-        BlindResult.of(
+        result(
             List.of(
                 TestFills.fill("09:45 AAAAAA sell 1000 10"),
                 TestFills.fill("09:45 AAAAAA buy 1000 9.8")),
@@ -37,7 +67,7 @@ class BlindResultTest {
 
   @Test
   void withoutAFillNothingIsSaidOfAResult() {
-    assertThat(BlindResult.of(List.of(), TEN).words()).isEqualTo("Nothing is held.");
+    assertThat(result(List.of(), TEN).words()).isEqualTo("Nothing is held.");
   }
 
   @Test

@@ -21,8 +21,7 @@ class EchoesTest {
 
     assertThat(Echoes.of("Risers", "SYM1", cases, Held.HALF_HOUR).words())
         .isEqualTo(
-            "First hits of Risers in earlier sessions, held until 30 min later: SYM1 1 of 2 rose, +1.0%;"
-                + " all symbols 1 of 3 rose, -1.0%");
+            "Risers before, until 30 min later: SYM1 1 of 2 rose, +1.0%; all 1 of 3 rose, -1.0%");
   }
 
   @Test
@@ -30,8 +29,7 @@ class EchoesTest {
     List<ResearchCase> cases = List.of(InventedCases.one(DATE, 1, 0.03, Map.of()));
 
     assertThat(Echoes.of("Risers", "SYM9", cases, Held.CLOSE).words())
-        .endsWith("held until the close: SYM9 none; all symbols 1 of 1 rose, +3.0%");
-    assertThat(Echoes.of("Risers", "SYM9", List.of(), Held.CLOSE).words())
-        .endsWith("all symbols none");
+        .endsWith("until the close: SYM9 none; all 1 of 1 rose, +3.0%");
+    assertThat(Echoes.of("Risers", "SYM9", List.of(), Held.CLOSE).words()).endsWith("all none");
   }
 }

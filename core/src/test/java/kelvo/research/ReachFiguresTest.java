@@ -53,12 +53,12 @@ class ReachFiguresTest {
     assertThat(figures.toGain()).isEqualTo(4.5 * DayTime.MINUTE);
     assertThat(figures.toLoss()).isEqualTo(4.0 * DayTime.MINUTE);
     assertThat(figures.name(TimeTo.First.LOSS) + ": " + figures.words(TimeTo.First.LOSS))
-        .isEqualTo("-5% first: 1 of 5, reached after 4 min");
-    assertThat(figures.words(TimeTo.First.NEITHER)).isEqualTo("1 of 5");
+        .isEqualTo("-5% first: 1, after 4 min");
+    assertThat(figures.words(TimeTo.First.NEITHER)).isEqualTo("1");
   }
 
   @Test
   void withoutCasesThereIsNoMedian() {
-    assertThat(ReachFigures.of(List.of(), Reach.TWO).words(TimeTo.First.GAIN)).isEqualTo("0 of 0");
+    assertThat(ReachFigures.of(List.of(), Reach.TWO).words(TimeTo.First.GAIN)).isEqualTo("0");
   }
 }

@@ -62,7 +62,7 @@ class EchoLineTest {
     until(() -> opened.shown().isThere());
     Hit hit = aHit(robot);
     robot.interact(() -> opened.workspace.focus().set(hit.symbol()));
-    until(() -> line(robot).equals("of " + hit.scan() + " are not asked for"));
+    until(() -> line(robot).equals("tells how earlier hits of " + hit.scan() + " went"));
 
     robot.clickOn("Echoes");
 

@@ -3,7 +3,6 @@ package kelvo.desktop.practice;
 import java.util.Locale;
 import java.util.Optional;
 import javafx.beans.value.ChangeListener;
-import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -18,7 +17,6 @@ import kelvo.desktop.workspace.StepKeys;
 import kelvo.desktop.workspace.Workspace;
 import kelvo.practice.BlindBars;
 import kelvo.practice.BlindResult;
-import kelvo.practice.PaperAccount;
 import kelvo.practice.PaperOrder;
 import kelvo.practice.Terms;
 import kelvo.setting.SettingCatalogue;
@@ -84,6 +82,7 @@ public final class BlindDay extends BorderPane {
     title.getStyleClass().add("faded");
     HBox head = new HBox(16, clock, title, standing);
     head.setAlignment(Pos.CENTER_LEFT);
+    head.getStyleClass().add("part");
     HBox keys =
         new HBox(
             6,
@@ -96,8 +95,7 @@ public final class BlindDay extends BorderPane {
             SmallButton.of("End and tell (Escape)", "What it was", this::end));
     keys.setAlignment(Pos.CENTER_LEFT);
     VBox foot = new VBox(8, told, keys);
-    foot.setPadding(new Insets(8, 0, 0, 0));
-    setPadding(new Insets(16));
+    foot.getStyleClass().add("part");
     setTop(head);
     setCenter(chart);
     setBottom(foot);
@@ -141,17 +139,16 @@ public final class BlindDay extends BorderPane {
   }
 
   private BlindResult result() {
-    PaperAccount account = desk.account().get();
     MinutesView.DayOfMinutes day = seen;
-    return BlindResult.of(
-        account.fills().stream().filter(fill -> fill.symbol().equals(symbol)).toList(),
-        day == null ? Price.NONE : day.price());
+    return BlindResult.of(desk.account().get(), symbol, day == null ? Price.NONE : day.price());
   }
 
   private void tell() {
     clock.setText(DayTime.seconds(workspace.now()));
     play.setText(workspace.speed().get() > 0 ? "Pause (P)" : "Play (P)");
-    standing.setText(seen == null ? "" : result().words());
+    BlindResult result = result();
+    standing.setText(seen == null ? "" : result.words());
+    chart.mark(result.entry(), result.stop());
     told.setText(
         seen == null
             ? "Looking for a symbol that moves."
@@ -166,6 +163,11 @@ public final class BlindDay extends BorderPane {
   private void send(int way) {
     MinutesView.DayOfMinutes day = seen;
     if (day == null || day.price() == Price.NONE) {
+      return;
+    }
+    if (result().position() == -way) {
+      // The stop and the target of what is held go with it.
+      giveBack();
       return;
     }
     PaperOrder.Exits exits = BlindResult.exits(day.price(), way, stop, target);

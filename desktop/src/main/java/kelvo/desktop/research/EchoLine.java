@@ -64,7 +64,10 @@ public final class EchoLine extends HBox {
     line.getStyleClass().add("small");
     line.setMinWidth(0);
     line.setMaxWidth(Double.MAX_VALUE);
-    line.setTooltip(new Tooltip("A click opens the cases on the Research stage"));
+    line.setTooltip(
+        new Tooltip(
+            "Who bought at the print after the first hits of earlier sessions, costs taken off; a click"
+                + " opens the cases on the Research stage"));
     line.setOnMouseClicked(e -> open());
     HBox.setHgrow(line, Priority.ALWAYS);
     getChildren().addAll(wanted, line);
@@ -96,7 +99,7 @@ public final class EchoLine extends HBox {
 
   private void refresh() {
     if (!wanted.isSelected() || scan.isEmpty()) {
-      line.setText(scan.isEmpty() ? "" : "of " + scan + " are not asked for");
+      line.setText(scan.isEmpty() ? "" : "tells how earlier hits of " + scan + " went");
       return;
     }
     question()

@@ -169,7 +169,7 @@ public final class ResearchStage extends BorderPane implements DayStage {
         new SplitPane(cut(leftCut, Cut.FLOAT, leftCells), cut(rightCut, Cut.WEEKDAY, rightCells));
     SplitPane lower = new SplitPane(cells, table);
     lower.setOrientation(Orientation.VERTICAL);
-    lower.setDividerPositions(0.36);
+    lower.setDividerPositions(0.4);
     asking = new VBox(sentence, figures, said, distributions);
     answered = lower;
     showQuestion();

@@ -28,7 +28,7 @@ import org.jspecify.annotations.Nullable;
  */
 final class SessionCalendar {
   private static final double WIDTH = 400;
-  private static final double HEIGHT = 330;
+  private static final double HEIGHT = 338;
 
   private final Workspace workspace;
   private final LatestAnswer answers;
