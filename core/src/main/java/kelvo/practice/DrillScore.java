@@ -20,9 +20,18 @@ import kelvo.time.DayTime;
  * @param stopped whether the stop was reached
  * @param byScan what the question's own way made by then without a stop; NaN when it cannot be
  *     known
+ * @param exitAt when one was out, {@link DayTime}: of a minute its end; the entry's moment for who
+ *     stayed out
+ * @param exit dollars; NaN who stayed out
  */
 public record DrillScore(
-    DrillCall call, double result, double multiple, boolean stopped, double byScan) {
+    DrillCall call,
+    double result,
+    double multiple,
+    boolean stopped,
+    double byScan,
+    long exitAt,
+    double exit) {
   /**
    * Scores a call.
    *
@@ -40,11 +49,12 @@ public record DrillScore(
       double stop) {
     double byScan = one.result(until.isWithinSession() ? until : Held.CLOSE);
     if (call == DrillCall.NO) {
-      return new DrillScore(call, 0, 0, false, byScan);
+      return new DrillScore(call, 0, 0, false, byScan, one.enteredAt(), Double.NaN);
     }
     long end = until.isWithinSession() ? until.end(one.enteredAt(), close) : close;
     double limit = stopPrice(one, call, stop);
     double exit = one.entry();
+    long exitAt = one.enteredAt();
     boolean stopped = false;
     for (MinuteBar bar : bars) {
       if (bar.start() + DayTime.MINUTE <= one.enteredAt() || bar.start() >= end || stopped) {
@@ -52,11 +62,12 @@ public record DrillScore(
       }
       double against = Price.dollars(call.way() > 0 ? bar.low() : bar.high());
       stopped = call.way() * (against - limit) <= 0;
+      exitAt = bar.start() + DayTime.MINUTE;
       double open = Price.dollars(bar.open());
       exit = !stopped ? Price.dollars(bar.close()) : call.way() * (open - limit) < 0 ? open : limit;
     }
     double result = call.way() * (exit / one.entry() - 1) - question.costs().part(one.entry());
-    return new DrillScore(call, result, result / stop, stopped, byScan);
+    return new DrillScore(call, result, result / stop, stopped, byScan, exitAt, exit);
   }
 
   /**

@@ -146,9 +146,9 @@ class DrillScoreTest {
   void meansLeaveOutWhoStayedOutOfTheStopsOnly() {
     List<DrillScore> scores =
         List.of(
-            new DrillScore(DrillCall.LONG, 0.04, 2, false, 0.01),
-            new DrillScore(DrillCall.NO, 0, 0, false, Double.NaN),
-            new DrillScore(DrillCall.SHORT, -0.01, -1, true, 0.03));
+            new DrillScore(DrillCall.LONG, 0.04, 2, false, 0.01, 0, 10),
+            new DrillScore(DrillCall.NO, 0, 0, false, Double.NaN, 0, Double.NaN),
+            new DrillScore(DrillCall.SHORT, -0.01, -1, true, 0.03, 0, 10));
 
     assertThat(DrillScore.meanResult(scores)).isCloseTo(0.01, EXACT);
     assertThat(DrillScore.meanMultiple(scores)).isCloseTo(0.5, EXACT);

@@ -249,7 +249,9 @@ class ResearchStageTest {
       robot.type(KeyCode.ENTER);
     }
     until(() -> text(robot, "#drill-place").equals("All " + count + " are called"));
-    assertThat(told(robot)).contains("times the stop where you were in");
+    assertThat(told(robot))
+        .contains("times the stop where you were in")
+        .contains("In all " + count + " calls so far");
 
     robot.type(KeyCode.J, KeyCode.ENTER);
     until(() -> asked.get() != null);

@@ -22,6 +22,7 @@ import kelvo.journal.Remark;
 import kelvo.journal.RuleKept;
 import kelvo.level.Level;
 import kelvo.practice.Instruction;
+import kelvo.practice.KeptCall;
 import kelvo.practice.PracticeDay;
 import kelvo.scan.Scan;
 import kelvo.trade.Fill;
@@ -370,6 +371,11 @@ public final class Ledger implements AutoCloseable {
   /** Keeps the fills on paper of a session in place of those before, apart from the real ones. */
   public void setPracticeFills(LocalDate day, List<Fill> fills) {
     add(handle -> PracticeRows.write(handle, day.toString(), fills));
+  }
+
+  /** Keeps a call of a drill. */
+  public void addDrillCall(KeptCall call) {
+    add(handle -> DrillRows.write(handle, call));
   }
 
   /** What was done on paper in a session, as saved. */

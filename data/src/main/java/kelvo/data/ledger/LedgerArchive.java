@@ -89,6 +89,23 @@ public final class LedgerArchive {
     tables.put(
         "practice_fill",
         List.of("day", "place", "at", "symbol", "side", "quantity", "price", "order_id"));
+    tables.put(
+        "drill_call",
+        List.of(
+            "id",
+            "day",
+            "symbol",
+            "at",
+            "entered_at",
+            "entry",
+            "call",
+            "stop",
+            "exit_at",
+            "exit_price",
+            "result",
+            "multiple",
+            "stopped",
+            "by_scan"));
     tables.put("scan_version", List.of("version", "scan", "json", "first_day"));
     return tables;
   }

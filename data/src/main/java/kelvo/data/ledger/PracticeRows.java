@@ -157,6 +157,7 @@ final class PracticeRows {
         handle
             .select("select * from practice_fill where day = ? order by place", day)
             .map(FILL)
-            .list());
+            .list(),
+        DrillRows.all(handle));
   }
 }

@@ -160,6 +160,6 @@ class KeptHitsTest {
                   Map.of(),
                   Map.of()));
     }
-    assertThat(folder.resolve("ledger.sqlite.before-7")).exists();
+    assertThat(folder.resolve("ledger.sqlite.before-8")).exists();
   }
 }

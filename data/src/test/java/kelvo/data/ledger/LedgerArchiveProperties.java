@@ -29,7 +29,10 @@ import kelvo.journal.RuleKept;
 import kelvo.journal.Subject;
 import kelvo.level.Level;
 import kelvo.level.LevelKind;
+import kelvo.practice.DrillCall;
+import kelvo.practice.DrillScore;
 import kelvo.practice.Instruction;
+import kelvo.practice.KeptCall;
 import kelvo.practice.PaperOrder;
 import kelvo.practice.Terms;
 import kelvo.rule.Vocabulary;
@@ -141,6 +144,16 @@ class LedgerArchiveProperties {
             n.at(), new PaperOrder(1, "TIDARC", -1, 100, new Terms.StopLimit(82_000, 81_900))));
     ledger.addPractice(DAY, 1, new Instruction.Cancel(n.at(), 1));
     ledger.setPracticeFills(DAY, List.of(bought(n.at(), "1")));
+    ledger.addDrillCall(
+        new KeptCall(
+            DAY,
+            "TIDARC",
+            n.at(),
+            n.at() + 1,
+            8.2,
+            0.02,
+            new DrillScore(
+                DrillCall.LONG, n.one(), n.other(), n.one() > 0, Double.NaN, n.at() + 2, 8.3)));
     ledger.add(DAY, SCAN);
     ledger.leaveAt(DAY, n.at());
     ledger.add(DAY, hit(n.at(), text, new double[] {n.one(), Double.NaN, n.other()}));

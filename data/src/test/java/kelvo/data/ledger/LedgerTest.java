@@ -19,7 +19,10 @@ import kelvo.journal.FocusSpan;
 import kelvo.journal.Note;
 import kelvo.level.Level;
 import kelvo.level.LevelKind;
+import kelvo.practice.DrillCall;
+import kelvo.practice.DrillScore;
 import kelvo.practice.Instruction;
+import kelvo.practice.KeptCall;
 import kelvo.practice.PaperBroker;
 import kelvo.practice.PaperOrder;
 import kelvo.practice.PracticeDay;
@@ -33,6 +36,25 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 class LedgerTest {
+  private static final List<KeptCall> CALLS =
+      List.of(
+          new KeptCall(
+              LocalDate.of(2031, 2, 3),
+              "TIDARC",
+              DayTime.of(10, 0),
+              DayTime.of(10, 1),
+              8.305,
+              0.02,
+              new DrillScore(DrillCall.SHORT, -0.021, -1.05, true, 0.1, DayTime.of(10, 9), 8.4711)),
+          new KeptCall(
+              LocalDate.of(2031, 2, 4),
+              "KELPOR",
+              5,
+              6,
+              3,
+              0.005,
+              new DrillScore(DrillCall.NO, 0, 0, false, Double.NaN, 6, Double.NaN)));
+
   static final LocalDate DAY = LocalDate.of(2031, 3, 12);
 
   @TempDir Path folder;
@@ -133,11 +155,13 @@ class LedgerTest {
       }
       ledger.setPracticeFills(DAY, List.of(first));
       ledger.setPracticeFills(DAY, List.of(first, other));
+      CALLS.forEach(ledger::addDrillCall);
     }
     try (Ledger ledger = open()) {
       assertThat(ledger.practice(DAY))
-          .isEqualTo(new PracticeDay(instructions, List.of(first, other)));
-      assertThat(ledger.practice(DAY.plusDays(1))).isEqualTo(PracticeDay.EMPTY);
+          .isEqualTo(new PracticeDay(instructions, List.of(first, other), CALLS));
+      assertThat(ledger.practice(DAY.plusDays(1)))
+          .isEqualTo(new PracticeDay(List.of(), List.of(), CALLS));
       assertThat(ledger.day(DAY).fills()).isEmpty();
       assertThat(ledger.allFills()).isEmpty();
     }

@@ -22,6 +22,7 @@ import kelvo.job.LatestAnswer;
 import kelvo.practice.BlindBars;
 import kelvo.practice.DrillCall;
 import kelvo.practice.DrillScore;
+import kelvo.practice.KeptCall;
 import kelvo.research.Held;
 import kelvo.research.Question;
 import kelvo.research.ResearchCase;
@@ -207,6 +208,11 @@ public final class DrillPane extends BorderPane {
     ResearchCase one = one();
     DrillScore score = DrillScore.of(one, question, until, close, bars, call, stop);
     done.add(new Done(one, stop, score));
+    workspace
+        .practice()
+        .called(
+            new KeptCall(
+                one.date(), one.symbol(), one.at(), one.enteredAt(), one.entry(), stop, score));
     chart.show(BlindBars.of(until(horizon().end(one.enteredAt(), close))), one.at());
     chart.mark(one.entry(), DrillScore.stopPrice(one, call, stop));
     told.setText(words(done.getLast()) + " Enter goes on.");
@@ -259,11 +265,12 @@ public final class DrillPane extends BorderPane {
         String.format(
             Locale.ROOT,
             "You made %s a case in the mean, %+.1f times the stop where you were in; the scan alone"
-                + " made %s. J walks through them, Enter opens one at its moment, Escape goes back to"
+                + " made %s. %s J walks through them, Enter opens one at its moment, Escape goes back to"
                 + " the question.",
             percent(DrillScore.meanResult(scores)),
             DrillScore.meanMultiple(scores),
-            percent(DrillScore.meanByScan(scores))));
+            percent(DrillScore.meanByScan(scores)),
+            workspace.practice().drillWords()));
     calls.rows(done);
     calls.theme(workspace.theme().get());
     setCenter(calls);

@@ -2,6 +2,7 @@ package kelvo.desktop.workspace;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Random;
 import javafx.beans.property.BooleanProperty;
@@ -14,6 +15,7 @@ import kelvo.data.ledger.Ledger;
 import kelvo.job.LatestAnswer;
 import kelvo.player.Step;
 import kelvo.practice.Instruction;
+import kelvo.practice.KeptCall;
 import kelvo.practice.PaperAccount;
 import kelvo.practice.PaperBroker;
 import kelvo.practice.PaperOrder;
@@ -21,6 +23,7 @@ import kelvo.practice.Terms;
 import kelvo.setting.SettingCatalogue;
 import kelvo.setting.Settings;
 import kelvo.time.DayTime;
+import kelvo.trade.Fill;
 import kelvo.view.PaperView;
 import org.jspecify.annotations.Nullable;
 
@@ -47,6 +50,9 @@ public final class PracticeDesk {
   private volatile long latency;
   private int fillsKept;
 
+  /** Those of all drills. */
+  private final List<KeptCall> calls;
+
   PracticeDesk(OpenedDay day, Workspace workspace, TraderDay trader) {
     this.day = day;
     this.workspace = workspace;
@@ -55,7 +61,8 @@ public final class PracticeDesk {
     otherDays = workspace.latestAnswer("looking for another day");
     instructions = day.practice().instructions();
     fillsKept = day.practice().fills().size();
-    shown.addListener((o, was, is) -> trader.practise(is ? account.get().fills() : null));
+    calls = new ArrayList<>(day.practice().calls());
+    shown.addListener((o, was, is) -> trader.practise(is ? fills() : null));
     latency = latency(workspace.settings().now());
     workspace.settings().settings().addListener((o, was, is) -> latency = latency(is));
     workspace.follow(new PaperView(day.session(), () -> latency, () -> instructions), this::take);
@@ -143,8 +150,34 @@ public final class PracticeDesk {
       keepFills(now);
     }
     if (filled && shown.get()) {
-      trader.practise(now.fills());
+      trader.practise(fills());
     }
+  }
+
+  /**
+   * What was filled on paper, and the trades that the drills' calls on this day would have been.
+   */
+  private List<Fill> fills() {
+    List<Fill> fills = new ArrayList<>(account.get().fills());
+    int number = 0;
+    for (KeptCall call : calls) {
+      if (call.date().equals(workspace.day())) {
+        fills.addAll(call.fills(++number));
+      }
+    }
+    fills.sort(Comparator.comparingLong(Fill::at));
+    return fills;
+  }
+
+  /** Keeps a call of a drill. */
+  public void called(KeptCall call) {
+    calls.add(call);
+    ledger.addDrillCall(call);
+  }
+
+  /** What all drills came to, in a sentence; empty before the first. */
+  public String drillWords() {
+    return KeptCall.words(calls);
   }
 
   private void keepFills(PaperAccount now) {
