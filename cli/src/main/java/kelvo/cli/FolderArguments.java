@@ -143,7 +143,12 @@ final class FolderArguments {
   /** Does something with the folder's past sessions, whose ledger is closed afterwards. */
   <T> T past(Function<PastSessions, T> work) {
     try (Ledger ledger = Ledger.readOnly(folder.resolve(OpenedDay.LEDGER))) {
-      return work.apply(new PastSessions(folder, ledger, vocabulary()));
+      PastSessions past = new PastSessions(folder, ledger, vocabulary());
+      T done = work.apply(past);
+      past.faults().stream()
+          .filter(fault -> !data().faultSentences().contains(fault))
+          .forEach(this::tell);
+      return done;
     }
   }
 

@@ -3,17 +3,34 @@ package kelvo.desktop;
 import static kelvo.desktop.OpenedWindow.until;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.LocalDate;
+import java.util.Collections;
 import java.util.List;
+import java.util.Map;
+import java.util.concurrent.atomic.AtomicReference;
+import java.util.stream.Stream;
 import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextInputControl;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import javafx.stage.Stage;
+import kelvo.desktop.practice.DrillPane;
 import kelvo.desktop.workspace.PracticeDesk;
+import kelvo.practice.DrillCall;
+import kelvo.practice.DrillScore;
+import kelvo.practice.KeptCall;
 import kelvo.practice.PaperBroker;
+import kelvo.research.CaseMoment;
+import kelvo.research.CaseTraits;
+import kelvo.research.Held;
+import kelvo.research.Question;
+import kelvo.research.ResearchCase;
 import kelvo.setting.SettingCatalogue;
 import kelvo.time.DayTime;
+import kelvo.trade.Fees;
 import kelvo.trade.Fill;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
@@ -189,8 +206,84 @@ class PracticePartTest {
 
   @Test
   void withoutAnotherDayThatIsSaid(FxRobot robot) {
-    robot.clickOn("Another day at this time");
+    robot.clickOn("Another day");
 
     until(() -> text(robot, "#practice-told").equals("There is no other day in this folder."));
+  }
+
+  @Test
+  void aCallOfADrillOnThisDayIsReviewedWithTheTradesOnPaper(FxRobot robot) {
+    robot.interact(
+        () ->
+            desk()
+                .called(
+                    new KeptCall(
+                        opened.workspace.day(),
+                        SYMBOL,
+                        DayTime.of(9, 35),
+                        DayTime.of(9, 36),
+                        8,
+                        0.02,
+                        new DrillScore(
+                            DrillCall.LONG, 0.05, 2.5, false, 0.01, DayTime.of(9, 39), 8.4))));
+    robot.clickOn("#practice-shown");
+
+    until(
+        () ->
+            opened.workspace.book().get().fillsUntil(OPENING).stream()
+                .anyMatch(
+                    fill -> fill.account().equals("drill 1") && fill.at() == DayTime.of(9, 39)));
+    robot.clickOn("#practice-shown");
+    until(
+        () ->
+            opened.workspace.book().get().fillsUntil(OPENING).stream()
+                .noneMatch(fill -> fill.account().equals("drill 1")));
+  }
+
+  /** The calendar knows no such day, so that its reading throws. */
+  @Test
+  void aCaseOfADrillThatCannotBeReadIsToldAndTheNextOneComes(FxRobot robot) {
+    List<Double> results = Collections.nCopies(Held.values().length, 0.0);
+    List<ResearchCase> cases =
+        Stream.of(LocalDate.MIN, opened.workspace.day())
+            .map(
+                date ->
+                    new ResearchCase(
+                        date,
+                        SYMBOL,
+                        OPENING,
+                        OPENING + 1,
+                        8,
+                        false,
+                        results,
+                        results,
+                        results,
+                        List.of(),
+                        false,
+                        CaseTraits.of(Map.of())))
+            .toList();
+    Question question =
+        new Question(
+            opened.workspace.desk().scans().getFirst(),
+            new CaseMoment.FirstHit(DayTime.FIRST),
+            1,
+            new Question.Costs(Fees.NONE, Question.Costs.USUAL_POSITION));
+    AtomicReference<DrillPane> drill = new AtomicReference<>();
+    robot.interact(
+        () -> drill.set(new DrillPane(opened.workspace, question, Held.CLOSE, cases, () -> {})));
+
+    until(() -> told(drill.get()).startsWith("This case could not be read."));
+    robot.interact(
+        () ->
+            drill
+                .get()
+                .key(
+                    new KeyEvent(
+                        KeyEvent.KEY_PRESSED, "", "", KeyCode.ENTER, false, false, false, false)));
+    until(() -> told(drill.get()).startsWith("It is 09:40."));
+  }
+
+  private static String told(DrillPane drill) {
+    return ((Label) drill.lookup("#drill-told")).getText();
   }
 }

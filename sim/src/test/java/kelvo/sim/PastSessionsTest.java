@@ -63,6 +63,13 @@ class PastSessionsTest {
     return new DataFolder(folder, new ExchangeCalendar());
   }
 
+  private static final Question QUESTION =
+      new Question(
+          SCANS.getFirst(),
+          new CaseMoment.FirstHit(DayTime.FIRST),
+          1,
+          new Question.Costs(Fees.NONE, Question.Costs.USUAL_POSITION));
+
   private static PastSessions past(Ledger ledger) {
     return new PastSessions(folder, ledger, Vocabulary.DEFAULT);
   }
@@ -101,18 +108,12 @@ class PastSessionsTest {
   /** The newest session stands for the one that is open: its daily bar is not looked at. */
   @Test
   void aQuestionOfResearchIsPlayedOnceAndNothingLaterIsLookedAt() {
-    Question question =
-        new Question(
-            SCANS.getFirst(),
-            new CaseMoment.FirstHit(DayTime.FIRST),
-            1,
-            new Question.Costs(Fees.NONE, Question.Costs.USUAL_POSITION));
     try (Ledger ledger = Ledger.readOnly(other.resolve("none"))) {
       PastSessions past = past(ledger);
       List<LocalDate> dates = past.recorded();
       LocalDate newest = dates.getLast();
-      List<ResearchCase> cases = past.cases(dates, question, newest, one -> {}, Progress.NONE);
-      List<ResearchCase> again = past.cases(dates, question, newest, one -> {}, Progress.NONE);
+      List<ResearchCase> cases = past.cases(dates, QUESTION, newest, one -> {}, Progress.NONE);
+      List<ResearchCase> again = past.cases(dates, QUESTION, newest, one -> {}, Progress.NONE);
 
       assertThat(cases).hasSizeGreaterThan(4);
       assertThat(cases).extracting(ResearchCase::date).isSorted();
@@ -181,6 +182,14 @@ class PastSessionsTest {
       assertThat(reviews.getLast().date()).isEqualTo(saturday);
       assertThat(reviews.getLast().review().moves()).isEmpty();
       assertThat(reviews.get(3).review().moves()).isNotEmpty();
+
+      PastSessions past = past(ledger);
+      List<ResearchCase> cases =
+          past.cases(past.recorded(), QUESTION, LocalDate.MAX, one -> {}, Progress.NONE);
+      assertThat(cases).hasSizeGreaterThan(4).noneMatch(one -> one.date().equals(saturday));
+      assertThat(past.faults())
+          .anyMatch(sentence -> sentence.contains("sessions/" + saturday + "/trades.csv.gz"))
+          .anyMatch(sentence -> sentence.contains("sessions/" + saturday + "/quotes.csv"));
     } finally {
       Files.delete(quotes);
       Files.delete(prints);

@@ -4,8 +4,10 @@ import java.math.BigDecimal;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -78,6 +80,8 @@ public final class PastSessions {
 
   /** By date: a session of minute bars, with what was asked of its securities. */
   private final Map<LocalDate, BarSession> barSessions = new ConcurrentHashMap<>();
+
+  private final Set<String> faults = Collections.synchronizedSet(new LinkedHashSet<>());
 
   private record Answered(Question question, LocalDate before, List<ResearchCase> cases) {
     boolean isOf(Question asked, LocalDate known) {
@@ -261,27 +265,32 @@ public final class PastSessions {
     DataFolder data = data();
     Set<LocalDate> recorded = new HashSet<>(data.sessionDates());
     ResearchData known = data.research(before);
-    return SideBySide.each(
-            dates,
-            (date, going) -> {
-              List<ResearchCase> asked = asked(date, question, before);
-              if (asked != null) {
-                return asked;
-              }
-              List<ResearchCase> cases =
-                  recorded.contains(date)
-                      ? SessionCases.of(
-                          session(date), question, known.after(date), known.spreads(), going)
-                      : ofBars(date, question, known);
-              answered.merge(
-                  date, List.of(new Answered(question, before, cases)), PastSessions::newestFirst);
-              return cases;
-            },
-            each,
-            progress)
-        .stream()
-        .flatMap(List::stream)
-        .toList();
+    List<ResearchCase> cases =
+        SideBySide.each(
+                dates,
+                (date, going) -> {
+                  List<ResearchCase> asked = asked(date, question, before);
+                  if (asked != null) {
+                    return asked;
+                  }
+                  List<ResearchCase> found =
+                      recorded.contains(date)
+                          ? SessionCases.of(
+                              session(date), question, known.after(date), known.spreads(), going)
+                          : ofBars(date, question, known);
+                  answered.merge(
+                      date,
+                      List.of(new Answered(question, before, found)),
+                      PastSessions::newestFirst);
+                  return found;
+                },
+                each,
+                progress)
+            .stream()
+            .flatMap(List::stream)
+            .toList();
+    faults.addAll(data.faultSentences());
+    return cases;
   }
 
   private @Nullable List<ResearchCase> asked(LocalDate date, Question question, LocalDate before) {
@@ -335,7 +344,17 @@ public final class PastSessions {
 
   /** Reads a session. */
   public Session session(LocalDate date) {
-    return data().session(date, Progress.NONE);
+    DataFolder folder = data();
+    Session session = folder.session(date, Progress.NONE);
+    faults.addAll(folder.faultSentences());
+    return session;
+  }
+
+  /** What was found to be wrong with the sessions that have been read, a sentence each. */
+  public List<String> faults() {
+    synchronized (faults) {
+      return List.copyOf(faults);
+    }
   }
 
   /**

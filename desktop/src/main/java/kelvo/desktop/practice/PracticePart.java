@@ -91,13 +91,12 @@ public final class PracticePart extends ScrollPane implements SymbolPart {
             rows,
             shown,
             line(
-                new Label("Step by"),
+                new Label("Step"),
                 steps(),
                 button("Back ([)", () -> desk.go(-1)),
-                button("On (])", () -> desk.go(1))),
-            line(
-                button("Another day at this time", () -> anotherDay(false)),
-                button("The same, blind", () -> anotherDay(true))));
+                button("On (])", () -> desk.go(1)),
+                button("Another day", () -> anotherDay(false)),
+                button("Another, blind", () -> anotherDay(true))));
     all.getStyleClass().add("part");
     Label none = new Label("Orders on paper are for recorded sessions.");
     none.getStyleClass().addAll("part", "faded");

@@ -339,13 +339,24 @@ public final class ResearchStage extends BorderPane implements DayStage {
         },
         sessions -> {
           over();
-          leftOut.setText(sessions.words());
-          leftOut.setVisible(!sessions.leftOut().isEmpty());
+          leftOut.setText(wrong(sessions));
+          leftOut.setVisible(!leftOut.getText().isEmpty());
           if (sessions.dates().isEmpty()) {
             edge.setText("No session before this one was recorded.");
           }
           answer();
         });
+  }
+
+  /** Which sessions are left out, and what is wrong with those that were read. */
+  private String wrong(SessionsAsked sessions) {
+    List<String> faults = workspace.past().faults();
+    if (faults.isEmpty()) {
+      return sessions.words();
+    }
+    String others =
+        faults.size() == 1 ? "" : " There are " + faults.size() + " such; kelvo check names all.";
+    return (sessions.words() + " Not all could be read. " + faults.getFirst() + others).strip();
   }
 
   private void came(
