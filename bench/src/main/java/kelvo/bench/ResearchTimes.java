@@ -106,7 +106,7 @@ final class ResearchTimes {
     Map<String, double[]> bySql = Map.of();
     try (Connection duck = DriverManager.getConnection("jdbc:duckdb:");
         Statement statement = duck.createStatement()) {
-      for (String table : List.of("minutes", "daily", "securities", "actions", "trading_days")) {
+      for (String table : PartitionedStore.TABLES) {
         statement.execute(
             "create view %s as select * from read_parquet('%s/**/*.parquet', hive_partitioning = true)"
                 .formatted(table, store.resolve(table)));

@@ -226,7 +226,7 @@ public final class Cut {
   /** Cells by their order; those of words by how many cases they have, the most first. */
   Comparator<String> order(Map<String, Integer> counts) {
     Comparator<String> first =
-        names().isEmpty() && this != MONTH
+        names().isEmpty() && !equals(MONTH)
             ? Comparator.comparing(cell -> -counts.getOrDefault(cell, 0))
             : Comparator.comparing(names()::indexOf);
     return first.thenComparing(Comparator.naturalOrder());

@@ -52,7 +52,7 @@ class AnswerTest {
       found[0] += cell.sample() == Sample.CARRIES_IT ? 1 : 0;
       found[1] += cell.figures().mean().low() < 0.05 && cell.figures().mean().high() > 0.05 ? 1 : 0;
       assertThat(answer.cells())
-          .filteredOn(other -> other.cut() == Cut.SECTOR)
+          .filteredOn(other -> other.cut().equals(Cut.SECTOR))
           .noneMatch(other -> other.sample() == Sample.CARRIES_IT);
     }
 

@@ -79,7 +79,7 @@ class PlantedRegularitiesTest {
 
   private static CutCell cell(Answer answer, Cut cut, String name) {
     return answer.cells().stream()
-        .filter(cell -> cell.cut() == cut && cell.name().equals(name))
+        .filter(cell -> cell.cut().equals(cut) && cell.name().equals(name))
         .findFirst()
         .orElseThrow();
   }
@@ -158,7 +158,8 @@ class PlantedRegularitiesTest {
     assertFound(sector, PlantedRegularities.FOLLOW_THROUGH, answer);
     assertThat(
             answer.cells().stream()
-                .filter(cell -> cell.cut() == Cut.SECTOR && cell.sample() == Sample.CARRIES_IT))
+                .filter(
+                    cell -> cell.cut().equals(Cut.SECTOR) && cell.sample() == Sample.CARRIES_IT))
         .hasSize(1);
   }
 

@@ -143,8 +143,7 @@ class QuestionSqlTest {
     List<Told> told = new ArrayList<>();
     try (Connection duck = DriverManager.getConnection("jdbc:duckdb:");
         Statement statement = duck.createStatement()) {
-      for (String table :
-          List.of("minutes", "daily", "securities", "actions", "trading_days", "spreads")) {
+      for (String table : PartitionedStore.TABLES) {
         statement.execute(
             "create view "
                 + table

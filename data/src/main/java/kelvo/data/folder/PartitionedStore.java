@@ -22,6 +22,10 @@ import kelvo.time.TradingCalendar;
  * docs/formats.md.
  */
 public final class PartitionedStore {
+  /** Its tables, a folder each. */
+  public static final List<String> TABLES =
+      List.of("minutes", "daily", "securities", "actions", "trading_days", "spreads");
+
   private static final List<String> MINUTES =
       List.of("symbol", "time", "open", "high", "low", "close", "volume", "trades");
   private static final List<String> DAILY =

@@ -44,7 +44,6 @@ public final class PracticePart extends ScrollPane implements SymbolPart {
   private static final String STOP_LIMIT = "stop limit";
   private static final int FILLS_SHOWN = 12;
 
-  private final Workspace workspace;
   private final PracticeDesk desk;
   private final TextField shares = field("practice-shares", "shares", 5);
   private final ChoiceBox<String> kind =
@@ -64,7 +63,6 @@ public final class PracticePart extends ScrollPane implements SymbolPart {
   private final ChangeListener<PaperAccount> refresh = (o, was, is) -> refresh();
 
   PracticePart(Workspace workspace) {
-    this.workspace = workspace;
     desk = workspace.practice();
     setFitToWidth(true);
     shares.setText("100");
