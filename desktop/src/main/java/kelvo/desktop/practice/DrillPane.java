@@ -34,6 +34,12 @@ import kelvo.time.DayTime;
  * the stop, Enter goes on, Escape ends it. Only for the window's thread.
  */
 public final class DrillPane extends BorderPane {
+  /** Where it says what is asked and what came of it. */
+  public static final String TOLD = "#drill-told";
+
+  /** What it says there while a case is read. */
+  public static final String READING = "Reading the next case.";
+
   private static final double FIRST_STOP = 0.02;
   private static final double STOP_STEP = 0.005;
   private static final double WIDEST = 0.3;
@@ -96,7 +102,7 @@ public final class DrillPane extends BorderPane {
     setId("drill");
     place.setId("drill-place");
     place.getStyleClass().add("title");
-    told.setId("drill-told");
+    told.setId(TOLD.substring(1));
     told.setWrapText(true);
     told.setMinHeight(USE_PREF_SIZE);
     HBox head = new HBox(8, place);
@@ -134,7 +140,7 @@ public final class DrillPane extends BorderPane {
     ResearchCase wanted = one();
     standing = Standing.READING;
     place.setText((at + 1) + " of " + cases.size());
-    told.setText("Reading the next case.");
+    told.setText(READING);
     chart.show(BlindBars.NONE, wanted.at());
     reading.ask(
         progress ->

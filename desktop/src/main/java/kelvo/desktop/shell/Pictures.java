@@ -26,6 +26,7 @@ import javax.imageio.ImageIO;
 import kelvo.desktop.catalysts.CatalystsStage;
 import kelvo.desktop.live.LiveStage;
 import kelvo.desktop.morning.MorningStage;
+import kelvo.desktop.practice.DrillPane;
 import kelvo.desktop.research.ResearchStage;
 import kelvo.desktop.review.ReviewStage;
 import kelvo.desktop.theme.Theme;
@@ -50,6 +51,8 @@ final class Pictures {
   private static final String BREADTH = "breadth";
   private static final String SETTINGS = "settings";
   private static final String SESSIONS = "sessions";
+  private static final String DRILL = "drill";
+  private static final String CALENDAR = "calendar";
 
   /** Those of docs/screenshots, the three stages of most of the day in both themes. */
   static final List<Shot> MAIN_VIEWS = List.copyOf(mainViews());
@@ -96,11 +99,13 @@ final class Pictures {
     views.add(new Shot(SETTINGS, MorningStage.KIND, "08:58:00", "TIDARC", day));
     views.add(new Shot(SESSIONS, ReviewStage.KIND, "16:30:00", "KELPOR", day));
     views.add(new Shot("research", ResearchStage.KIND, "16:30:00", "GENSED", day));
+    views.add(new Shot(DRILL, ResearchStage.KIND, "16:30:00", "GENSED", day));
     for (Theme theme : Theme.values()) {
       views.add(new Shot("morning", MorningStage.KIND, "08:58:00", "TIDARC", theme));
       views.add(new Shot("live", LiveStage.KIND, "10:06:30", "TIDARC", theme));
       views.add(new Shot("review", ReviewStage.KIND, "16:30:00", "KELPOR", theme));
     }
+    views.add(new Shot(CALENDAR, LiveStage.KIND, "10:06:30", "TIDARC", day));
     // Last, since what pops up stays until a key or a click.
     views.add(new Shot(BREADTH, LiveStage.KIND, "09:58:00", "TIDARC", day));
     return views;
@@ -167,8 +172,10 @@ final class Pictures {
 
   private boolean isPlayingSessions() {
     return Stream.of(TrackRecordPane.WORKING, ResearchStage.WORKING)
-        .map(scene::lookup)
-        .anyMatch(shown -> shown instanceof Label working && !working.getText().isEmpty());
+            .map(scene::lookup)
+            .anyMatch(shown -> shown instanceof Label working && !working.getText().isEmpty())
+        || scene.lookup(DrillPane.TOLD) instanceof Label told
+            && told.getText().equals(DrillPane.READING);
   }
 
   /** What the trader does to see it. */
@@ -179,6 +186,10 @@ final class Pictures {
       scene.getRoot().fireEvent(key(KeyCode.S, "s", false));
     } else if (shot.name().equals(SETTINGS)) {
       scene.getRoot().fireEvent(key(KeyCode.COMMA, ",", true));
+    } else if (shot.name().equals(DRILL)) {
+      scene.getRoot().fireEvent(key(KeyCode.D, "d", false));
+    } else if (shot.name().equals(CALENDAR)) {
+      scene.getRoot().fireEvent(key(KeyCode.O, "o", true));
     } else if (shot.name().equals(BREADTH)) {
       scene.lookup(TopBar.BREADTH).fireEvent(click());
     }
@@ -192,6 +203,12 @@ final class Pictures {
       scene.getRoot().fireEvent(key(KeyCode.S, "s", false));
     } else if (shot.name().equals(SETTINGS)) {
       scene.lookup("#settings").fireEvent(key(KeyCode.ESCAPE, "", false));
+    } else if (shot.name().equals(DRILL)) {
+      scene.getRoot().fireEvent(key(KeyCode.ESCAPE, "", false));
+    } else if (shot.name().equals(CALENDAR)) {
+      List.copyOf(Window.getWindows()).stream()
+          .filter(Popup.class::isInstance)
+          .forEach(Window::hide);
     }
   }
 
