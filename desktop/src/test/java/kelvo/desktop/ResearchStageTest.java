@@ -314,11 +314,11 @@ class ResearchStageTest {
     ComboBox<String> beside = robot.lookup("#beside-question").query();
     robot.interact(() -> beside.setValue("Gaps"));
 
-    String expected =
-        "Beside \"Gaps\": "
-            + AnswersBeside.of(answer(scan(1), 1), answer(scan(0), 1)).words()
-            + ".";
-    until(() -> text(robot, "#beside-words").equals(expected));
+    AnswersBeside expected = AnswersBeside.of(answer(scan(1), 1), answer(scan(0), 1));
+    until(() -> text(robot, "#beside-words").equals("Beside \"Gaps\": " + expected.words()));
+    robot.clickOn("only there: " + expected.onlySecond().size());
+    until(() -> text(robot, "#listed-cases").contains("in \"Gaps\" only"));
+    assertThat(cases(robot).rows()).hasSize(expected.onlySecond().size());
     robot.interact(() -> kept.setValue("Gaps"));
     untilAnswered(robot, answer(scan(0), 1).cases().size());
     until(() -> text(robot, "#edge").equals(answer(scan(0), 1).words()));

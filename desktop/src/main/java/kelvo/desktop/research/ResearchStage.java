@@ -8,7 +8,6 @@ import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
-import java.util.stream.Stream;
 import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.beans.value.ObservableValue;
@@ -16,7 +15,6 @@ import javafx.geometry.Orientation;
 import javafx.geometry.Pos;
 import javafx.scene.Parent;
 import javafx.scene.control.Button;
-import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.SplitPane;
 import javafx.scene.control.ToggleButton;
@@ -30,20 +28,17 @@ import kelvo.data.past.SessionsAsked;
 import kelvo.desktop.grid.Grid;
 import kelvo.desktop.practice.DrillPane;
 import kelvo.desktop.theme.FirstChoice;
-import kelvo.desktop.theme.IntervalRows;
 import kelvo.desktop.theme.SmallButton;
 import kelvo.desktop.workspace.DayStage;
 import kelvo.desktop.workspace.OtherDay;
 import kelvo.desktop.workspace.StageKey;
 import kelvo.desktop.workspace.StageKind;
 import kelvo.desktop.workspace.Workspace;
-import kelvo.field.Field;
 import kelvo.job.LatestAnswer;
 import kelvo.practice.Drill;
 import kelvo.research.Answer;
 import kelvo.research.AnswersBeside;
 import kelvo.research.Cut;
-import kelvo.research.CutCell;
 import kelvo.research.Held;
 import kelvo.research.KeptQuestion;
 import kelvo.research.Question;
@@ -68,8 +63,6 @@ public final class ResearchStage extends BorderPane implements DayStage {
   private static final String NEXT =
       "J walks through the cases, B and W: best and worst, Enter opens one, D: ten of them blind,"
           + " C: the question";
-  private static final double NAME_WIDTH = 96;
-  private static final double COUNT_WIDTH = 58;
 
   private final Workspace workspace;
   private final ReadOnlyStringWrapper nextStep = new ReadOnlyStringWrapper("");
@@ -80,18 +73,15 @@ public final class ResearchStage extends BorderPane implements DayStage {
   private final AnswerFigures figures = new AnswerFigures(this::list);
   private final Label edge = new Label();
 
-  /** How the answer stands to that of a kept question. */
-  private final Label besideWords = new Label();
+  private final BesideRow beside = new BesideRow(this::list);
 
   /** Which sessions of minute bars are left out and why. */
   private final Label leftOut = new Label();
 
   private final ReachRow reaches = new ReachRow(this::list);
   private final ResultsByHorizon distributions;
-  private final ComboBox<String> leftCut = new ComboBox<>();
-  private final ComboBox<String> rightCut = new ComboBox<>();
-  private final IntervalRows leftCells;
-  private final IntervalRows rightCells;
+  private final CutPane leftCut;
+  private final CutPane rightCut;
   private final Grid<ResearchCase> cases = new Grid<>("Cases", ResearchStage::key);
   private final Label listed = new Label();
   private final Button drillButton =
@@ -126,8 +116,8 @@ public final class ResearchStage extends BorderPane implements DayStage {
     besides = workspace.latestAnswer("answering the question beside it");
     sentence = new QuestionSentence(workspace, this::ask);
     distributions = new ResultsByHorizon(workspace.theme(), this::list);
-    leftCells = cells("left-cells", leftCut);
-    rightCells = cells("right-cells", rightCut);
+    leftCut = new CutPane("left-cells", Cut.FLOAT, workspace.theme(), this::list);
+    rightCut = new CutPane("right-cells", Cut.WEEKDAY, workspace.theme(), this::list);
     setId("research");
     edge.setId("edge");
     edge.setWrapText(true);
@@ -137,11 +127,7 @@ public final class ResearchStage extends BorderPane implements DayStage {
     leftOut.getStyleClass().addAll("small", "faded");
     leftOut.setVisible(false);
     leftOut.managedProperty().bind(leftOut.visibleProperty());
-    besideWords.setId("beside-words");
-    besideWords.setWrapText(true);
-    besideWords.getStyleClass().add("small");
-    besideWords.managedProperty().bind(besideWords.textProperty().isNotEmpty());
-    VBox said = new VBox(4, edge, reaches, besideWords, leftOut);
+    VBox said = new VBox(4, edge, reaches, beside, leftOut);
     said.getStyleClass().addAll("card", "part");
     cases.columns(CaseColumns.all());
     record.getStyleClass().setAll("toggle-button", "small-button");
@@ -165,8 +151,7 @@ public final class ResearchStage extends BorderPane implements DayStage {
     cases.onSelect(one -> {});
     BorderPane table = new BorderPane(cases);
     table.setTop(listHead());
-    SplitPane cells =
-        new SplitPane(cut(leftCut, Cut.FLOAT, leftCells), cut(rightCut, Cut.WEEKDAY, rightCells));
+    SplitPane cells = new SplitPane(leftCut, rightCut);
     SplitPane lower = new SplitPane(cells, table);
     lower.setOrientation(Orientation.VERTICAL);
     lower.setDividerPositions(0.4);
@@ -201,40 +186,6 @@ public final class ResearchStage extends BorderPane implements DayStage {
     head.setAlignment(Pos.CENTER_LEFT);
     head.getStyleClass().addAll("card", "part");
     return head;
-  }
-
-  private IntervalRows cells(String id, ComboBox<String> cut) {
-    IntervalRows cells =
-        new IntervalRows(
-            workspace.theme(),
-            NAME_WIDTH,
-            COUNT_WIDTH,
-            "All cases are alike in this.",
-            place -> {
-              Answer now = answer;
-              if (now != null) {
-                list(cells(now, cut).get(place));
-              }
-            });
-    cells.setId(id);
-    cells.setAccessibleText("The mean result of each cell of a cut, with its interval");
-    return cells;
-  }
-
-  private BorderPane cut(ComboBox<String> choice, Cut first, IntervalRows cells) {
-    choice.getItems().setAll(Cut.USUAL.stream().map(Cut::words).toList());
-    choice.getSelectionModel().select(Cut.USUAL.indexOf(first));
-    choice.setAccessibleText("By what the cases are told apart");
-    choice.setOnAction(e -> showCells());
-    Label by = new Label("mean by");
-    by.getStyleClass().addAll("small", "faded");
-    by.setMinWidth(USE_PREF_SIZE);
-    HBox head = new HBox(6, by, choice);
-    head.setAlignment(Pos.CENTER_LEFT);
-    head.getStyleClass().addAll("card", "part");
-    BorderPane pane = new BorderPane(cells);
-    pane.setTop(head);
-    return pane;
   }
 
   @Override
@@ -435,8 +386,8 @@ public final class ResearchStage extends BorderPane implements DayStage {
     }
     distributions.show(shown.bars());
     reaches.show(shown.reaches());
-    offerCuts(now.question());
-    showCells();
+    leftCut.show(now);
+    rightCut.show(now);
     listAll();
     if (drill == null) {
       nextStep.set(NEXT);
@@ -452,10 +403,10 @@ public final class ResearchStage extends BorderPane implements DayStage {
     Question other = kept == null ? null : sentence.of(kept);
     if (kept == null || other == null) {
       besides.stop();
-      besideWords.setText(kept == null ? "" : "There is no scan \"" + kept.scan() + "\" any more.");
+      beside.tell(kept == null ? "" : "There is no scan \"" + kept.scan() + "\" any more.");
       return;
     }
-    besideWords.setText("Asking \"" + kept.name() + "\" too.");
+    beside.tell("Asking \"" + kept.name() + "\" too.");
     LocalDate today = workspace.day();
     int last = kept.last() == 0 ? Integer.MAX_VALUE : kept.last();
     besides.askInstead(
@@ -466,53 +417,7 @@ public final class ResearchStage extends BorderPane implements DayStage {
               workspace.past().cases(dates.reversed(), other, today, some -> {}, progress);
           return AnswersBeside.of(now, Answer.of(other, kept.until(), cases));
         },
-        held -> besideWords.setText("Beside \"" + kept.name() + "\": " + held.words() + "."));
-  }
-
-  private void showCells() {
-    Answer now = answer;
-    if (now != null) {
-      leftCells.show(cells(now, leftCut).stream().map(CellRows::of).toList());
-      rightCells.show(cells(now, rightCut).stream().map(CellRows::of).toList());
-    }
-  }
-
-  /** The usual cuts, and those by fields of the trader's own. */
-  private static List<String> cuts(Question question) {
-    return Stream.concat(
-            Cut.USUAL.stream().map(Cut::words), question.own().stream().map(Field::words))
-        .toList();
-  }
-
-  private void offerCuts(Question question) {
-    List<String> words = cuts(question);
-    for (ComboBox<String> choice : List.of(leftCut, rightCut)) {
-      if (!choice.getItems().equals(words)) {
-        int chosen = choice.getSelectionModel().getSelectedIndex();
-        choice.getItems().setAll(words);
-        choice.getSelectionModel().select(chosen < words.size() ? chosen : 0);
-      }
-    }
-  }
-
-  private static List<CutCell> cells(Answer now, ComboBox<String> choice) {
-    int chosen = Math.max(0, choice.getSelectionModel().getSelectedIndex());
-    boolean own = chosen >= Cut.USUAL.size();
-    String words = choice.getItems().get(chosen);
-    return now.cells().stream()
-        .filter(cell -> cell.cut().isOwn() == own && cell.cut().words().equals(words))
-        .toList();
-  }
-
-  private void list(CutCell cell) {
-    Answer now = answer;
-    if (now != null) {
-      list(
-          now.cases().stream()
-              .filter(one -> cell.name().equals(one.cells().get(cell.cut())))
-              .toList(),
-          cell.cut().words() + " " + cell.name());
-    }
+        held -> beside.show(kept.name(), held));
   }
 
   private void listAll() {

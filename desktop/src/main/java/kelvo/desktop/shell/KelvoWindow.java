@@ -162,8 +162,13 @@ public final class KelvoWindow extends Application {
       if (own) {
         request.places().opened(root);
       }
-      OpenRequest.Beside work = own && day.isWritable() ? load.beside() : null;
-      Platform.runLater(() -> opened(stage, request, day, layout, sets, work));
+      OpenRequest.Beside work = day.isWritable() ? load.beside() : null;
+      if (work != null && request.pictures() != null) {
+        // Pictures show what is there once it is done.
+        work.work(loading);
+      }
+      OpenRequest.Beside whileOpen = own ? work : null;
+      Platform.runLater(() -> opened(stage, request, day, layout, sets, whileOpen));
     } catch (CancellationException e) {
       Platform.runLater(() -> choose(stage, request));
     } catch (RuntimeException | Error e) {
