@@ -133,8 +133,8 @@ class KelvoWindowTest {
         () -> WaitForAsyncUtils.waitForAsyncFx(5_000, () -> so.getAsBoolean()));
   }
 
-  @Test
-  void anotherDateOfTheFolderOpensInTheSameWindowAtTheSameTimeOfDay() throws Exception {
+  /** The day before, with the same events. */
+  private LocalDate dayBefore() throws IOException {
     LocalDate earlier = DATE.minusDays(1);
     Path sessions = folder.resolve("sessions");
     Path copied = Files.createDirectories(sessions.resolve(earlier.toString()));
@@ -143,6 +143,28 @@ class KelvoWindowTest {
         Files.copy(file, copied.resolve(file.getFileName()), StandardCopyOption.REPLACE_EXISTING);
       }
     }
+    return earlier;
+  }
+
+  @Test
+  void aDayThatIsOpenedBlindIsCoveredAndSilentUntilItIsEnded(FxRobot robot) throws Exception {
+    LocalDate earlier = dayBefore();
+    open(dated(DATE));
+    until(this::showsTheDay);
+    WaitForAsyncUtils.waitForAsyncFx(
+        5_000, () -> window.opened().open(new OtherDay(earlier, DayTime.of(11, 5), "", true)));
+
+    until(() -> window.opened() != null && window.opened().day().equals(earlier));
+    assertThat(stage.getScene().lookup("#blind-day")).isNotNull();
+    assertThat(window.opened().practice().blind().get()).isTrue();
+    robot.type(KeyCode.ESCAPE);
+    until(() -> stage.getScene().lookup("#blind-day") == null);
+    assertThat(window.opened().action().get()).contains(earlier.toString());
+  }
+
+  @Test
+  void anotherDateOfTheFolderOpensInTheSameWindowAtTheSameTimeOfDay() throws Exception {
+    LocalDate earlier = dayBefore();
     open(dated(DATE));
     until(this::showsTheDay);
     WaitForAsyncUtils.waitForAsyncFx(
