@@ -55,7 +55,9 @@ public final class MinuteBars {
   public List<MinuteBar> advanceTo(long moment) {
     EventTape tape = session.tape();
     int next = next(tape);
-    while (next != EventTape.NONE && tape.time(next) <= moment) {
+    // A late print is not known before it comes, however early its own time is.
+    int told = tape.countUntil(moment);
+    while (next != EventTape.NONE && next < told) {
       newest = next;
       take(tape, next);
       next = next(tape);

@@ -50,7 +50,9 @@ public final class EchoLine extends HBox {
   public EchoLine(Workspace workspace) {
     super(8);
     this.workspace = workspace;
-    answers = workspace.latestAnswer("looking for echoes");
+    answers =
+        workspace.latestAnswer(
+            "looking for echoes", () -> line.setText("Earlier sessions could not be asked"));
     followed = new Followed<>(workspace, this::take);
     setId("echo-line");
     setAlignment(Pos.CENTER_LEFT);
@@ -58,8 +60,22 @@ public final class EchoLine extends HBox {
     wanted.getStyleClass().setAll("toggle-button", "small-button");
     wanted.setMinWidth(USE_PREF_SIZE);
     wanted.setTooltip(
-        new Tooltip("How earlier hits of the scan that found it went; asks the sessions before"));
-    wanted.setOnAction(e -> refresh());
+        new Tooltip(
+            "How earlier hits of the scan that found it went; asks the sessions before, until it is pressed again"));
+    wanted.setOnAction(
+        e -> {
+          if (!wanted.isSelected()) {
+            answers.stop();
+          }
+          refresh();
+        });
+    workspace
+        .pastSessions()
+        .addListener(
+            (o, was, is) -> {
+              known.clear();
+              refresh();
+            });
     line.setId("echoes");
     line.getStyleClass().add("small");
     line.setMinWidth(0);
@@ -78,15 +94,23 @@ public final class EchoLine extends HBox {
   /** Shows those of another symbol. */
   public void show(String other) {
     symbol = other;
-    take(Optional.empty());
+    tell("");
     followed.follow(
         new NewestHitView(
             other, workspace.desk().scans().stream().map(Scan::name).collect(Collectors.toSet())));
   }
 
   private void take(Optional<Hit> newest) {
-    scan = newest.map(Hit::scan).orElse("");
-    setVisible(newest.isPresent());
+    String found = newest.map(Hit::scan).orElse("");
+    // Another hit of the same scan has the same echoes.
+    if (!found.equals(scan)) {
+      tell(found);
+    }
+  }
+
+  private void tell(String found) {
+    scan = found;
+    setVisible(!found.isEmpty());
     refresh();
   }
 
