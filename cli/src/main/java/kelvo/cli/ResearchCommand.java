@@ -68,7 +68,7 @@ final class ResearchCommand implements Callable<Integer> {
   @Option(
       names = "--out",
       paramLabel = "FOLDER",
-      description = "write figures.csv, cuts.csv, cases.csv and record.csv there")
+      description = "write figures.csv, cuts.csv, cases.csv, reach.csv and record.csv there")
   @Nullable Path out;
 
   @Option(
@@ -168,6 +168,8 @@ final class ResearchCommand implements Callable<Integer> {
           ResearchTables.caseColumns(question),
           ResearchTables.cases(answer));
       arguments.output.write(
+          folder.resolve("reach.csv"), ResearchTables.REACH_COLUMNS, ResearchTables.reach(answer));
+      arguments.output.write(
           folder.resolve("record.csv"),
           ResearchTables.RECORD_COLUMNS,
           ResearchTables.record(
@@ -195,6 +197,16 @@ final class ResearchCommand implements Callable<Integer> {
                 + answer.words());
     if (!asked.leftOut().isEmpty()) {
       arguments.terminal().err().println(asked.words());
+    }
+    long gone = answer.cases().stream().filter(ResearchCase::gone).count();
+    if (gone > 0) {
+      arguments
+          .terminal()
+          .err()
+          .println(
+              gone
+                  + (gone == 1 ? " case is" : " cases are")
+                  + " of a security that has ended since; its last price stands for later ones.");
     }
     if (assumed > 0) {
       arguments

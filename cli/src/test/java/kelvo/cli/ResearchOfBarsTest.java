@@ -86,6 +86,16 @@ class ResearchOfBarsTest {
     assertThat(one.getField("entered_at")).isEqualTo("09:35:00.000");
     assertThat(one.getField("entry")).isEqualTo("11.205");
     assertThat(Double.parseDouble(one.getField("next close"))).isLessThan(-17);
+    List<NamedCsvRecord> reach =
+        CsvReader.builder().ofNamedCsvRecord(out.resolve("reach.csv")).stream().toList();
+    assertThat(reach)
+        .extracting(row -> row.getField("reach_pct"))
+        .containsExactly("2", "5", "10", "20");
+    for (NamedCsvRecord row : reach) {
+      String gain = one.getField("seconds to +" + row.getField("reach_pct") + "%");
+      assertThat(row.getField("median_seconds_to_gain")).isEqualTo(gain);
+      assertThat(row.getField("gain_first")).isEqualTo(gain.isEmpty() ? "0" : "1");
+    }
     NamedCsvRecord record =
         CsvReader.builder().ofNamedCsvRecord(out.resolve("record.csv")).stream()
             .findFirst()

@@ -1,6 +1,7 @@
 package kelvo.data.report;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Collections;
 import java.util.List;
 import java.util.stream.Stream;
@@ -49,6 +50,17 @@ public final class ResearchTables {
       Stream.of(List.of("cut", "cell"), FIGURES, List.of("difference"), SAMPLE)
           .flatMap(List::stream)
           .toList();
+  public static final List<String> REACH_COLUMNS =
+      List.of(
+          "reach_pct",
+          "cases",
+          "gain_first",
+          "loss_first",
+          "together",
+          "neither",
+          "median_seconds_to_gain",
+          "median_seconds_to_loss");
+
   private static final List<String> OF_A_DAY =
       List.of("date", "open", "high", "low", "close", "volume", "change_pct", "gap_pct");
   public static final List<String> RECORD_COLUMNS = recordColumns();
@@ -199,6 +211,24 @@ public final class ResearchTables {
 
   private static String seconds(long time) {
     return time == TimeTo.NEVER ? "" : ReviewTables.number(time / (double) DayTime.SECOND);
+  }
+
+  /** How soon the cases were so far ahead or behind, a row for each distance. */
+  public static List<List<String>> reach(Answer answer) {
+    return Arrays.stream(Reach.values())
+        .map(answer::reach)
+        .map(
+            figures ->
+                List.of(
+                    Integer.toString(figures.reach().percent()),
+                    Integer.toString(answer.cases().size()),
+                    Integer.toString(figures.of(TimeTo.First.GAIN).size()),
+                    Integer.toString(figures.of(TimeTo.First.LOSS).size()),
+                    Integer.toString(figures.of(TimeTo.First.TOGETHER).size()),
+                    Integer.toString(figures.of(TimeTo.First.NEITHER).size()),
+                    ReviewTables.number(figures.toGain() / DayTime.SECOND),
+                    ReviewTables.number(figures.toLoss() / DayTime.SECOND)))
+        .toList();
   }
 
   private static String percent(double part) {

@@ -44,16 +44,19 @@ final class CaseColumns {
     for (Held held : SHOWN) {
       columns.add(
           GridColumn.<ResearchCase>numbers(
-                  held.words(),
-                  "The result by then, costs taken off",
-                  68,
-                  one -> AnswerFigures.percent(one.result(held)))
+                  held.words(), "The result by then, costs taken off", 68, one -> result(one, held))
               .toned(one -> Tone.ofMoney(one.result(held))));
     }
     columns.add(
         GridColumn.words(
             "float", "The float then", 64, one -> one.cells().getOrDefault(Cut.FLOAT, "")));
     return columns;
+  }
+
+  /** Of a security that ended, results of later sessions use its last price and are marked. */
+  private static String result(ResearchCase one, Held held) {
+    String percent = AnswerFigures.percent(one.result(held));
+    return one.gone() && !held.isWithinSession() && !percent.isEmpty() ? percent + "†" : percent;
   }
 
   /** Day one and day two by the daily bars. */

@@ -432,11 +432,13 @@ public final class ResearchStage extends BorderPane implements DayStage {
     List<ResearchCase> rows = new ArrayList<>(some).reversed();
     cases.rows(rows);
     all.setVisible(!what.isEmpty());
+    long gone = some.stream().filter(ResearchCase::gone).count();
     long assumed = some.stream().filter(ResearchCase::spreadAssumed).count();
     listed.setText(
         some.size()
             + (some.size() == 1 ? " case" : " cases")
             + (what.isEmpty() ? "" : ": " + what)
+            + (gone == 0 ? "" : "; † " + gone + " gone since, the last price stands")
             + (assumed == 0
                 ? ""
                 : "; * no quote told the spread, the usual one of that hour or a tick stands for it"));
