@@ -32,8 +32,11 @@ import kelvo.scan.Scan;
 import kelvo.scan.Side;
 import kelvo.session.Session;
 import kelvo.tape.EventTape;
+import kelvo.tape.Price;
 import kelvo.time.DayTime;
+import kelvo.trade.BuyingPower;
 import kelvo.trade.CostMethod;
+import kelvo.trade.Fees;
 import kelvo.trade.TestFills;
 import kelvo.trigger.Trigger;
 import kelvo.watchlist.Watchlist;
@@ -109,6 +112,21 @@ class CutSessionProperties {
                 new AttentionOverDay(TestSessions.DATE, BOOK, List.of(), AlertBook.EMPTY, Set.of()),
                 AlertLimits.DEFAULT,
                 List.of()));
+    views.put(
+        "size",
+        session ->
+            new SizeView(
+                session,
+                0,
+                new SizeView.Asked(
+                    1,
+                    Price.NONE,
+                    Price.NONE,
+                    0.5,
+                    10_000,
+                    100,
+                    Fees.NONE,
+                    BuyingPower.of("margin 4x", "2x"))));
     views.put("stream", session -> new StreamView(session, SCANS, Set.of()));
     views.put("news of a symbol", session -> new SymbolNewsView(session, 0));
     views.put("unfound", session -> new UnfoundView(session, Set.of("busy")));

@@ -101,6 +101,6 @@ class EchoLineTest {
   void aSymbolWithoutAHitHasNone(FxRobot robot) {
     until(() -> opened.shown().isThere());
     robot.interact(() -> opened.workspace.focus().set("NOSUCH"));
-    until(() -> !robot.lookup("#echo-line").query().isVisible());
+    until(() -> line(robot).equals("no scan has found it yet"));
   }
 }

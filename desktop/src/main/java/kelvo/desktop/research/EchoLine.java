@@ -29,6 +29,7 @@ import kelvo.view.NewestHitView;
 /**
  * The echoes of the newest hit of the symbol in focus: how earlier hits of its scan went. Since the
  * sessions before must be asked for that, which takes a while, it is done once the trader wants it.
+ * It keeps its place without a hit, so that nothing below moves under the pointer.
  */
 public final class EchoLine extends HBox {
   private static final Held UNTIL = Held.HALF_HOUR;
@@ -87,8 +88,6 @@ public final class EchoLine extends HBox {
     line.setOnMouseClicked(e -> open());
     HBox.setHgrow(line, Priority.ALWAYS);
     getChildren().addAll(wanted, line);
-    setVisible(false);
-    managedProperty().bind(visibleProperty());
   }
 
   /** Shows those of another symbol. */
@@ -110,7 +109,6 @@ public final class EchoLine extends HBox {
 
   private void tell(String found) {
     scan = found;
-    setVisible(!found.isEmpty());
     refresh();
   }
 
@@ -123,7 +121,10 @@ public final class EchoLine extends HBox {
 
   private void refresh() {
     if (!wanted.isSelected() || scan.isEmpty()) {
-      line.setText(scan.isEmpty() ? "" : "tells how earlier hits of " + scan + " went");
+      line.setText(
+          scan.isEmpty()
+              ? "no scan has found it yet"
+              : "tells how earlier hits of " + scan + " went");
       return;
     }
     question()

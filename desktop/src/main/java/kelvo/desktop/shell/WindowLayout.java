@@ -27,7 +27,7 @@ public record WindowLayout(
     double dailyShare,
     LastLook look) {
   /** As it is at first. */
-  public static final WindowLayout DEFAULT = new WindowLayout(1280, 800, 0.56, 0.45, 0.66);
+  public static final WindowLayout DEFAULT = new WindowLayout(1280, 800, 0.56, 0.44, 0.64);
 
   /** A layout of a window of which it is not known what it showed. */
   public WindowLayout(
