@@ -199,13 +199,13 @@ class ReviewStageTest {
   void aClickOnALaneShowsWhatMattersMostInIt(FxRobot robot) {
     ReviewLane second = ReviewLane.of(review(), ReviewLane.Order.VERDICT).get(1);
     Node lanes = robot.lookup("#lanes").query();
-    until(() -> lanes.getAccessibleText().startsWith("Lanes by verdict"));
+    until(() -> String.valueOf(lanes.getAccessibleText()).startsWith("Lanes by verdict"));
     robot.clickOn(place(lanes, 16 + 30 + 15));
     until(() -> opened.workspace.focus().get().equals(second.symbol()));
 
     robot.clickOn("time");
     ReviewLane earliest = ReviewLane.of(review(), ReviewLane.Order.TIME).getFirst();
-    until(() -> lanes.getAccessibleText().startsWith("Lanes by time"));
+    until(() -> String.valueOf(lanes.getAccessibleText()).startsWith("Lanes by time"));
     robot.clickOn(place(lanes, 16 + 15));
     until(() -> opened.workspace.focus().get().equals(earliest.symbol()));
   }
