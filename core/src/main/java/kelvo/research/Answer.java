@@ -9,6 +9,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeSet;
 import java.util.function.Predicate;
 import kelvo.statistics.Holm;
@@ -215,6 +216,18 @@ public record Answer(
         .toList();
   }
 
+  /** The cell that tells the cases apart best; empty when none does. */
+  public Optional<CutCell> edge() {
+    return cells.stream()
+        .filter(cell -> !cell.isFaded() && cell.sample() != Sample.SAYS_NOTHING)
+        .min(Comparator.comparing(CutCell::sample).thenComparing(CutCell::corrected));
+  }
+
+  /** The cases of a cell. */
+  public List<ResearchCase> of(CutCell cell) {
+    return cases.stream().filter(one -> cell.name().equals(one.cells().get(cell.cut()))).toList();
+  }
+
   /** Where the edge lies, in a sentence or two. */
   public String words() {
     if (figures.cases() == 0) {
@@ -232,9 +245,7 @@ public record Answer(
                 since.cases() == 0
                     ? ""
                     : "; " + percent(since.mean().mean()) + " in the last third");
-    return cells.stream()
-        .filter(cell -> !cell.isFaded() && cell.sample() != Sample.SAYS_NOTHING)
-        .min(Comparator.comparing(CutCell::sample).thenComparing(CutCell::corrected))
+    return edge()
         .map(
             cell ->
                 whole

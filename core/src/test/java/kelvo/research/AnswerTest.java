@@ -60,6 +60,9 @@ class AnswerTest {
     assertThat(found[1]).as("intervals that hold its size").isGreaterThanOrEqualTo(17);
     Answer answer = answer(InventedCases.of(new SplittableRandom(1), 60, 0.05));
     assertThat(answer.words()).contains("Float under 5M carries it: +");
+    assertThat(answer.of(answer.edge().orElseThrow()))
+        .isNotEmpty()
+        .allMatch(one -> "under 5M".equals(one.cells().get(Cut.FLOAT)));
   }
 
   @Test

@@ -100,11 +100,7 @@ final class CutPane extends BorderPane {
     Answer now = answer;
     if (now != null) {
       CutCell cell = cells().get(place);
-      onPick.accept(
-          now.cases().stream()
-              .filter(one -> cell.name().equals(one.cells().get(cell.cut())))
-              .toList(),
-          cell.cut().words() + " " + cell.name());
+      onPick.accept(now.of(cell), cell.cut().words() + " " + cell.name());
     }
   }
 }

@@ -122,6 +122,8 @@ public final class ResearchStage extends BorderPane implements DayStage {
     edge.setId("edge");
     edge.setWrapText(true);
     edge.setMinHeight(USE_PREF_SIZE);
+    edge.setTooltip(new Tooltip("A click lists the cases where the edge lies"));
+    edge.setOnMouseClicked(e -> listEdge());
     leftOut.setId("left-out");
     leftOut.setWrapText(true);
     leftOut.getStyleClass().addAll("small", "faded");
@@ -418,6 +420,15 @@ public final class ResearchStage extends BorderPane implements DayStage {
           return AnswersBeside.of(now, Answer.of(other, kept.until(), cases));
         },
         held -> beside.show(kept.name(), held));
+  }
+
+  private void listEdge() {
+    Answer now = answer;
+    if (now != null) {
+      now.edge()
+          .ifPresentOrElse(
+              cell -> list(now.of(cell), cell.cut().words() + " " + cell.name()), this::listAll);
+    }
   }
 
   private void listAll() {
