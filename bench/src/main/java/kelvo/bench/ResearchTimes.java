@@ -28,6 +28,7 @@ import kelvo.research.CaseMoment;
 import kelvo.research.Held;
 import kelvo.research.Question;
 import kelvo.research.ResearchCase;
+import kelvo.research.UsualSpreads;
 import kelvo.research.bars.BarCases;
 import kelvo.research.bars.BarSession;
 import kelvo.rule.Vocabulary;
@@ -80,24 +81,25 @@ final class ResearchTimes {
 
     long begin = System.nanoTime();
     ResearchData data = folder.research(LocalDate.MAX);
+    UsualSpreads spreads = folder.spreadsBefore(LocalDate.MAX, Progress.NONE);
     Map<LocalDate, BarSession> sessions = sessions(data, dates);
     say("columns found or made in %.1f s", since(begin));
     begin = System.nanoTime();
-    cases(data, sessions, question);
+    cases(data, spreads, sessions, question);
     say("asked for the first time, with what was known before each session: %.1f s", since(begin));
 
     double[] mine = new double[ROUNDS];
     List<ResearchCase> cases = List.of();
     for (int round = 0; round < ROUNDS; round++) {
       begin = System.nanoTime();
-      cases = cases(data, sessions, question);
+      cases = cases(data, spreads, sessions, question);
       mine[round] = since(begin);
     }
     LocalDate newest = dates.getLast();
     begin = System.nanoTime();
     BarSession added = data.barSession(newest);
     if (added != null) {
-      BarCases.of(added, question, data.after(newest), data.spreads());
+      BarCases.of(added, question, data.after(newest), spreads);
     }
     double one = since(begin);
 
@@ -153,11 +155,13 @@ final class ResearchTimes {
   }
 
   private static List<ResearchCase> cases(
-      ResearchData data, Map<LocalDate, BarSession> sessions, Question question) {
+      ResearchData data,
+      UsualSpreads spreads,
+      Map<LocalDate, BarSession> sessions,
+      Question question) {
     return SideBySide.each(
             List.copyOf(sessions.values()),
-            (session, going) ->
-                BarCases.of(session, question, data.after(session.date()), data.spreads()),
+            (session, going) -> BarCases.of(session, question, data.after(session.date()), spreads),
             some -> {},
             Progress.NONE)
         .stream()

@@ -21,6 +21,12 @@ public record PaperAccount(
     onTheirWay = List.copyOf(onTheirWay);
   }
 
+  /** The account while nothing that was sent by a moment arrives. */
+  public static PaperAccount waiting(List<Instruction> instructions, long moment) {
+    return new PaperAccount(
+        List.of(), List.of(), instructions.stream().filter(one -> one.at() <= moment).toList());
+  }
+
   /** The account at a broker. */
   public static PaperAccount of(PaperBroker broker, long moment) {
     return new PaperAccount(broker.fills(), broker.working(), broker.onTheirWay(moment));

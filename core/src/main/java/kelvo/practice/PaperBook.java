@@ -3,6 +3,7 @@ package kelvo.practice;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
+import kelvo.research.UsualSpreads;
 import kelvo.tape.Price;
 import kelvo.tape.TradingState;
 
@@ -15,6 +16,8 @@ final class PaperBook {
   private static final BigDecimal HALF = new BigDecimal("0.5");
 
   private final List<WorkingOrder> working = new ArrayList<>();
+  private final String symbol;
+  private final UsualSpreads usual;
   private final Filled filled;
   private boolean halted;
   private boolean quoted;
@@ -30,7 +33,9 @@ final class PaperBook {
     void fill(WorkingOrder order, long shares, BigDecimal price, long at);
   }
 
-  PaperBook(Filled filled) {
+  PaperBook(String symbol, UsualSpreads usual, Filled filled) {
+    this.symbol = symbol;
+    this.usual = usual;
     this.filled = filled;
   }
 
@@ -112,19 +117,19 @@ final class PaperBook {
     }
     long left = shares;
     for (WorkingOrder order : working()) {
-      left -= at < order.since() ? 0 : byPrint(order, price, left, now);
+      left -= at < order.since() ? 0 : byPrint(order, price, left, at, now);
     }
     tidy();
   }
 
   /** Returns how many of a print's shares an order has taken. */
-  private long byPrint(WorkingOrder order, long price, long shares, long now) {
+  private long byPrint(WorkingOrder order, long price, long shares, long at, long now) {
     if (order.isDone()) {
       return 0;
     }
     return switch (order.terms()) {
       case Terms.Market market ->
-          quoted ? 0 : take(order, shares, withHalfATick(order, price), now);
+          quoted ? 0 : take(order, shares, withHalfTheSpread(order, price, at), now);
       case Terms.Limit limit -> {
         long better = order.way() * (limit.price() - price);
         long reached = better == 0 ? order.reached(shares) : better > 0 ? shares : 0;
@@ -156,12 +161,10 @@ final class PaperBook {
     return Math.max(0, shares);
   }
 
-  /** Without quotes half of a tick stands for half of the usual spread. */
-  private static BigDecimal withHalfATick(WorkingOrder order, long price) {
-    BigDecimal tick = BigDecimal.valueOf(price >= Price.DOLLAR ? Price.DOLLAR / 100 : 1, 4);
-    BigDecimal half = tick.multiply(HALF);
-    BigDecimal print = BigDecimal.valueOf(price, 4);
-    return order.way() > 0 ? print.add(half) : print.subtract(half);
+  /** Without quotes what the spread usually is stands for the one that nobody showed. */
+  private BigDecimal withHalfTheSpread(WorkingOrder order, long price, long at) {
+    BigDecimal half = BigDecimal.valueOf(usual.assumed(symbol, at, price), 4).multiply(HALF);
+    return BigDecimal.valueOf(price, 4).add(half.multiply(BigDecimal.valueOf(order.way())));
   }
 
   private void fill(WorkingOrder order, long shares, BigDecimal price, long now) {

@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import kelvo.replay.TapeListener;
+import kelvo.research.UsualSpreads;
 import kelvo.session.Session;
 import kelvo.state.SymbolState;
 import kelvo.tape.EventTape;
@@ -25,10 +26,10 @@ import kelvo.trade.FillSide;
  *
  * <p>Each instruction arrives a while after it was sent. A market order takes the other side of the
  * quote in force then, at most the shares shown, and the rest from the quotes after it; in a
- * security without quotes it takes the next eligible prints, half a tick worse. A limit order is
- * filled by prints beyond its price, and by those at its price once more has traded there than
- * stood before it. A stop becomes a market order at the first eligible print at its price or
- * beyond.
+ * security without quotes it takes the next eligible prints, half of the usual spread worse. A
+ * limit order is filled by prints beyond its price, and by those at its price once more has traded
+ * there than stood before it. A stop becomes a market order at the first eligible print at its
+ * price or beyond.
  */
 public final class PaperBroker implements TapeListener {
   /** The account of fills on paper. */
@@ -46,10 +47,12 @@ public final class PaperBroker implements TapeListener {
   /**
    * A broker before the session.
    *
+   * @param usual of a security without quotes
    * @param instructions those of the whole session, in any order
    * @param latency how long each takes to arrive, nanoseconds, 0 or more
    */
-  public PaperBroker(Session session, List<Instruction> instructions, long latency) {
+  public PaperBroker(
+      Session session, UsualSpreads usual, List<Instruction> instructions, long latency) {
     this.session = session;
     this.latency = latency;
     tape = session.tape();
@@ -64,6 +67,8 @@ public final class PaperBroker implements TapeListener {
                 symbol,
                 s ->
                     new PaperBook(
+                        s,
+                        usual,
                         (order, shares, price, at) -> fill(symbol, order, shares, price, at)));
         session.numberOf(symbol).ifPresent(number -> byNumber.put(number, book));
       }

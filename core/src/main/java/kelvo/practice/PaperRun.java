@@ -2,6 +2,7 @@ package kelvo.practice;
 
 import java.util.Arrays;
 import java.util.List;
+import kelvo.research.UsualSpreads;
 import kelvo.session.Session;
 import kelvo.tape.EventTape;
 
@@ -12,6 +13,7 @@ import kelvo.tape.EventTape;
  */
 public final class PaperRun {
   private final Session session;
+  private final UsualSpreads usual;
   private final EventTape tape;
   private final long latency;
   private List<Instruction> instructions = List.of();
@@ -22,11 +24,12 @@ public final class PaperRun {
   private long clock;
 
   /** No instructions yet. */
-  public PaperRun(Session session, long latency) {
+  public PaperRun(Session session, UsualSpreads usual, long latency) {
     this.session = session;
+    this.usual = usual;
     this.latency = latency;
     tape = session.tape();
-    broker = new PaperBroker(session, instructions, latency);
+    broker = new PaperBroker(session, usual, instructions, latency);
   }
 
   /**
@@ -38,7 +41,7 @@ public final class PaperRun {
   public PaperBroker at(List<Instruction> wanted, long moment) {
     if (!wanted.equals(instructions) || moment < clock) {
       instructions = List.copyOf(wanted);
-      broker = new PaperBroker(session, instructions, latency);
+      broker = new PaperBroker(session, usual, instructions, latency);
       events = events(instructions);
       clocks = clocks(events);
       next = 0;

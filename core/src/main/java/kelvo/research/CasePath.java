@@ -1,5 +1,6 @@
 package kelvo.research;
 
+import kelvo.tape.Price;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -42,18 +43,16 @@ public interface CasePath {
    * @param spreadAssumed whether no quote told the spread
    */
   record Entry(long at, double price, boolean spreadAssumed) {
-    private static final double CENT = 0.01;
-    private static final double LEAST_TICK = 0.0001;
-
     /**
-     * An entry where no quote tells the spread: the usual one stands for it, or one tick when that
-     * is more.
+     * An entry at a price with half of a spread.
      *
-     * @param usual dollars; 0 when none is known
+     * @param price of a print or a bar, {@link Price} units, as is the spread
+     * @param direction 1 when one buys, -1 when one sells short
      */
-    public static Entry assumed(long at, double price, int direction, double usual) {
-      double tick = price >= 1 ? CENT : LEAST_TICK;
-      return new Entry(at, price + direction * Math.max(tick, usual) / 2, true);
+    public static Entry beyond(
+        long at, long price, int direction, long spread, boolean spreadAssumed) {
+      double half = spread / (2.0 * Price.DOLLAR);
+      return new Entry(at, Price.dollars(price) + direction * half, spreadAssumed);
     }
   }
 }

@@ -37,11 +37,11 @@ final class PrintPath implements CasePath {
       return null;
     }
     long at = path.time(place);
-    double print = Price.dollars(path.price(place));
-    long spread = spreadAt(at);
-    return spread == 0
-        ? Entry.assumed(at, print, direction, usual.at(symbol, at))
-        : new Entry(at, print + direction * Price.dollars(spread) / 2, false);
+    long print = path.price(place);
+    long quoted = spreadAt(at);
+    boolean assumed = quoted == 0;
+    long spread = assumed ? usual.assumed(symbol, at, print) : quoted;
+    return Entry.beyond(at, print, direction, spread, assumed);
   }
 
   /** The spread of the newest quote up to a moment; 0 when none with two sides stood. */

@@ -1,6 +1,5 @@
 package kelvo.research;
 
-import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -17,54 +16,55 @@ public final class UsualSpreads {
 
   private final Map<String, long[]> bySymbol;
 
-  /**
-   * A recorded session.
-   *
-   * @param symbols in the order of the spreads
-   */
-  public record Recorded(List<String> symbols, SessionSpreads spreads) {
-    public Recorded {
-      symbols = List.copyOf(symbols);
-    }
-  }
-
   private UsualSpreads(Map<String, long[]> bySymbol) {
     this.bySymbol = bySymbol;
   }
 
-  /** Those of recorded sessions. */
-  public static UsualSpreads of(List<Recorded> sessions) {
-    Map<String, long[][]> known = new HashMap<>();
-    for (int session = 0; session < sessions.size(); session++) {
-      Recorded recorded = sessions.get(session);
-      for (int i = 0; i < recorded.symbols().size(); i++) {
-        long[][] hours =
-            known.computeIfAbsent(
-                recorded.symbols().get(i), s -> new long[SessionSpreads.HOURS][sessions.size()]);
-        for (int hour = 0; hour < SessionSpreads.HOURS; hour++) {
-          hours[hour][session] = recorded.spreads().at(i, hour);
-        }
-      }
-    }
+  /**
+   * Those of recorded sessions.
+   *
+   * @param symbols in the order of the sessions' securities
+   */
+  public static UsualSpreads of(List<String> symbols, List<SessionSpreads> sessions) {
     Map<String, long[]> usual = new HashMap<>();
-    known.forEach(
-        (symbol, hours) ->
-            usual.put(symbol, Arrays.stream(hours).mapToLong(UsualSpreads::median).toArray()));
+    for (int i = 0; i < symbols.size(); i++) {
+      long[] hours = new long[SessionSpreads.HOURS];
+      for (int hour = 0; hour < SessionSpreads.HOURS; hour++) {
+        hours[hour] = median(sessions, i, hour);
+      }
+      usual.put(symbols.get(i), hours);
+    }
     return new UsualSpreads(usual);
   }
 
-  private static long median(long[] sessions) {
-    long[] quoted = Arrays.stream(sessions).filter(spread -> spread > 0).sorted().toArray();
+  private static long median(List<SessionSpreads> sessions, int security, int hour) {
+    long[] quoted =
+        sessions.stream()
+            .mapToLong(session -> session.at(security, hour))
+            .filter(spread -> spread > 0)
+            .sorted()
+            .toArray();
     return quoted.length == 0 ? 0 : SessionSpreads.median(quoted);
   }
 
-  /** The spread of a symbol at a moment of any day, dollars; 0 when none was recorded. */
-  public double at(String symbol, long moment) {
+  /**
+   * The spread that stands for one that no quote tells: the usual one of the hour, or one tick when
+   * that is more or none was recorded.
+   *
+   * @param moment {@link kelvo.time.DayTime} of any day
+   * @param price of the symbol then
+   * @return {@link Price} units, above 0
+   */
+  public long assumed(String symbol, long moment, long price) {
     long[] hours = bySymbol.get(symbol);
-    return hours == null ? 0 : hours[SessionSpreads.hour(moment)] / (double) Price.DOLLAR;
+    return Math.max(Price.tick(price), hours == null ? 0 : hours[SessionSpreads.hour(moment)]);
   }
 
-  /** A row of a table: one for each symbol and hour that is known. */
+  /**
+   * A row of a table: one for each symbol and hour that is known.
+   *
+   * @param spread {@link Price} units
+   */
   public record Row(String symbol, int hour, long spread) {}
 
   /** All that are known, by symbol and hour. */

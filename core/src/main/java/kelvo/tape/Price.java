@@ -38,6 +38,11 @@ public final class Price {
     return price == NONE ? Double.NaN : price / (double) DOLLAR;
   }
 
+  /** What a price may change by: a cent from one dollar on, a hundredth of a cent below. */
+  public static long tick(long price) {
+    return price >= DOLLAR ? DOLLAR / 100 : 1;
+  }
+
   /**
    * The price at its tick size: two decimals from one dollar on, four below; empty when there is
    * none.

@@ -19,7 +19,6 @@ final class StairStep extends RememberingDetector {
   private static final int BEGAN = 4;
   private static final int MIN_RISE_PART = 100;
   private static final int MIN_PULLBACK_PART = 500;
-  private static final long CENT = Price.DOLLAR / 100;
   private static final long MAX_STEP = 30 * DayTime.MINUTE;
 
   private final int fromStep;
@@ -64,7 +63,7 @@ final class StairStep extends RememberingDetector {
   /** A bounce between bid and ask is no pullback. */
   private boolean pulledBack(int id) {
     long high = memory.get(id, HIGH);
-    long tick = high >= Price.DOLLAR ? CENT : 1;
+    long tick = Price.tick(high);
     long pullback = pullback(id);
     return pullback * MIN_PULLBACK_PART >= high && pullback >= 2 * tick;
   }

@@ -1,35 +1,47 @@
 package kelvo.view;
 
+import java.util.Arrays;
 import java.util.List;
 import java.util.function.LongSupplier;
 import java.util.function.Supplier;
 import kelvo.practice.Instruction;
 import kelvo.practice.PaperAccount;
+import kelvo.practice.PaperOrder;
 import kelvo.practice.PaperRun;
+import kelvo.research.UsualSpreads;
 import kelvo.session.Session;
+import kelvo.tape.EventTape;
+import org.jspecify.annotations.Nullable;
 
 /** Shows what has come of the instructions to the paper broker. */
 public final class PaperView implements View<PaperAccount> {
   private final Session session;
   private final LongSupplier latency;
+  private final Supplier<@Nullable UsualSpreads> spreads;
   private final Supplier<List<Instruction>> instructions;
   private PaperRun run;
   private long runLatency;
+  private UsualSpreads runSpreads = UsualSpreads.NONE;
 
   /**
-   * The account at a moment.
+   * The account at a moment. All that it is given is asked on the player's thread.
    *
-   * @param latency how long an instruction takes to arrive, nanoseconds; asked on the player's
-   *     thread as are the instructions
+   * @param latency how long an instruction takes to arrive, nanoseconds
+   * @param spreads the usual ones; null until they are known, and until then nothing arrives if a
+   *     security without quotes is among those ordered
    * @param instructions those of the whole session
    */
   public PaperView(
-      Session session, LongSupplier latency, Supplier<List<Instruction>> instructions) {
+      Session session,
+      LongSupplier latency,
+      Supplier<@Nullable UsualSpreads> spreads,
+      Supplier<List<Instruction>> instructions) {
     this.session = session;
     this.latency = latency;
+    this.spreads = spreads;
     this.instructions = instructions;
     runLatency = latency.getAsLong();
-    run = new PaperRun(session, runLatency);
+    run = new PaperRun(session, runSpreads, runLatency);
   }
 
   @Override
@@ -38,11 +50,33 @@ public final class PaperView implements View<PaperAccount> {
     if (all.isEmpty()) {
       return PaperAccount.EMPTY;
     }
+    UsualSpreads known = spreads.get();
+    if (known == null && !areQuoted(session, all)) {
+      return PaperAccount.waiting(all, moment.now());
+    }
+    UsualSpreads usual = known == null ? UsualSpreads.NONE : known;
     long now = latency.getAsLong();
-    if (now != runLatency) {
+    if (now != runLatency || usual != runSpreads) {
       runLatency = now;
-      run = new PaperRun(session, now);
+      runSpreads = usual;
+      run = new PaperRun(session, usual, now);
     }
     return PaperAccount.of(run.at(all, moment.now()), moment.now());
+  }
+
+  /** Whether each order came when there were quotes, so that no usual spread is needed. */
+  public static boolean areQuoted(Session session, List<Instruction> instructions) {
+    return instructions.stream()
+        .filter(Instruction.Place.class::isInstance)
+        .allMatch(one -> isQuoted(session, ((Instruction.Place) one).order(), one.at()));
+  }
+
+  private static boolean isQuoted(Session session, PaperOrder order, long at) {
+    EventTape tape = session.tape();
+    return session.numberOf(order.symbol()).stream()
+        .flatMap(security -> Arrays.stream(tape.eventsOf(security, tape.size())))
+        .filter(tape::isQuote)
+        .limit(1)
+        .anyMatch(quote -> tape.time(quote) <= at);
   }
 }

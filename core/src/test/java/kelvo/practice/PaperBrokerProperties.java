@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.SplittableRandom;
 import kelvo.hit.RandomSessions;
 import kelvo.replay.TapeReplay;
+import kelvo.research.UsualSpreads;
 import kelvo.session.Session;
 import kelvo.tape.EventKind;
 import kelvo.tape.EventTape;
@@ -67,7 +68,7 @@ class PaperBrokerProperties {
   }
 
   private static PaperBroker whole(Session session, List<Instruction> instructions) {
-    return new PaperRun(session, LATENCY).at(instructions, DayTime.LAST);
+    return new PaperRun(session, UsualSpreads.NONE, LATENCY).at(instructions, DayTime.LAST);
   }
 
   private static PaperOrder order(List<Instruction> instructions, String id) {
@@ -203,7 +204,7 @@ class PaperBrokerProperties {
     List<Instruction> instructions = instructions(seed);
     List<Fill> fills = whole(session, instructions).fills();
 
-    PaperRun paused = new PaperRun(session, LATENCY);
+    PaperRun paused = new PaperRun(session, UsualSpreads.NONE, LATENCY);
     SplittableRandom random = new SplittableRandom(seed);
     for (int i = 0; i < 40; i++) {
       long moment = DayTime.FIRST + random.nextLong(16 * DayTime.HOUR);
@@ -212,7 +213,7 @@ class PaperBrokerProperties {
     }
     assertThat(paused.at(instructions, DayTime.LAST).fills()).isEqualTo(fills);
 
-    PaperBroker listening = new PaperBroker(session, instructions, LATENCY);
+    PaperBroker listening = new PaperBroker(session, UsualSpreads.NONE, instructions, LATENCY);
     TapeReplay replay = new TapeReplay(session);
     replay.listen(listening);
     replay.runTo(DayTime.LAST);
@@ -226,8 +227,9 @@ class PaperBrokerProperties {
     long moment = DayTime.of(12, 0);
     List<Instruction> until = instructions.stream().filter(one -> one.at() <= moment).toList();
 
-    assertThat(new PaperRun(session, LATENCY).at(until, moment).fills())
-        .isEqualTo(new PaperRun(session, LATENCY).at(instructions, moment).fills());
+    assertThat(new PaperRun(session, UsualSpreads.NONE, LATENCY).at(until, moment).fills())
+        .isEqualTo(
+            new PaperRun(session, UsualSpreads.NONE, LATENCY).at(instructions, moment).fills());
   }
 
   @Property(tries = 150)

@@ -7,6 +7,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Consumer;
 import kelvo.hit.TestSessions;
+import kelvo.research.SessionSpreads;
+import kelvo.research.UsualSpreads;
 import kelvo.session.Session;
 import kelvo.tape.EventTape;
 import kelvo.tape.Price;
@@ -62,8 +64,12 @@ class PaperBrokerTest {
   }
 
   private PaperBroker broker(Consumer<EventTape> filler) {
+    return broker(UsualSpreads.NONE, filler);
+  }
+
+  private PaperBroker broker(UsualSpreads usual, Consumer<EventTape> filler) {
     Session session = TestSessions.of(1, filler);
-    return new PaperRun(session, LATENCY).at(instructions, DayTime.LAST);
+    return new PaperRun(session, usual, LATENCY).at(instructions, DayTime.LAST);
   }
 
   /** As "09:41:00.300 buy 100 at 10.05". */
@@ -128,6 +134,31 @@ class PaperBrokerTest {
                       print(tape, 4, 10.20, 100);
                     })))
         .containsExactly("10:00:02.000 buy 100 at 10.105", "10:00:04.000 buy 50 at 10.205");
+  }
+
+  @Test
+  void theUsualSpreadOfTheHourCountsWhenItIsMoreThanATick() {
+    EventTape recorded = new EventTape(1);
+    recorded.quote(DayTime.of(10, 30), 0, price(8), 100, price(8.07), 100);
+    UsualSpreads usual =
+        UsualSpreads.of(List.of("AAAAAA"), List.of(SessionSpreads.of(recorded, 1)));
+    place(1, 1, 100, MARKET);
+    place(3, -1, 100, MARKET);
+    place(3_600, 1, 100, MARKET);
+
+    assertThat(
+            words(
+                broker(
+                    usual,
+                    tape -> {
+                      print(tape, 2, 10, 100);
+                      print(tape, 4, 10, 100);
+                      print(tape, 3_602, 10, 100);
+                    })))
+        .containsExactly(
+            "10:00:02.000 buy 100 at 10.035",
+            "10:00:04.000 sell 100 at 9.965",
+            "11:00:02.000 buy 100 at 10.005");
   }
 
   @Test

@@ -133,10 +133,7 @@ class SessionCasesTest {
     EventTape quotes = new EventTape(2);
     quotes.quote(DayTime.of(10, 30), 0, 110_000, 100, 110_800, 100);
     UsualSpreads usual =
-        UsualSpreads.of(
-            List.of(
-                new UsualSpreads.Recorded(
-                    List.of("AAAAAA", "BBBBBB"), SessionSpreads.of(quotes, 2))));
+        UsualSpreads.of(List.of("AAAAAA", "BBBBBB"), List.of(SessionSpreads.of(quotes, 2)));
 
     ResearchCase one =
         only(

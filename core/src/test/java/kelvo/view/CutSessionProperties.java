@@ -28,6 +28,7 @@ import kelvo.practice.Instruction;
 import kelvo.practice.PaperOrder;
 import kelvo.practice.Terms;
 import kelvo.replay.TapeReplay;
+import kelvo.research.UsualSpreads;
 import kelvo.scan.Scan;
 import kelvo.scan.Side;
 import kelvo.session.Session;
@@ -101,7 +102,12 @@ class CutSessionProperties {
     views.put("news", session -> new NewsView(session, CatalystFilter.ALL));
     views.put(
         "paper",
-        session -> new PaperView(session, () -> 300 * DayTime.MILLISECOND, () -> INSTRUCTIONS));
+        session ->
+            new PaperView(
+                session,
+                () -> 300 * DayTime.MILLISECOND,
+                () -> UsualSpreads.NONE,
+                () -> INSTRUCTIONS));
     views.put("prints", session -> new PrintsView(session, 0));
     views.put("quote", session -> new QuoteView(session, 0));
     views.put(

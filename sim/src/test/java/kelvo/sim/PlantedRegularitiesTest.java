@@ -24,10 +24,12 @@ import kelvo.research.Held;
 import kelvo.research.Question;
 import kelvo.research.ResearchCase;
 import kelvo.research.Sample;
+import kelvo.research.UsualSpreads;
 import kelvo.research.bars.BarCases;
 import kelvo.research.bars.BarSession;
 import kelvo.rule.Vocabulary;
 import kelvo.scan.Scan;
+import kelvo.tape.Price;
 import kelvo.time.DayTime;
 import kelvo.time.SessionHours;
 import kelvo.trade.Fees;
@@ -45,6 +47,7 @@ class PlantedRegularitiesTest {
   @TempDir static Path folder;
   private static final List<BarSession> SESSIONS = new ArrayList<>();
   private static ResearchData data;
+  private static UsualSpreads spreads;
 
   @BeforeAll
   static void write() {
@@ -55,6 +58,7 @@ class PlantedRegularitiesTest {
     assertThat(MinuteSessions.areThere(folder, SIZE, calendar)).isTrue();
     DataFolder read = new DataFolder(folder, calendar);
     data = read.research(LocalDate.MAX);
+    spreads = read.spreadsBefore(LocalDate.MAX, Progress.NONE);
     for (LocalDate date : read.barDates()) {
       SESSIONS.add(data.barSession(date));
     }
@@ -72,7 +76,7 @@ class PlantedRegularitiesTest {
             new Question.Costs(new Fees(BigDecimal.ZERO, BigDecimal.ZERO), 10_000));
     List<ResearchCase> cases = new ArrayList<>();
     for (BarSession session : SESSIONS) {
-      cases.addAll(BarCases.of(session, question, data.after(session.date()), data.spreads()));
+      cases.addAll(BarCases.of(session, question, data.after(session.date()), spreads));
     }
     return Answer.of(question, until, cases);
   }
@@ -140,7 +144,8 @@ class PlantedRegularitiesTest {
             .filter(one -> cell.name().equals(one.cells().get(cell.cut())))
             .mapToDouble(
                 one ->
-                    Math.max(0.01, data.spreads().at(one.symbol(), one.enteredAt()))
+                    Price.dollars(
+                            spreads.assumed(one.symbol(), one.enteredAt(), Price.of(one.entry())))
                         / 2
                         / one.entry())
             .average()

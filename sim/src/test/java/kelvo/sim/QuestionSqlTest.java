@@ -28,12 +28,14 @@ import kelvo.research.CaseMoment;
 import kelvo.research.Held;
 import kelvo.research.Question;
 import kelvo.research.ResearchCase;
+import kelvo.research.UsualSpreads;
 import kelvo.research.bars.BarCases;
 import kelvo.research.bars.BarSession;
 import kelvo.rule.RuleSentence;
 import kelvo.rule.Vocabulary;
 import kelvo.scan.Scan;
 import kelvo.session.Security;
+import kelvo.tape.Price;
 import kelvo.time.DayTime;
 import kelvo.time.Phases;
 import kelvo.time.SessionHours;
@@ -73,6 +75,7 @@ class QuestionSqlTest {
   @TempDir static Path stores;
   private static final List<BarSession> SESSIONS = new ArrayList<>();
   private static ResearchData data;
+  private static UsualSpreads spreads;
   private static Path store;
 
   @BeforeAll
@@ -83,6 +86,7 @@ class QuestionSqlTest {
     addActions();
     DataFolder read = new DataFolder(folder, calendar);
     data = read.research(LocalDate.MAX);
+    spreads = read.spreadsBefore(LocalDate.MAX, Progress.NONE);
     read.barDates().forEach(date -> SESSIONS.add(data.barSession(date)));
     store = stores.resolve("store");
     PartitionedStore written = new PartitionedStore(folder, store, calendar);
@@ -119,8 +123,7 @@ class QuestionSqlTest {
     List<ResearchCase> cases = new ArrayList<>();
     SESSIONS.forEach(
         session ->
-            cases.addAll(
-                BarCases.of(session, question, data.after(session.date()), data.spreads())));
+            cases.addAll(BarCases.of(session, question, data.after(session.date()), spreads)));
     return cases;
   }
 
@@ -218,9 +221,12 @@ class QuestionSqlTest {
 
   @Test
   void theUsualSpreadIsPaidWhereItIsKnown() {
-    assertThat(data.spreads().rows()).isNotEmpty();
+    assertThat(spreads.rows()).isNotEmpty();
     assertThat(byProgram(question(RUNNERS, moment("hit"), 1)))
-        .anyMatch(one -> data.spreads().at(one.symbol(), one.enteredAt()) > 0.01);
+        .anyMatch(
+            one ->
+                spreads.assumed(one.symbol(), one.enteredAt(), Price.of(one.entry()))
+                    > Price.tick(Price.of(one.entry())));
   }
 
   @Test

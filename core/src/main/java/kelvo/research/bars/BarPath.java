@@ -30,7 +30,8 @@ final class BarPath implements CasePath {
       return null;
     }
     long at = bars.minute(row) * DayTime.MINUTE;
-    return Entry.assumed(at, Price.dollars(bars.open(row)), direction, usual.at(symbol, at));
+    long open = bars.open(row);
+    return Entry.beyond(at, open, direction, usual.assumed(symbol, at, open), true);
   }
 
   @Override

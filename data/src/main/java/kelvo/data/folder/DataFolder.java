@@ -23,7 +23,6 @@ import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import kelvo.data.columns.Columns;
-import kelvo.data.columns.NewColumns;
 import kelvo.data.fault.Fault;
 import kelvo.data.fault.Faults;
 import kelvo.data.news.NewsSource;
@@ -33,7 +32,6 @@ import kelvo.history.DailyBarList;
 import kelvo.history.DailyHistory;
 import kelvo.job.Progress;
 import kelvo.news.Catalyst;
-import kelvo.research.SessionSpreads;
 import kelvo.research.UsualSpreads;
 import kelvo.rule.Vocabulary;
 import kelvo.session.EarlierDays;
@@ -310,27 +308,14 @@ public final class DataFolder {
         new EventTape(securities.size()));
   }
 
-  /** How wide the spreads of the recorded sessions before a date were. */
-  UsualSpreads spreadsBefore(LocalDate before) {
-    KeptColumns kept = kept();
-    return UsualSpreads.of(
-        sessionDates().stream()
-            .filter(date -> date.isBefore(before))
-            .map(date -> spreads(date, kept))
-            .toList());
-  }
-
-  private UsualSpreads.Recorded spreads(LocalDate date, KeptColumns kept) {
-    List<String> symbols = securities().stream().map(Security::symbol).toList();
-    return new UsualSpreads.Recorded(
-        symbols,
-        kept.read(
-            "spreads/" + date,
-            SessionTape.quotes(root, date, securities()),
-            columns -> new SessionSpreads(columns.column("rows")),
-            // What is wrong with the session is told when the session itself is asked.
-            faults -> SessionSpreads.of(tape(date, kept.telling(new Faults())), symbols.size()),
-            made -> new NewColumns().with("rows", made.rows())));
+  /**
+   * How wide the spreads of the recorded sessions before a date usually were.
+   *
+   * @throws java.util.concurrent.CancellationException when the progress stops it
+   */
+  public UsualSpreads spreadsBefore(LocalDate before, Progress progress) {
+    return new SpreadColumns(root, securities(), kept(), this::tape)
+        .of(sessionDates().stream().filter(date -> date.isBefore(before)).toList(), progress);
   }
 
   /** The events of a session alone. */

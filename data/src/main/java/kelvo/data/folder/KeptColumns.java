@@ -11,7 +11,7 @@ import kelvo.data.fault.Faults;
 
 /**
  * Reads parts of a data folder: from columns when they are of the tables as they are now, else from
- * the tables, of which columns are then kept. Thread-safe.
+ * the tables, of which columns are then kept and used. Thread-safe.
  */
 final class KeptColumns {
   private final Columns columns;
@@ -50,11 +50,9 @@ final class KeptColumns {
       Function<ColumnFile, T> fromColumns,
       Function<Faults, T> fromTables,
       Function<T, NewColumns> toColumns) {
-    Optional<Found<T>> found =
-        searching
-            ? Optional.empty()
-            : columns.find(
-                name, sources, file -> new Found<>(fromColumns.apply(file), KeptFaults.of(file)));
+    Function<ColumnFile, Found<T>> take =
+        file -> new Found<>(fromColumns.apply(file), KeptFaults.of(file));
+    Optional<Found<T>> found = searching ? Optional.empty() : columns.find(name, sources, take);
     if (found.isPresent()) {
       faults.addCounted(found.get().faults);
       return found.get().part;
@@ -62,9 +60,11 @@ final class KeptColumns {
     Faults own = new Faults();
     T part = fromTables.apply(own);
     faults.addAll(own);
-    if (!searching && own.isWhole()) {
-      columns.keep(name, sources, KeptFaults.in(toColumns.apply(part), own));
+    if (searching || !own.isWhole()) {
+      return part;
     }
-    return part;
+    columns.keep(name, sources, KeptFaults.in(toColumns.apply(part), own));
+    // What was read takes memory, which its columns do not: a year of minute bars is some 4 GB.
+    return columns.find(name, sources, take).map(Found::part).orElse(part);
   }
 }

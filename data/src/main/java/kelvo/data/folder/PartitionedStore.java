@@ -85,7 +85,8 @@ public final class PartitionedStore {
         "spreads",
         SPREADS,
         csv -> {
-          for (UsualSpreads.Row row : folder.spreadsBefore(LocalDate.MAX).rows()) {
+          UsualSpreads usual = folder.spreadsBefore(LocalDate.MAX, Progress.NONE);
+          for (UsualSpreads.Row row : usual.rows()) {
             csv.writeRecord(row.symbol(), Integer.toString(row.hour()), Price.exact(row.spread()));
           }
         });

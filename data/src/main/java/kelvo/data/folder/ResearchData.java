@@ -13,7 +13,6 @@ import kelvo.history.MinuteBar;
 import kelvo.history.SessionMinutes;
 import kelvo.research.LaterDays;
 import kelvo.research.RecordSheet;
-import kelvo.research.UsualSpreads;
 import kelvo.research.bars.BarSession;
 import kelvo.research.bars.DayTotals;
 import kelvo.session.Session;
@@ -35,7 +34,6 @@ public final class ResearchData {
   private final LaterBars later;
   private final Function<String, List<CorporateAction>> splits;
   private final LocalDate before;
-  private @Nullable UsualSpreads spreads;
 
   ResearchData(
       DataFolder folder,
@@ -58,16 +56,6 @@ public final class ResearchData {
   /** How the securities traded in the sessions after a date. */
   public LaterDays after(LocalDate date) {
     return later.after(date);
-  }
-
-  /** How wide spreads usually were, by the recorded sessions; read when it is first asked. */
-  public synchronized UsualSpreads spreads() {
-    UsualSpreads known = spreads;
-    if (known == null) {
-      known = folder.spreadsBefore(before);
-      spreads = known;
-    }
-    return known;
   }
 
   /** How a security traded on a day and on those after it. */

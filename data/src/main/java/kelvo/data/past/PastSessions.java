@@ -35,6 +35,7 @@ import kelvo.research.Question;
 import kelvo.research.RecordSheet;
 import kelvo.research.ResearchCase;
 import kelvo.research.SessionCases;
+import kelvo.research.UsualSpreads;
 import kelvo.research.bars.BarCases;
 import kelvo.research.bars.BarSession;
 import kelvo.review.DayReview;
@@ -64,6 +65,9 @@ public final class PastSessions {
 
   /** Two questions are held against each other, and one comes before the next. */
   private static final int ANSWERS_KEPT = 3;
+
+  /** The part of a question's time that is given to them; none once they are kept. */
+  private static final double READING_SPREADS = 0.1;
 
   private final Path root;
   private final Ledger ledger;
@@ -265,6 +269,7 @@ public final class PastSessions {
     DataFolder data = data();
     Set<LocalDate> recorded = new HashSet<>(data.sessionDates());
     ResearchData known = data.research(before);
+    UsualSpreads usual = data.spreadsBefore(before, progress.within(0, READING_SPREADS));
     List<ResearchCase> cases =
         SideBySide.each(
                 dates,
@@ -276,8 +281,8 @@ public final class PastSessions {
                   List<ResearchCase> found =
                       recorded.contains(date)
                           ? SessionCases.of(
-                              session(date), question, known.after(date), known.spreads(), going)
-                          : ofBars(date, question, known);
+                              session(date), question, known.after(date), usual, going)
+                          : ofBars(date, question, known, usual);
                   answered.merge(
                       date,
                       List.of(new Answered(question, before, found)),
@@ -285,7 +290,7 @@ public final class PastSessions {
                   return found;
                 },
                 each,
-                progress)
+                progress.within(READING_SPREADS, 1))
             .stream()
             .flatMap(List::stream)
             .toList();
@@ -316,12 +321,20 @@ public final class PastSessions {
     return cases.stream().map(one -> known.sheet(one.symbol(), one.date())).toList();
   }
 
+  /**
+   * How wide the spreads of the recorded sessions before a date usually were.
+   *
+   * @throws java.util.concurrent.CancellationException when the progress stops it
+   */
+  public UsualSpreads spreadsBefore(LocalDate before, Progress progress) {
+    return data().spreadsBefore(before, progress);
+  }
+
   /** What was known beforehand of a session of bars is kept for the next question. */
-  private List<ResearchCase> ofBars(LocalDate date, Question question, ResearchData known) {
+  private List<ResearchCase> ofBars(
+      LocalDate date, Question question, ResearchData known, UsualSpreads usual) {
     BarSession session = barSessions.computeIfAbsent(date, known::barSession);
-    return session == null
-        ? List.of()
-        : BarCases.of(session, question, known.after(date), known.spreads());
+    return session == null ? List.of() : BarCases.of(session, question, known.after(date), usual);
   }
 
   /** The minutes of a security in a session, oldest first; none when it has none. */

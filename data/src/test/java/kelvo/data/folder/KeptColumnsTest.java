@@ -3,15 +3,21 @@ package kelvo.data.folder;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
+import java.lang.foreign.MemorySegment;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.List;
+import java.util.function.Supplier;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import kelvo.data.calendar.ExchangeCalendar;
+import kelvo.data.columns.Columns;
+import kelvo.data.columns.NewColumns;
+import kelvo.data.columns.Sources;
 import kelvo.data.fault.Fault;
+import kelvo.data.fault.Faults;
 import kelvo.job.Progress;
 import kelvo.session.Session;
 import kelvo.tape.EventKind;
@@ -78,6 +84,14 @@ class KeptColumnsTest {
     return data.session(DATE, Progress.NONE);
   }
 
+  /** Columns cannot be kept while a file has their folder's name. */
+  private Session readTables() throws IOException {
+    Path inTheWay = Files.writeString(folder.resolve(".kelvo"), "");
+    Session session = read();
+    Files.delete(inTheWay);
+    return session;
+  }
+
   private static List<String> events(Session session) {
     EventTape tape = session.tape();
     return IntStream.range(0, tape.size())
@@ -114,13 +128,33 @@ class KeptColumnsTest {
   }
 
   @Test
-  void theSecondReadingSaysTheSameWithTheSameFaults() {
-    Session first = read();
+  void columnsSayTheSameAsTheTablesWithTheSameFaults() throws IOException {
+    Session tables = readTables();
     List<Fault> faults = data.faults();
     assertThat(faults).hasSize(4);
-    assertThat(folder.resolve(".kelvo/columns/sessions/2031-03-12.columns")).isRegularFile();
 
-    assertSame(first, faults, read());
+    assertSame(tables, faults, read());
+    assertThat(folder.resolve(".kelvo/columns/sessions/2031-03-12.columns")).isRegularFile();
+    assertSame(tables, faults, read());
+  }
+
+  @Test
+  void whatHasBeenReadGivesWayToItsColumns() throws IOException {
+    KeptColumns kept = new KeptColumns(new Columns(folder), new Faults(), false);
+    Supplier<String> part =
+        () ->
+            kept.read(
+                "part",
+                new Sources().file(folder.resolve("daily.csv")),
+                columns -> "columns",
+                faults -> "tables",
+                made -> new NewColumns().with("rows", MemorySegment.ofArray(new long[1])));
+
+    assertThat(part.get()).isEqualTo("columns");
+    Files.delete(folder.resolve(".kelvo/columns/part.columns"));
+    Files.delete(folder.resolve(".kelvo/columns"));
+    Files.writeString(folder.resolve(".kelvo/columns"), "");
+    assertThat(part.get()).isEqualTo("tables");
   }
 
   @Test
@@ -157,8 +191,9 @@ class KeptColumnsTest {
 
   @Test
   void tornColumnsAreMadeAgain() throws IOException {
-    Session first = read();
+    Session first = readTables();
     List<Fault> faults = data.faults();
+    read();
     try (Stream<Path> files = Files.walk(folder.resolve(".kelvo/columns"))) {
       for (Path file : files.filter(Files::isRegularFile).toList()) {
         byte[] bytes = Files.readAllBytes(file);

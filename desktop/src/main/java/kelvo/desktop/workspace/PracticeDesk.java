@@ -20,6 +20,7 @@ import kelvo.practice.PaperAccount;
 import kelvo.practice.PaperBroker;
 import kelvo.practice.PaperOrder;
 import kelvo.practice.Terms;
+import kelvo.research.UsualSpreads;
 import kelvo.setting.SettingCatalogue;
 import kelvo.setting.Settings;
 import kelvo.time.DayTime;
@@ -42,12 +43,14 @@ public final class PracticeDesk {
   private final BooleanProperty shown = new SimpleBooleanProperty();
   private final BooleanProperty blind = new SimpleBooleanProperty();
   private final LatestAnswer otherDays;
+  private final LatestAnswer spreadsRead;
   private final ObjectProperty<Step> step = new SimpleObjectProperty<>(Step.MINUTE);
 
   /** The player's thread reads them too. */
   private volatile List<Instruction> instructions;
 
   private volatile long latency;
+  private volatile @Nullable UsualSpreads spreads;
   private int fillsKept;
 
   /** Those of all drills. */
@@ -59,13 +62,33 @@ public final class PracticeDesk {
     this.trader = trader;
     ledger = day.ledger();
     otherDays = workspace.latestAnswer("looking for another day");
+    spreadsRead =
+        workspace.latestAnswer(
+            "reading the usual spreads (a tick stands for them)", () -> know(UsualSpreads.NONE));
     instructions = day.practice().instructions();
     fillsKept = day.practice().fills().size();
     calls = new ArrayList<>(day.practice().calls());
     shown.addListener((o, was, is) -> trader.practise(is ? fills() : null));
     latency = latency(workspace.settings().now());
     workspace.settings().settings().addListener((o, was, is) -> latency = latency(is));
-    workspace.follow(new PaperView(day.session(), () -> latency, () -> instructions), this::take);
+    workspace.follow(
+        new PaperView(day.session(), () -> latency, () -> spreads, () -> instructions), this::take);
+    readSpreads();
+  }
+
+  /** Reads the usual spreads once, when an order in a security without quotes needs them. */
+  private void readSpreads() {
+    if (spreads == null
+        && !spreadsRead.isBusy()
+        && !PaperView.areQuoted(day.session(), instructions)) {
+      LocalDate today = workspace.day();
+      spreadsRead.ask(progress -> workspace.past().spreadsBefore(today, progress), this::know);
+    }
+  }
+
+  private void know(UsualSpreads known) {
+    spreads = known;
+    workspace.seek(workspace.now());
   }
 
   private static long latency(Settings settings) {
@@ -232,6 +255,7 @@ public final class PracticeDesk {
     instructions = List.copyOf(sent);
     ledger.addPractice(workspace.day(), sent.size() - 1, instruction);
     keepFills(account.get());
+    readSpreads();
     workspace.seek(workspace.now());
     workspace.action().set("On paper: " + words);
   }
