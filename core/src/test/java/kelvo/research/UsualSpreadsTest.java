@@ -2,7 +2,6 @@ package kelvo.research;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.util.Arrays;
 import java.util.List;
 import java.util.function.Consumer;
 import kelvo.tape.EventTape;
@@ -15,11 +14,10 @@ class UsualSpreadsTest {
     tape.quote(DayTime.of(hour, minute), security, 100_000, 100, 100_000 + cents * 100, 100);
   }
 
-  @SafeVarargs
-  private static UsualSpreads usual(Consumer<EventTape>... sessions) {
+  private static UsualSpreads usual(List<Consumer<EventTape>> sessions) {
     return UsualSpreads.of(
         List.of("AAAAAA", "BBBBBB"),
-        Arrays.stream(sessions)
+        sessions.stream()
             .map(
                 filler -> {
                   EventTape tape = new EventTape(2);
@@ -37,12 +35,13 @@ class UsualSpreadsTest {
   void itIsTheMedianOfTheQuotesOfAnHour() {
     UsualSpreads usual =
         usual(
-            tape -> {
-              quote(tape, 9, 40, 0, 9);
-              quote(tape, 10, 1, 0, 4);
-              quote(tape, 10, 2, 0, 2);
-              quote(tape, 10, 59, 0, 30);
-            });
+            List.of(
+                tape -> {
+                  quote(tape, 9, 40, 0, 9);
+                  quote(tape, 10, 1, 0, 4);
+                  quote(tape, 10, 2, 0, 2);
+                  quote(tape, 10, 59, 0, 30);
+                }));
 
     assertThat(assumed(usual, "AAAAAA", 10, 30)).isEqualTo(0.04);
     assertThat(assumed(usual, "AAAAAA", 9, 30)).isEqualTo(0.09);
@@ -55,10 +54,11 @@ class UsualSpreadsTest {
   void ofSeveralSessionsTheMiddleOneCounts() {
     UsualSpreads usual =
         usual(
-            tape -> quote(tape, 10, 0, 0, 1),
-            tape -> quote(tape, 10, 0, 0, 50),
-            tape -> quote(tape, 11, 0, 0, 7),
-            tape -> quote(tape, 10, 0, 0, 3));
+            List.of(
+                tape -> quote(tape, 10, 0, 0, 1),
+                tape -> quote(tape, 10, 0, 0, 50),
+                tape -> quote(tape, 11, 0, 0, 7),
+                tape -> quote(tape, 10, 0, 0, 3)));
 
     assertThat(assumed(usual, "AAAAAA", 10, 0)).isEqualTo(0.03);
     assertThat(usual.rows())
@@ -70,11 +70,12 @@ class UsualSpreadsTest {
   void quotesOfOneSideOrCrossedOnesTellNoSpread() {
     UsualSpreads usual =
         usual(
-            tape -> {
-              tape.quote(DayTime.of(10, 0), 0, 0, 0, 100_000, 100);
-              tape.quote(DayTime.of(10, 1), 0, 100_000, 100, 0, 0);
-              tape.quote(DayTime.of(10, 2), 0, 100_000, 100, 99_900, 100);
-            });
+            List.of(
+                tape -> {
+                  tape.quote(DayTime.of(10, 0), 0, 0, 0, 100_000, 100);
+                  tape.quote(DayTime.of(10, 1), 0, 100_000, 100, 0, 0);
+                  tape.quote(DayTime.of(10, 2), 0, 100_000, 100, 99_900, 100);
+                }));
 
     assertThat(usual.rows()).isEmpty();
   }

@@ -1,9 +1,7 @@
 package kelvo.desktop.research;
 
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.Comparator;
 import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
@@ -41,6 +39,7 @@ import kelvo.research.AnswersBeside;
 import kelvo.research.Cut;
 import kelvo.research.Held;
 import kelvo.research.KeptQuestion;
+import kelvo.research.ListedCases;
 import kelvo.research.Question;
 import kelvo.research.Reach;
 import kelvo.research.ReachFigures;
@@ -97,6 +96,7 @@ public final class ResearchStage extends BorderPane implements DayStage {
   private Map<LocalDate, List<ResearchCase>> bySession = new TreeMap<>();
   private Map<ResearchCase, RecordSheet> sheets = Map.of();
   private @Nullable Answer answer;
+  private ListedCases list = new ListedCases(List.of(), "");
   private @Nullable Question asked;
   private int askedSessions;
   private boolean seen;
@@ -438,30 +438,18 @@ public final class ResearchStage extends BorderPane implements DayStage {
     }
   }
 
-  /** Lists cases, the newest first. */
-  private void list(List<ResearchCase> some, String what) {
-    List<ResearchCase> rows = new ArrayList<>(some).reversed();
-    cases.rows(rows);
-    all.setVisible(!what.isEmpty());
-    long gone = some.stream().filter(ResearchCase::gone).count();
-    long assumed = some.stream().filter(ResearchCase::spreadAssumed).count();
-    listed.setText(
-        some.size()
-            + (some.size() == 1 ? " case" : " cases")
-            + (what.isEmpty() ? "" : ": " + what)
-            + (gone == 0 ? "" : "; † " + gone + " gone since, the last price stands")
-            + (assumed == 0
-                ? ""
-                : "; * no quote told the spread, the usual one of that hour or a tick stands for it"));
+  /** Lists some of the cases, or all of them when {@code name} is empty. */
+  private void list(List<ResearchCase> some, String name) {
+    list = ListedCases.of(some, name);
+    cases.rows(list.cases());
+    all.setVisible(!name.isEmpty());
+    listed.setText(list.words());
   }
 
   private void selectExtreme(int way) {
     Answer now = answer;
     if (now != null) {
-      cases.rows().stream()
-          .filter(one -> !Double.isNaN(one.result(now.until())))
-          .max(Comparator.comparingDouble(one -> way * one.result(now.until())))
-          .ifPresent(this::select);
+      list.extreme(now.until(), way).ifPresent(this::select);
     }
   }
 
