@@ -21,8 +21,8 @@ public sealed interface CaseMoment {
       case "hit" -> new FirstHit(after.isEmpty() ? DayTime.FIRST : time(after));
       case "move" -> new EveryMove(gap);
       case "open" -> At.OPEN;
-      case "close" -> new At(SessionHours.USUAL_CLOSE);
-      default -> new At(time(when));
+      case "close" -> At.CLOSE;
+      default -> new AtTime(time(when));
     };
   }
 
@@ -58,14 +58,43 @@ public sealed interface CaseMoment {
     }
   }
 
-  /** A time of day at which a security fits the scan: one case a security and session. */
-  record At(long time) implements CaseMoment {
+  /**
+   * When a security fits the scan at one moment of each session: one case a security and session.
+   */
+  sealed interface At extends CaseMoment {
     /** At the open. */
-    public static final At OPEN = new At(SessionHours.OPEN);
+    At OPEN = new AtTime(SessionHours.OPEN);
+
+    /** At the close. */
+    At CLOSE = new AtClose();
+
+    /** The moment of a session. */
+    long in(SessionHours hours);
+  }
+
+  /** At a time of day. */
+  record AtTime(long time) implements At {
+    @Override
+    public long in(SessionHours hours) {
+      return time;
+    }
 
     @Override
     public String words() {
       return "matched at " + DayTime.minutes(time);
+    }
+  }
+
+  /** At the close, which is at 13:00 on a short day. */
+  record AtClose() implements At {
+    @Override
+    public long in(SessionHours hours) {
+      return hours.close();
+    }
+
+    @Override
+    public String words() {
+      return "matched at the close";
     }
   }
 }

@@ -74,7 +74,7 @@ public final class SessionCases {
         switch (question.moment()) {
           case CaseMoment.FirstHit first -> firstHits(first.from());
           case CaseMoment.EveryMove moves -> moves(moves.gap());
-          case CaseMoment.At at -> matches(at.time());
+          case CaseMoment.At at -> matches(at.in(session.hours()));
         };
     progress.done(PLAYED);
     Map<Integer, PrintPath> paths = new HashMap<>();

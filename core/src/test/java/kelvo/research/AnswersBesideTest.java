@@ -110,15 +110,28 @@ class AnswersBesideTest {
   }
 
   @Test
+  void theCloseOfAShortDayIsEarlier() {
+    SessionHours shortDay =
+        new SessionHours(
+            LocalDate.of(2031, 11, 28),
+            SessionHours.Kind.EARLY_CLOSE,
+            DayTime.of(13, 0),
+            -DayTime.HOUR);
+
+    assertThat(CaseMoment.At.CLOSE.in(shortDay)).isEqualTo(DayTime.of(13, 0));
+    assertThat(CaseMoment.At.OPEN.in(shortDay)).isEqualTo(DayTime.of(9, 30));
+  }
+
+  @Test
   void momentsAreReadFromTheWordsOfFiles() {
     assertThat(CaseMoment.of("hit", "", 1)).isEqualTo(new CaseMoment.FirstHit(DayTime.FIRST));
     assertThat(CaseMoment.of("hit", "09:45", 1))
         .isEqualTo(new CaseMoment.FirstHit(DayTime.of(9, 45)));
     assertThat(CaseMoment.of("move", "", 7)).isEqualTo(new CaseMoment.EveryMove(7));
     assertThat(CaseMoment.of("open", "", 1)).isEqualTo(CaseMoment.At.OPEN);
-    assertThat(CaseMoment.of("close", "", 1))
-        .isEqualTo(new CaseMoment.At(SessionHours.USUAL_CLOSE));
-    assertThat(CaseMoment.of("10:30", "", 1)).isEqualTo(new CaseMoment.At(DayTime.of(10, 30)));
+    assertThat(CaseMoment.of("close", "", 1)).isEqualTo(CaseMoment.At.CLOSE);
+    assertThat(CaseMoment.of("10:30", "", 1)).isEqualTo(new CaseMoment.AtTime(DayTime.of(10, 30)));
+    assertThat(CaseMoment.of("close", "", 1).words()).isEqualTo("matched at the close");
     assertThatThrownBy(() -> CaseMoment.of("soon", "", 1))
         .hasMessage("expected hit, move, open, close or a time such as 10:30, found \"soon\"");
     assertThatThrownBy(() -> CaseMoment.of("open", "10:00", 1)).hasMessageContaining("hit only");

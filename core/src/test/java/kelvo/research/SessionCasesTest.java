@@ -244,14 +244,18 @@ class SessionCasesTest {
 
   @Test
   void atATimeOfDayWhateverMatchesIsACase() {
-    CaseMoment at = new CaseMoment.At(DayTime.of(10, 3) + 30 * DayTime.SECOND);
+    CaseMoment at = new CaseMoment.AtTime(DayTime.of(10, 3) + 30 * DayTime.SECOND);
 
     ResearchCase one = only(cases(SessionCasesTest::usual, at, 1, LaterDays.NONE));
 
     assertThat(one.at()).isEqualTo(DayTime.of(10, 3) + 30 * DayTime.SECOND);
     assertThat(one.enteredAt()).isEqualTo(DayTime.of(10, 4));
     assertThat(
-            cases(SessionCasesTest::usual, new CaseMoment.At(DayTime.of(10, 5)), 1, LaterDays.NONE))
+            cases(
+                SessionCasesTest::usual,
+                new CaseMoment.AtTime(DayTime.of(10, 5)),
+                1,
+                LaterDays.NONE))
         .isEmpty();
   }
 

@@ -71,7 +71,7 @@ class PlantedRegularitiesTest {
     Question question =
         new Question(
             parsed,
-            new CaseMoment.At(at),
+            new CaseMoment.AtTime(at),
             direction,
             new Question.Costs(new Fees(BigDecimal.ZERO, BigDecimal.ZERO), 10_000));
     List<ResearchCase> cases = new ArrayList<>();

@@ -38,7 +38,6 @@ import kelvo.session.Security;
 import kelvo.tape.Price;
 import kelvo.time.DayTime;
 import kelvo.time.Phases;
-import kelvo.time.SessionHours;
 import kelvo.trade.Fees;
 import kelvo.universe.Universe;
 import org.junit.jupiter.api.BeforeAll;
@@ -197,8 +196,8 @@ class QuestionSqlTest {
       case "hit" -> new CaseMoment.FirstHit(DayTime.FIRST);
       case "late hit" -> new CaseMoment.FirstHit(DayTime.of(11, 0));
       case "move" -> new CaseMoment.EveryMove(30 * DayTime.MINUTE);
-      case "close" -> new CaseMoment.At(SessionHours.USUAL_CLOSE);
-      default -> new CaseMoment.At(DayTime.of(10, 30));
+      case "close" -> CaseMoment.At.CLOSE;
+      default -> new CaseMoment.AtTime(DayTime.of(10, 30));
     };
   }
 

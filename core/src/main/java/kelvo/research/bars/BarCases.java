@@ -66,9 +66,14 @@ public final class BarCases {
     BarValues values = new BarValues(session);
     check = new ScanCheck(scan, values);
     bounds =
-        question.moment() instanceof CaseMoment.At at
-            ? new DayBounds(check, session, at.time(), at.time())
-            : new DayBounds(check, session, scan.from(), scan.to());
+        switch (question.moment()) {
+          case CaseMoment.At at -> {
+            long moment = at.in(session.hours());
+            yield new DayBounds(check, session, moment, moment);
+          }
+          case CaseMoment.FirstHit _, CaseMoment.EveryMove _ ->
+              new DayBounds(check, session, scan.from(), scan.to());
+        };
     traits = new CaseTraits.Reader(question, session.date(), values, BarValues::tell);
     bars = new BarRows(session.minutes());
     state = new BarState(session.hours(), session.minutes().trades() != null);
@@ -147,7 +152,7 @@ public final class BarCases {
     switch (question.moment()) {
       case CaseMoment.FirstHit first -> hits(first.from(), Long.MAX_VALUE);
       case CaseMoment.EveryMove moves -> hits(DayTime.FIRST, moves.gap());
-      case CaseMoment.At at -> match(at.time());
+      case CaseMoment.At at -> match(at.in(session.hours()));
     }
   }
 

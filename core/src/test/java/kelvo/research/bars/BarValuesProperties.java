@@ -106,7 +106,7 @@ class BarValuesProperties {
   void casesAtATimeOfDayAreThoseOfThePrints(
       @ForAll long seed, @ForAll("rules") List<String> rules) {
     List<MinuteTape.Bar> bars = MinuteTape.random(seed, SECURITIES, 120);
-    Question question = question(rules, new CaseMoment.At(DayTime.of(10, 30)));
+    Question question = question(rules, new CaseMoment.AtTime(DayTime.of(10, 30)));
 
     List<ResearchCase> byBars =
         BarCases.of(

@@ -282,8 +282,15 @@ public final class QuestionSql {
             "m.minute >= 570 and m.minute < c.close_minute",
             "(m.high + m.low + m.close) * m.volume",
             question.moment() instanceof CaseMoment.At at
-                ? String.valueOf(at.time() / DayTime.MINUTE)
+                ? minute(at, "c.close_minute")
                 : "m.minute + 1");
+  }
+
+  private static String minute(CaseMoment.At at, String closeMinute) {
+    return switch (at) {
+      case CaseMoment.AtTime time -> String.valueOf(time.time() / DayTime.MINUTE);
+      case CaseMoment.AtClose close -> closeMinute;
+    };
   }
 
   private String matched() {
@@ -317,13 +324,13 @@ public final class QuestionSql {
           """
           found as (
             select * from (
-              select *, %1$d as at,
+              select *, %1$s as at,
                 row_number() over (partition by date, symbol order by minute desc) as place
-              from matched where ended <= %1$d
+              from matched where ended <= %1$s
             ) newest
             where place = 1 and holds
           )"""
-              .formatted(at.time() / DayTime.MINUTE);
+              .formatted(minute(at, "close_minute"));
       case CaseMoment.FirstHit first ->
           hits()
               + """

@@ -110,7 +110,7 @@ final class AxisLabels {
 
   private void text(GraphicsContext g, Theme theme, Label label) {
     g.setFill(theme.colour(label.tone));
-    g.fillText(label.text, axisLeft + LEFT, label.at, width - LEFT);
+    g.fillText(label.text, axisLeft + LEFT, label.at, width - 2 * LEFT);
   }
 
   private void tag(GraphicsContext g, Theme theme) {

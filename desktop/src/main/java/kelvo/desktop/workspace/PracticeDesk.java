@@ -62,9 +62,7 @@ public final class PracticeDesk {
     this.trader = trader;
     ledger = day.ledger();
     otherDays = workspace.latestAnswer("looking for another day");
-    spreadsRead =
-        workspace.latestAnswer(
-            "reading the usual spreads (a tick stands for them)", () -> know(UsualSpreads.NONE));
+    spreadsRead = workspace.latestAnswer("reading the usual spreads", this::withoutSpreads);
     instructions = day.practice().instructions();
     fillsKept = day.practice().fills().size();
     calls = new ArrayList<>(day.practice().calls());
@@ -84,6 +82,11 @@ public final class PracticeDesk {
       LocalDate today = workspace.day();
       spreadsRead.ask(progress -> workspace.past().spreadsBefore(today, progress), this::know);
     }
+  }
+
+  private void withoutSpreads() {
+    know(UsualSpreads.NONE);
+    workspace.action().set("On paper a tick stands for the usual spreads");
   }
 
   private void know(UsualSpreads known) {
