@@ -19,29 +19,39 @@ public record SessionSpreads(MemorySegment rows) {
 
   /** Those of the quotes of a tape. */
   public static SessionSpreads of(EventTape tape, int securities) {
+    // Where the spreads of each security and hour begin among all.
+    int[] starts = new int[securities * HOURS + 1];
+    for (int event = 0; event < tape.size(); event++) {
+      if (isQuoted(tape, event)) {
+        starts[row(tape, event) + 1]++;
+      }
+    }
+    for (int row = 0; row < securities * HOURS; row++) {
+      starts[row + 1] += starts[row];
+    }
+    long[] spreads = new long[starts[securities * HOURS]];
+    int[] next = starts.clone();
+    for (int event = 0; event < tape.size(); event++) {
+      if (isQuoted(tape, event)) {
+        spreads[next[row(tape, event)]++] = spread(tape, event);
+      }
+    }
     long[] rows = new long[securities * HOURS];
-    for (int security = 0; security < securities; security++) {
-      int[] quotes =
-          Arrays.stream(tape.eventsOf(security, tape.size()))
-              .filter(event -> tape.isQuote(event) && spread(tape, event) > 0)
-              .toArray();
-      int from = 0;
-      while (from < quotes.length) {
-        int hour = hour(tape.time(quotes[from]));
-        int to = from;
-        while (to < quotes.length && hour(tape.time(quotes[to])) == hour) {
-          to++;
-        }
-        rows[security * HOURS + hour] =
-            median(
-                Arrays.stream(quotes, from, to)
-                    .mapToLong(event -> spread(tape, event))
-                    .sorted()
-                    .toArray());
-        from = to;
+    for (int row = 0; row < rows.length; row++) {
+      if (starts[row + 1] > starts[row]) {
+        Arrays.sort(spreads, starts[row], starts[row + 1]);
+        rows[row] = median(Arrays.copyOfRange(spreads, starts[row], starts[row + 1]));
       }
     }
     return new SessionSpreads(MemorySegment.ofArray(rows));
+  }
+
+  private static boolean isQuoted(EventTape tape, int event) {
+    return tape.isQuote(event) && spread(tape, event) > 0;
+  }
+
+  private static int row(EventTape tape, int event) {
+    return tape.symbol(event) * HOURS + hour(tape.time(event));
   }
 
   static int hour(long moment) {

@@ -582,17 +582,22 @@ public final class EventTape {
 
   /** The numbers of one security's events among the first {@code count}, oldest first. */
   public int[] eventsOf(int symbol, int count) {
-    int length = 0;
     int newest = (int) NEWEST.getAcquire(newestOfSymbol, symbol);
     while (newest >= count) {
       newest = earlierOfSymbol(newest);
     }
+    // One walk and a copy: the events lie far apart, so that each step is a wait for the memory.
+    int[] newestFirst = new int[FEW];
+    int length = 0;
     for (int i = newest; i != NONE; i = earlierOfSymbol(i)) {
-      length++;
+      if (length == newestFirst.length) {
+        newestFirst = Arrays.copyOf(newestFirst, 2 * length);
+      }
+      newestFirst[length++] = i;
     }
     int[] events = new int[length];
-    for (int i = newest; i != NONE; i = earlierOfSymbol(i)) {
-      events[--length] = i;
+    for (int i = 0; i < length; i++) {
+      events[i] = newestFirst[length - 1 - i];
     }
     return events;
   }

@@ -22,6 +22,8 @@ public final class PaperView implements View<PaperAccount> {
   private PaperRun run;
   private long runLatency;
   private UsualSpreads runSpreads = UsualSpreads.NONE;
+  private List<Instruction> looked = List.of();
+  private boolean quoted = true;
 
   /**
    * The account at a moment. All that it is given is asked on the player's thread.
@@ -51,7 +53,7 @@ public final class PaperView implements View<PaperAccount> {
       return PaperAccount.EMPTY;
     }
     UsualSpreads known = spreads.get();
-    if (known == null && !areQuoted(session, all)) {
+    if (known == null && !quoted(all)) {
       return PaperAccount.waiting(all, moment.now());
     }
     UsualSpreads usual = known == null ? UsualSpreads.NONE : known;
@@ -62,6 +64,14 @@ public final class PaperView implements View<PaperAccount> {
       run = new PaperRun(session, usual, now);
     }
     return PaperAccount.of(run.at(all, moment.now()), moment.now());
+  }
+
+  private boolean quoted(List<Instruction> all) {
+    if (!all.equals(looked)) {
+      looked = all;
+      quoted = areQuoted(session, all);
+    }
+    return quoted;
   }
 
   /** Whether each order came when there were quotes, so that no usual spread is needed. */

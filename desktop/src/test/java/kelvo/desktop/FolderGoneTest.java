@@ -67,7 +67,7 @@ class FolderGoneTest {
               .startsWith("tells how earlier hits");
         });
     robot.clickOn("Echoes");
-    untilTold("Finding echoes");
+    untilTold("Looking for echoes");
   }
 
   @Test
