@@ -23,15 +23,20 @@ final class DemoCopy {
   /** The session before, of a folder that has it. */
   static final LocalDate DAY_BEFORE = DemoSize.SESSION.minusDays(1);
 
-  private static final Path INVENTED = invent();
+  private static final Path INVENTED = invented();
+
+  /** Invented once too, when a test first wants it. */
+  private static final class WithDayBefore {
+    static final Path INVENTED = inventedWithDayBefore();
+  }
 
   private DemoCopy() {}
 
-  private static Path invent() {
+  private static Path invented() {
     try {
       Path folder = Files.createTempDirectory("kelvo-demo");
       DemoFolder.write(folder, DemoSize.SMALL, DemoFolder.SEED, Progress.NONE);
-      new DataFolder(folder, new ExchangeCalendar()).session(DemoSize.SESSION, Progress.NONE);
+      keepColumns(folder, DemoSize.SESSION);
       Runtime.getRuntime().addShutdownHook(new Thread(() -> remove(folder)));
       return folder;
     } catch (IOException e) {
@@ -39,24 +44,7 @@ final class DemoCopy {
     }
   }
 
-  /** A folder that only one test has. */
-  static Path make() {
-    try (Stream<Path> files = Files.walk(INVENTED)) {
-      Path copy = Files.createTempDirectory("kelvo-test");
-      for (Path file : files.skip(1).toList()) {
-        Files.copy(
-            file,
-            copy.resolve(INVENTED.relativize(file).toString()),
-            StandardCopyOption.COPY_ATTRIBUTES);
-      }
-      return copy;
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
-    }
-  }
-
-  /** A folder that only one test has, with the same prints on the day before, too. */
-  static Path makeWithDayBefore() {
+  private static Path inventedWithDayBefore() {
     Path folder = make();
     Path sessions = folder.resolve("sessions");
     try (Stream<Path> files = Files.list(sessions.resolve(DemoSize.SESSION.toString()))) {
@@ -64,7 +52,39 @@ final class DemoCopy {
       for (Path file : files.toList()) {
         Files.copy(file, before.resolve(file.getFileName()));
       }
+      keepColumns(folder, DAY_BEFORE);
+      Runtime.getRuntime().addShutdownHook(new Thread(() -> remove(folder)));
       return folder;
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  /** So that no test needs to read the tables of a session again. */
+  private static void keepColumns(Path folder, LocalDate date) {
+    new DataFolder(folder, new ExchangeCalendar()).session(date, Progress.NONE);
+  }
+
+  /** A folder that only one test has. */
+  static Path make() {
+    return copy(INVENTED);
+  }
+
+  /** A folder that only one test has, with the same prints on the day before, too. */
+  static Path makeWithDayBefore() {
+    return copy(WithDayBefore.INVENTED);
+  }
+
+  private static Path copy(Path invented) {
+    try (Stream<Path> files = Files.walk(invented)) {
+      Path copy = Files.createTempDirectory("kelvo-test");
+      for (Path file : files.skip(1).toList()) {
+        Files.copy(
+            file,
+            copy.resolve(invented.relativize(file).toString()),
+            StandardCopyOption.COPY_ATTRIBUTES);
+      }
+      return copy;
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
