@@ -81,7 +81,7 @@ final class ResearchTimes {
 
     long begin = System.nanoTime();
     ResearchData data = folder.research(LocalDate.MAX);
-    UsualSpreads spreads = folder.spreadsBefore(LocalDate.MAX, Progress.NONE);
+    UsualSpreads spreads = folder.usualSpreads(date -> true, Progress.NONE);
     Map<LocalDate, BarSession> sessions = sessions(data, dates);
     say("columns found or made in %.1f s", since(begin));
     begin = System.nanoTime();

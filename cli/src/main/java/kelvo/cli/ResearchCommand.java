@@ -14,6 +14,7 @@ import kelvo.data.past.SessionsAsked;
 import kelvo.data.report.ResearchTables;
 import kelvo.data.research.QuestionSql;
 import kelvo.research.Answer;
+import kelvo.research.AnswersBeside;
 import kelvo.research.CaseMoment;
 import kelvo.research.Held;
 import kelvo.research.Question;
@@ -84,25 +85,55 @@ final class ResearchCommand implements Callable<Integer> {
 
   @Override
   public Integer call() {
-    Question question = question();
-    Held until = Held.of(held);
-    SessionsAsked asked = arguments.past(past -> sessions.of(arguments, past, question));
+    List<Question> questions = questions();
+    Question question = questions.getFirst();
+    SessionsAsked asked = asked(question);
     if (sql) {
       return printSql(question, asked);
     }
-    TextProgress progress = new TextProgress(arguments.terminal(), "Playing sessions");
-    List<ResearchCase> cases =
-        arguments.past(
-            past -> past.cases(asked.dates(), question, LocalDate.MAX, one -> {}, progress));
-    arguments.tellFaults();
-    Answer answer = Answer.of(question, until, cases);
+    Answer answer = answer(question, asked);
     if (out == null) {
-      arguments.output.print(ResearchTables.FIGURE_COLUMNS, figures(question, cases));
+      arguments.output.print(ResearchTables.FIGURE_COLUMNS, figures(question, answer.cases()));
     } else {
       writeAll(out, question, answer);
     }
     tell(answer, asked);
+    if (questions.size() > 1) {
+      tellBeside(answer, questions.getLast());
+    }
+    arguments.tellFaults();
     return arguments.exitCode();
+  }
+
+  private SessionsAsked asked(Question question) {
+    return arguments.past(past -> sessions.of(arguments, past, question));
+  }
+
+  private Answer answer(Question question, SessionsAsked asked) {
+    TextProgress progress =
+        new TextProgress(
+            arguments.terminal(), "Playing sessions for \"" + question.scan().name() + "\"");
+    return Answer.of(
+        question,
+        Held.of(held),
+        arguments.past(
+            past -> past.cases(asked.dates(), question, LocalDate.MAX, one -> {}, progress)));
+  }
+
+  /** What sets the answer to the first question apart from that to another. */
+  private void tellBeside(Answer answer, Question other) {
+    AnswersBeside beside = AnswersBeside.of(answer, answer(other, asked(other)));
+    arguments
+        .terminal()
+        .err()
+        .println(
+            "Beside \"%s\": %s; %d cases in both, %d only here, %d only there."
+                .formatted(
+                    other.scan().name(),
+                    beside.words(),
+                    beside.both().size(),
+                    beside.onlyFirst().size(),
+                    beside.onlySecond().size()));
   }
 
   private int printSql(Question question, SessionsAsked asked) {
@@ -120,10 +151,13 @@ final class ResearchCommand implements Callable<Integer> {
     return 0;
   }
 
-  private Question question() {
+  /** The question, and with a second scan the same one about that. */
+  private List<Question> questions() {
     List<Scan> scans = arguments.scans();
-    if (arguments.scanFiles.size() != 1) {
-      throw new IllegalArgumentException("name the scan with --scan FILE, one");
+    int named = arguments.scanFiles.size();
+    if (named == 0 || named > 2 || sql && named > 1) {
+      throw new IllegalArgumentException(
+          "name the scan with --scan FILE, and at most one more beside it, with --sql none");
     }
     if (!side.equals("long") && !side.equals("short")) {
       throw new IllegalArgumentException("--side " + side + ": expected long or short");
@@ -131,12 +165,18 @@ final class ResearchCommand implements Callable<Integer> {
     if (!(position > 0)) {
       throw new IllegalArgumentException("--position " + position + ": expected more than 0");
     }
-    return new Question(
-        scans.getFirst(),
-        moment(),
-        side.equals("long") ? 1 : -1,
-        new Question.Costs(arguments.data().settings().review().fees(), position),
-        arguments.vocabulary().own().fields());
+    Question.Costs costs =
+        new Question.Costs(arguments.data().settings().review().fees(), position);
+    return scans.stream()
+        .map(
+            scan ->
+                new Question(
+                    scan,
+                    moment(),
+                    side.equals("long") ? 1 : -1,
+                    costs,
+                    arguments.vocabulary().own().fields()))
+        .toList();
   }
 
   private CaseMoment moment() {

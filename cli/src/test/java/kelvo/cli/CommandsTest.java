@@ -404,6 +404,18 @@ class CommandsTest {
   }
 
   @Test
+  void researchHoldsOneScanAgainstAnother() {
+    String halts = scan("09-halts.json");
+    assertThat(run("research", folder.toString(), "--scan", halts, "--scan", halts)).isZero();
+    assertThat(told.toString(StandardCharsets.UTF_8))
+        .contains(": +0.0% in the mean; ")
+        .contains(" cases in both, 0 only here, 0 only there.");
+
+    assertThat(run("research", folder.toString(), "--scan", halts, "--scan", halts, "--sql"))
+        .isEqualTo(2);
+  }
+
+  @Test
   void whatResearchCannotBeAskedIsSaid() {
     String scan = scan("09-halts.json");
     assertThat(run("research", folder.toString())).isEqualTo(2);
@@ -422,7 +434,7 @@ class CommandsTest {
                 "10:00"))
         .isEqualTo(2);
     assertThat(told.toString(StandardCharsets.UTF_8))
-        .contains("name the scan with --scan FILE, one")
+        .contains("name the scan with --scan FILE, and at most one more beside it")
         .contains("--side up: expected long or short")
         .contains("soon")
         .contains("expected one of 5 min, 15 min")

@@ -47,11 +47,11 @@ public record DrillScore(
       List<MinuteBar> bars,
       DrillCall call,
       double stop) {
-    double byScan = one.result(until.isWithinSession() ? until : Held.CLOSE);
+    double byScan = one.result(until.withinSession());
     if (call == DrillCall.NO) {
       return new DrillScore(call, 0, 0, false, byScan, one.enteredAt(), Double.NaN);
     }
-    long end = until.isWithinSession() ? until.end(one.enteredAt(), close) : close;
+    long end = until.withinSession().end(one.enteredAt(), close);
     double limit = stopPrice(one, call, stop);
     double exit = one.entry();
     long exitAt = one.enteredAt();

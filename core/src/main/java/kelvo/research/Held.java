@@ -48,6 +48,11 @@ public enum Held {
     return day == 1;
   }
 
+  /** This one, or the close where it ends in a later session. */
+  public Held withinSession() {
+    return isWithinSession() ? this : CLOSE;
+  }
+
   /**
    * When it ends in the case's own session.
    *

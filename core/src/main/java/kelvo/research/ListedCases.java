@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * Cases as a list for people, the newest first.
+ * Cases as a list for people.
  *
  * @param cases in the order of the list
  * @param name which of all cases they are, such as "weekday Friday"; empty for all of them
@@ -16,7 +16,7 @@ public record ListedCases(List<ResearchCase> cases, String name) {
     cases = List.copyOf(cases);
   }
 
-  /** A list of cases that are sorted by date and moment. */
+  /** A list of cases that begins with the last one, which is the newest or the best. */
   public static ListedCases of(List<ResearchCase> cases, String name) {
     return new ListedCases(new ArrayList<>(cases).reversed(), name);
   }

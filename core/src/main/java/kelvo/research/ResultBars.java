@@ -10,9 +10,10 @@ import java.util.Locale;
  *
  * @param bars the cases of each bar, the lowest results first
  * @param known how many cases have a result by then
- * @param won how many of them won
+ * @param won those that won
  */
-public record ResultBars(Held until, List<List<ResearchCase>> bars, int known, int won) {
+public record ResultBars(
+    Held until, List<List<ResearchCase>> bars, int known, List<ResearchCase> won) {
   /** How far the bars go to each side, per cent. */
   public static final int ENDS = 15;
 
@@ -21,6 +22,7 @@ public record ResultBars(Held until, List<List<ResearchCase>> bars, int known, i
 
   public ResultBars {
     bars = bars.stream().map(List::copyOf).toList();
+    won = List.copyOf(won);
   }
 
   /** The bars of some cases. */
@@ -30,12 +32,14 @@ public record ResultBars(Held until, List<List<ResearchCase>> bars, int known, i
       bars.add(new ArrayList<>());
     }
     int known = 0;
-    int won = 0;
+    List<ResearchCase> won = new ArrayList<>();
     for (ResearchCase one : cases) {
       double result = one.result(until);
       if (!Double.isNaN(result)) {
         known++;
-        won += result > 0 ? 1 : 0;
+        if (result > 0) {
+          won.add(one);
+        }
         bars.get((int) Math.clamp(Math.floor(100 * result) + ENDS, 0, COUNT - 1)).add(one);
       }
     }
@@ -44,12 +48,17 @@ public record ResultBars(Held until, List<List<ResearchCase>> bars, int known, i
 
   /** The share of the cases that won, per cent; NaN without any. */
   public double wonPercent() {
-    return known == 0 ? Double.NaN : 100.0 * won / known;
+    return known == 0 ? Double.NaN : 100.0 * won.size() / known;
   }
 
   /** The most cases that a bar has. */
   public int most() {
     return bars.stream().mapToInt(List::size).max().orElse(0);
+  }
+
+  /** What those that won are, such as "127 by close that won". */
+  public String wonWords() {
+    return won.size() + " by " + until.words() + " that won";
   }
 
   /** What the cases of a bar are, such as "12 by close from +2% to +3%". */

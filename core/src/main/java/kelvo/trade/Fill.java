@@ -43,6 +43,15 @@ public record Fill(
     return stripped.scale() < 0 ? stripped.setScale(0) : stripped;
   }
 
+  /** What it did, as "buy 100 at 9.90". */
+  public String words() {
+    return side.word()
+        + " "
+        + quantity.toPlainString()
+        + " at "
+        + price.setScale(Math.max(2, price.scale())).toPlainString();
+  }
+
   /** The same with another fee. */
   Fill withFee(BigDecimal other) {
     return new Fill(at, symbol, side, quantity, price, other, account, orderId);

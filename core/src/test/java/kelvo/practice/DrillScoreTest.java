@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.math.BigDecimal;
 import java.time.LocalDate;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.IntStream;
@@ -54,8 +55,14 @@ class DrillScoreTest {
   }
 
   private static ResearchCase one(String symbol) {
+    return one(symbol, Held.CLOSE.ordinal() / 100.0);
+  }
+
+  private static ResearchCase one(String symbol, double untilClose) {
     List<Double> results =
-        IntStream.range(0, Held.values().length).mapToObj(i -> i / 100.0).toList();
+        Arrays.stream(Held.values())
+            .map(until -> until == Held.CLOSE ? untilClose : until.ordinal() / 100.0)
+            .toList();
     return new ResearchCase(
         LocalDate.of(2031, 3, 12),
         symbol,
@@ -161,9 +168,23 @@ class DrillScoreTest {
     List<ResearchCase> cases =
         IntStream.range(0, 30).mapToObj(i -> one("SYM" + (char) ('A' + i))).toList();
 
-    List<ResearchCase> some = Drill.of(cases, 10, 7);
-    assertThat(some).hasSize(10).doesNotHaveDuplicates().isEqualTo(Drill.of(cases, 10, 7));
-    assertThat(some).isNotEqualTo(cases.subList(0, 10)).isNotEqualTo(Drill.of(cases, 10, 8));
-    assertThat(Drill.of(cases.subList(0, 3), 10, 7)).hasSize(3);
+    List<ResearchCase> some = Drill.of(cases, Held.CLOSE, 10, 7);
+    assertThat(some)
+        .hasSize(10)
+        .doesNotHaveDuplicates()
+        .isEqualTo(Drill.of(cases, Held.CLOSE, 10, 7));
+    assertThat(some)
+        .isNotEqualTo(cases.subList(0, 10))
+        .isNotEqualTo(Drill.of(cases, Held.CLOSE, 10, 8));
+    assertThat(Drill.of(cases.subList(0, 3), Held.CLOSE, 10, 7)).hasSize(3);
+  }
+
+  @Test
+  void whatCannotBeDecidedOnItsOwnDayIsNotShown() {
+    ResearchCase late = one("LATEST", Double.NaN);
+
+    assertThat(Drill.of(List.of(late), Held.CLOSE, 10, 7)).isEmpty();
+    assertThat(Drill.of(List.of(late), Held.DAY_FIVE, 10, 7)).isEmpty();
+    assertThat(Drill.of(List.of(late), Held.HOUR, 10, 7)).containsExactly(late);
   }
 }

@@ -30,6 +30,8 @@ class ResultBarsTest {
     assertThat(bars.most()).isEqualTo(2);
     assertThat(bars.known()).isEqualTo(6);
     assertThat(bars.wonPercent()).isEqualTo(50);
+    assertThat(bars.won()).hasSize(3).allMatch(one -> one.result(Held.CLOSE) > 0);
+    assertThat(bars.wonWords()).isEqualTo("3 by close that won");
   }
 
   @Test

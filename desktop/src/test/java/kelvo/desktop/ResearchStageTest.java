@@ -10,11 +10,13 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Objects;
 import java.util.concurrent.atomic.AtomicReference;
+import java.util.stream.IntStream;
 import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
 import javafx.stage.Stage;
 import kelvo.desktop.grid.Grid;
 import kelvo.desktop.research.ResearchStage;
@@ -30,6 +32,7 @@ import kelvo.research.Question;
 import kelvo.research.Reach;
 import kelvo.research.ReachFigures;
 import kelvo.research.ResearchCase;
+import kelvo.research.ResultBars;
 import kelvo.research.TimeTo;
 import kelvo.scan.Scan;
 import kelvo.tape.Price;
@@ -219,13 +222,34 @@ class ResearchStageTest {
     until(() -> cases(robot).rows().size() == all.cases().size());
   }
 
+  @Test
+  void aBarAndTheShareAboveTheBarsListTheirCases(FxRobot robot) {
+    ResultBars atClose = ResultBars.of(answer(scan(0), 1).cases(), Held.CLOSE);
+    Region bars = robot.lookup("#results-by-horizon").query();
+    double left = 2 * bars.getWidth() / 4;
+
+    robot.clickOn(bars.localToScreen(left + bars.getWidth() / 8, 8));
+    until(() -> text(robot, "#listed-cases").contains(": " + atClose.wonWords()));
+    assertThat(cases(robot).rows()).hasSize(atClose.won().size());
+
+    int bar =
+        IntStream.range(0, ResultBars.COUNT)
+            .filter(i -> !atClose.bars().get(i).isEmpty())
+            .findFirst()
+            .orElseThrow();
+    double step = (bars.getWidth() / 4 - 24) / ResultBars.COUNT;
+    robot.clickOn(bars.localToScreen(left + 12 + (bar + 0.5) * step, 60));
+    until(() -> text(robot, "#listed-cases").contains(": " + atClose.words(bar)));
+    assertThat(cases(robot).rows()).hasSize(atClose.bars().get(bar).size());
+  }
+
   private static String told(FxRobot robot) {
     return robot.lookup("#drill-told").<Label>query().getText();
   }
 
   @Test
   void tenAreShownBlindAndCalledByKeyboard(FxRobot robot) {
-    int count = Math.min(Drill.USUAL, answer(scan(0), 1).cases().size());
+    int count = Math.min(Drill.USUAL, answer(scan(0), 1).figures().cases());
     assertThat(count).isGreaterThan(2);
     List<KeyCode> calls = List.of(KeyCode.L, KeyCode.S, KeyCode.N);
     robot.type(KeyCode.D);

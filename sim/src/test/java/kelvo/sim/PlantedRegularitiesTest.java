@@ -58,7 +58,7 @@ class PlantedRegularitiesTest {
     assertThat(MinuteSessions.areThere(folder, SIZE, calendar)).isTrue();
     DataFolder read = new DataFolder(folder, calendar);
     data = read.research(LocalDate.MAX);
-    spreads = read.spreadsBefore(LocalDate.MAX, Progress.NONE);
+    spreads = read.usualSpreads(date -> true, Progress.NONE);
     for (LocalDate date : read.barDates()) {
       SESSIONS.add(data.barSession(date));
     }

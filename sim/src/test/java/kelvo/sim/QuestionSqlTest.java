@@ -85,7 +85,7 @@ class QuestionSqlTest {
     addActions();
     DataFolder read = new DataFolder(folder, calendar);
     data = read.research(LocalDate.MAX);
-    spreads = read.spreadsBefore(LocalDate.MAX, Progress.NONE);
+    spreads = read.usualSpreads(date -> true, Progress.NONE);
     read.barDates().forEach(date -> SESSIONS.add(data.barSession(date)));
     store = stores.resolve("store");
     PartitionedStore written = new PartitionedStore(folder, store, calendar);

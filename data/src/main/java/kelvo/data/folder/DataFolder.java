@@ -18,6 +18,7 @@ import java.util.Set;
 import java.util.SortedMap;
 import java.util.TreeMap;
 import java.util.concurrent.CompletableFuture;
+import java.util.function.Predicate;
 import java.util.function.ToDoubleBiFunction;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
@@ -309,13 +310,14 @@ public final class DataFolder {
   }
 
   /**
-   * How wide the spreads of the recorded sessions before a date usually were.
+   * How wide the spreads of recorded sessions usually were.
    *
+   * @param counts which of them count
    * @throws java.util.concurrent.CancellationException when the progress stops it
    */
-  public UsualSpreads spreadsBefore(LocalDate before, Progress progress) {
+  public UsualSpreads usualSpreads(Predicate<LocalDate> counts, Progress progress) {
     return new SpreadColumns(root, securities(), kept(), this::tape)
-        .of(sessionDates().stream().filter(date -> date.isBefore(before)).toList(), progress);
+        .of(sessionDates().stream().filter(counts).toList(), progress);
   }
 
   /** The events of a session alone. */

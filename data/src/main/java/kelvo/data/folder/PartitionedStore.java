@@ -85,7 +85,7 @@ public final class PartitionedStore {
         "spreads",
         SPREADS,
         csv -> {
-          UsualSpreads usual = folder.spreadsBefore(LocalDate.MAX, Progress.NONE);
+          UsualSpreads usual = folder.usualSpreads(date -> true, Progress.NONE);
           for (UsualSpreads.Row row : usual.rows()) {
             csv.writeRecord(row.symbol(), Integer.toString(row.hour()), Price.exact(row.spread()));
           }

@@ -269,7 +269,8 @@ public final class PastSessions {
     DataFolder data = data();
     Set<LocalDate> recorded = new HashSet<>(data.sessionDates());
     ResearchData known = data.research(before);
-    UsualSpreads usual = data.spreadsBefore(before, progress.within(0, READING_SPREADS));
+    UsualSpreads usual =
+        data.usualSpreads(date -> date.isBefore(before), progress.within(0, READING_SPREADS));
     List<ResearchCase> cases =
         SideBySide.each(
                 dates,
@@ -322,12 +323,13 @@ public final class PastSessions {
   }
 
   /**
-   * How wide the spreads of the recorded sessions before a date usually were.
+   * How wide the spreads of the recorded sessions usually were, one of them left out: what trading
+   * on paper in it costs must not come from what it showed later.
    *
    * @throws java.util.concurrent.CancellationException when the progress stops it
    */
-  public UsualSpreads spreadsBefore(LocalDate before, Progress progress) {
-    return data().spreadsBefore(before, progress);
+  public UsualSpreads usualSpreadsBut(LocalDate leftOut, Progress progress) {
+    return data().usualSpreads(date -> !date.equals(leftOut), progress);
   }
 
   /** What was known beforehand of a session of bars is kept for the next question. */

@@ -94,7 +94,7 @@ public final class DrillPane extends BorderPane {
       Runnable ended) {
     this.workspace = workspace;
     this.question = question;
-    this.until = until;
+    this.until = until.withinSession();
     this.cases = List.copyOf(cases);
     this.ended = ended;
     reading = workspace.latestAnswer("reading a case of the drill", this::unread);
@@ -175,11 +175,7 @@ public final class DrillPane extends BorderPane {
             "It is %s. Long, short or no? The stop is %.1f%% away (Up and Down move it); held until %s.",
             DayTime.minutes(one().at()),
             100 * stop,
-            horizon().phrase()));
-  }
-
-  private Held horizon() {
-    return until.isWithinSession() ? until : Held.CLOSE;
+            until.phrase()));
   }
 
   /** Uses a key; whether it was one of its own. */
@@ -219,14 +215,14 @@ public final class DrillPane extends BorderPane {
         .called(
             new KeptCall(
                 one.date(), one.symbol(), one.at(), one.enteredAt(), one.entry(), stop, score));
-    chart.show(BlindBars.of(until(horizon().end(one.enteredAt(), close))), one.at());
+    chart.show(BlindBars.of(barsUntil(until.end(one.enteredAt(), close))), one.at());
     chart.mark(one.entry(), DrillScore.stopPrice(one, call, stop));
     told.setText(words(done.getLast()) + " Enter goes on.");
     standing = Standing.TOLD;
   }
 
   /** What was seen before the call and what came until a moment. */
-  private List<MinuteBar> until(long end) {
+  private List<MinuteBar> barsUntil(long end) {
     long first = seen.isEmpty() ? 0 : seen.getFirst().start();
     return bars.stream().filter(bar -> bar.start() >= first && bar.start() < end).toList();
   }

@@ -251,7 +251,9 @@ public final class PracticePart extends ScrollPane implements SymbolPart {
     }
     List<Fill> fills =
         account.fills().stream().filter(fill -> fill.symbol().equals(symbol)).toList().reversed();
-    fills.stream().limit(FILLS_SHOWN).forEach(fill -> row(words(fill)));
+    fills.stream()
+        .limit(FILLS_SHOWN)
+        .forEach(fill -> row(DayTime.seconds(fill.at()) + " " + fill.words()));
   }
 
   private HBox row(String text) {
@@ -264,15 +266,5 @@ public final class PracticePart extends ScrollPane implements SymbolPart {
 
   private static String words(int way, long count, Terms terms) {
     return String.format(Locale.ROOT, "%s %,d %s", way > 0 ? "Buy" : "Sell", count, terms.words());
-  }
-
-  private static String words(Fill fill) {
-    return DayTime.seconds(fill.at())
-        + " "
-        + fill.side().word()
-        + " "
-        + fill.quantity().toPlainString()
-        + " at "
-        + fill.price().toPlainString();
   }
 }

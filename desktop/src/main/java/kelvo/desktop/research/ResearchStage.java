@@ -464,16 +464,15 @@ public final class ResearchStage extends BorderPane implements DayStage {
   /** Shows some of the listed cases blind, others each time. */
   private void drill() {
     Answer now = answer;
-    if (now == null || cases.rows().isEmpty()) {
+    if (now == null) {
       return;
     }
-    drill =
-        new DrillPane(
-            workspace,
-            now.question(),
-            now.until(),
-            Drill.of(cases.rows(), Drill.USUAL, System.nanoTime()),
-            this::showQuestion);
+    List<ResearchCase> some = Drill.of(list.cases(), now.until(), Drill.USUAL, System.nanoTime());
+    if (some.isEmpty()) {
+      workspace.action().set("No case listed here can be decided on its own day");
+      return;
+    }
+    drill = new DrillPane(workspace, now.question(), now.until(), some, this::showQuestion);
     setTop(null);
     setCenter(drill);
     nextStep.set(

@@ -14,7 +14,10 @@ import kelvo.research.Held;
 import kelvo.research.ResearchCase;
 import kelvo.research.ResultBars;
 
-/** How the results lie at four horizons, all at one scale; a click picks the cases of a bar. */
+/**
+ * How the results lie at four horizons, all at one scale; a click picks the cases of a bar, or
+ * above the bars those that won.
+ */
 final class ResultsByHorizon extends Painted {
   /** The horizons that are shown. */
   static final List<Held> SHOWN =
@@ -40,10 +43,9 @@ final class ResultsByHorizon extends Painted {
     PointedWords.of(this, this::words);
     setOnMousePressed(
         e -> {
-          int picture = picture(e);
-          int bar = bar(e);
-          if (bar >= 0 && !pictures.get(picture).bars().get(bar).isEmpty()) {
-            onPick.accept(pictures.get(picture).bars().get(bar), pictures.get(picture).words(bar));
+          List<ResearchCase> cases = cases(e);
+          if (!cases.isEmpty()) {
+            onPick.accept(cases, words(e));
           }
         });
   }
@@ -77,9 +79,26 @@ final class ResultsByHorizon extends Painted {
     return bar >= 0 && bar < ResultBars.COUNT ? bar : -1;
   }
 
+  private static boolean above(MouseEvent event) {
+    return event.getY() < HEAD;
+  }
+
+  private List<ResearchCase> cases(MouseEvent event) {
+    int bar = bar(event);
+    if (bar < 0) {
+      return List.of();
+    }
+    ResultBars picture = pictures.get(picture(event));
+    return above(event) ? picture.won() : picture.bars().get(bar);
+  }
+
   private String words(MouseEvent event) {
     int bar = bar(event);
-    return bar < 0 ? "" : pictures.get(picture(event)).words(bar);
+    if (bar < 0) {
+      return "";
+    }
+    ResultBars picture = pictures.get(picture(event));
+    return above(event) ? picture.wonWords() : picture.words(bar);
   }
 
   @Override

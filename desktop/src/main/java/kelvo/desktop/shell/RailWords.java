@@ -51,16 +51,7 @@ final class RailWords {
     }
     for (Fill fill : workspace.book().get().fillsUntil(now)) {
       if (near(fill.at(), moment, around)) {
-        words.add(
-            DayTime.seconds(fill.at())
-                + " "
-                + fill.symbol()
-                + " "
-                + fill.side().word()
-                + " "
-                + fill.quantity().toPlainString()
-                + " at "
-                + fill.price().toPlainString());
+        words.add(DayTime.seconds(fill.at()) + " " + fill.symbol() + " " + fill.words());
       }
     }
     for (Catalyst item : workspace.session().catalysts()) {

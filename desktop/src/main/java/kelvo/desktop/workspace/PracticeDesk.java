@@ -80,7 +80,7 @@ public final class PracticeDesk {
         && !spreadsRead.isBusy()
         && !PaperView.areQuoted(day.session(), instructions)) {
       LocalDate today = workspace.day();
-      spreadsRead.ask(progress -> workspace.past().spreadsBefore(today, progress), this::know);
+      spreadsRead.ask(progress -> workspace.past().usualSpreadsBut(today, progress), this::know);
     }
   }
 
