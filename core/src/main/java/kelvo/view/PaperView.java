@@ -17,18 +17,18 @@ import org.jspecify.annotations.Nullable;
 public final class PaperView implements View<PaperAccount> {
   private final Session session;
   private final LongSupplier latency;
-  private final Supplier<@Nullable UsualSpreads> spreads;
+  private final @Nullable UsualSpreads spreads;
   private final Supplier<List<Instruction>> instructions;
   private PaperRun run;
   private long runLatency;
-  private UsualSpreads runSpreads = UsualSpreads.NONE;
   private List<Instruction> looked = List.of();
   private boolean quoted = true;
 
   /**
-   * The account at a moment. All that it is given is asked on the player's thread.
+   * The account at a moment.
    *
-   * @param latency how long an instruction takes to arrive, nanoseconds
+   * @param latency how long an instruction takes to arrive, nanoseconds; asked on the player's
+   *     thread as are the instructions
    * @param spreads the usual ones; null until they are known, and until then nothing arrives if a
    *     security without quotes is among those ordered
    * @param instructions those of the whole session
@@ -36,14 +36,14 @@ public final class PaperView implements View<PaperAccount> {
   public PaperView(
       Session session,
       LongSupplier latency,
-      Supplier<@Nullable UsualSpreads> spreads,
+      @Nullable UsualSpreads spreads,
       Supplier<List<Instruction>> instructions) {
     this.session = session;
     this.latency = latency;
     this.spreads = spreads;
     this.instructions = instructions;
     runLatency = latency.getAsLong();
-    run = new PaperRun(session, runSpreads, runLatency);
+    run = run(runLatency);
   }
 
   @Override
@@ -52,18 +52,19 @@ public final class PaperView implements View<PaperAccount> {
     if (all.isEmpty()) {
       return PaperAccount.EMPTY;
     }
-    UsualSpreads known = spreads.get();
-    if (known == null && !quoted(all)) {
+    if (spreads == null && !quoted(all)) {
       return PaperAccount.waiting(all, moment.now());
     }
-    UsualSpreads usual = known == null ? UsualSpreads.NONE : known;
     long now = latency.getAsLong();
-    if (now != runLatency || usual != runSpreads) {
+    if (now != runLatency) {
       runLatency = now;
-      runSpreads = usual;
-      run = new PaperRun(session, usual, now);
+      run = run(now);
     }
     return PaperAccount.of(run.at(all, moment.now()), moment.now());
+  }
+
+  private PaperRun run(long runsLatency) {
+    return new PaperRun(session, spreads == null ? UsualSpreads.NONE : spreads, runsLatency);
   }
 
   private boolean quoted(List<Instruction> all) {

@@ -104,10 +104,7 @@ class CutSessionProperties {
         "paper",
         session ->
             new PaperView(
-                session,
-                () -> 300 * DayTime.MILLISECOND,
-                () -> UsualSpreads.NONE,
-                () -> INSTRUCTIONS));
+                session, () -> 300 * DayTime.MILLISECOND, UsualSpreads.NONE, () -> INSTRUCTIONS));
     views.put("prints", session -> new PrintsView(session, 0));
     views.put("quote", session -> new QuoteView(session, 0));
     views.put(

@@ -3,7 +3,6 @@ package kelvo.view;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
-import java.util.concurrent.atomic.AtomicReference;
 import kelvo.hit.TestSessions;
 import kelvo.practice.Instruction;
 import kelvo.practice.PaperAccount;
@@ -31,7 +30,6 @@ class PaperViewTest {
             tape.trade(
                 TEN + DayTime.MINUTE, UNQUOTED, Price.of(20), 500, SaleCondition.REGULAR.bit(), 1);
           });
-  private final AtomicReference<@Nullable UsualSpreads> spreads = new AtomicReference<>();
 
   private Instruction buy(int security, long at) {
     String symbol = session.security(security).symbol();
@@ -39,25 +37,24 @@ class PaperViewTest {
         at, new PaperOrder(security + 1, symbol, 1, 100, new Terms.Market()));
   }
 
-  private PaperAccount account(List<Instruction> instructions) {
+  private PaperAccount account(@Nullable UsualSpreads spreads, List<Instruction> instructions) {
     TapeReplay replay = new TapeReplay(session);
     replay.runTo(DayTime.of(11, 0));
-    return new PaperView(session, () -> 0, spreads::get, () -> instructions)
+    return new PaperView(session, () -> 0, spreads, () -> instructions)
         .look(new Moment(replay, List.of()));
   }
 
   @Test
   void whereThereAreQuotesNoUsualSpreadIsWaitedFor() {
-    assertThat(account(List.of(buy(QUOTED, TEN))).fills()).hasSize(1);
+    assertThat(account(null, List.of(buy(QUOTED, TEN))).fills()).hasSize(1);
   }
 
   @Test
   void anOrderWithoutQuotesIsOnItsWayUntilTheUsualSpreadsAreKnown() {
     List<Instruction> instructions = List.of(buy(UNQUOTED, TEN), buy(UNQUOTED, DayTime.of(12, 0)));
 
-    PaperAccount waiting = account(instructions);
-    spreads.set(UsualSpreads.NONE);
-    PaperAccount known = account(instructions);
+    PaperAccount waiting = account(null, instructions);
+    PaperAccount known = account(UsualSpreads.NONE, instructions);
 
     assertThat(waiting.onTheirWay()).containsExactly(instructions.getFirst());
     assertThat(waiting.fills()).isEmpty();

@@ -2,6 +2,7 @@ package kelvo.desktop;
 
 import static kelvo.desktop.OpenedWindow.until;
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.time.LocalDate;
 import java.util.Collections;
@@ -23,6 +24,7 @@ import kelvo.practice.DrillCall;
 import kelvo.practice.DrillScore;
 import kelvo.practice.KeptCall;
 import kelvo.practice.PaperBroker;
+import kelvo.practice.Terms;
 import kelvo.research.CaseMoment;
 import kelvo.research.CaseTraits;
 import kelvo.research.Held;
@@ -47,9 +49,11 @@ class PracticePartTest {
   private static final String SYMBOL = "TIDARC";
 
   private OpenedWindow opened;
+  private Stage stage;
 
   @Start
-  void start(Stage stage) {
+  void start(Stage shown) {
+    stage = shown;
     opened = OpenedWindow.open(stage, OPENING);
   }
 
@@ -121,6 +125,31 @@ class PracticePartTest {
     assertThat(opened.workspace.ledger().practice(opened.workspace.day()).fills()).isEqualTo(fills);
     assertThat(opened.workspace.ledger().practice(opened.workspace.day()).instructions())
         .hasSize(1);
+  }
+
+  @Test
+  void withoutASymbolNoOrderIsSent(FxRobot robot) {
+    robot.interact(
+        () ->
+            assertThatThrownBy(() -> desk().place("", 1, 100, new Terms.Market(), null))
+                .hasMessage("no symbol is in focus"));
+    assertThat(desk().account().get().onTheirWay()).isEmpty();
+  }
+
+  /**
+   * An order of before the first quote needs the usual spreads, which are read behind the window.
+   */
+  @Test
+  void aDayWithKeptOrdersStaysWhereItIsOpened(FxRobot robot) {
+    goTo(DayTime.FIRST);
+    robot.interact(() -> desk().place(SYMBOL, 1, 100, new Terms.Market(), null));
+    assertThat(opened.workspace.ledger().awaitSaved()).isTrue();
+    WaitForAsyncUtils.waitForAsyncFx(20_000, opened.workspace::close);
+
+    robot.interact(() -> opened = OpenedWindow.open(opened.folder, stage, OPENING));
+    until(() -> !desk().account().get().fills().isEmpty());
+
+    assertThat(opened.workspace.now()).isEqualTo(OPENING);
   }
 
   @Test

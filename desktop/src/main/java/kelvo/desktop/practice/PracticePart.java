@@ -227,15 +227,7 @@ public final class PracticePart extends ScrollPane implements SymbolPart {
     }
     PaperAccount account = desk.account().get();
     long position = account.position(symbol);
-    held.setText(
-        position == 0
-            ? "Nothing of " + symbol + " is held on paper."
-            : String.format(
-                Locale.ROOT,
-                "%s %,d %s on paper",
-                position > 0 ? "Long" : "Short",
-                Math.abs(position),
-                symbol));
+    held.setText(held(position));
     rows.getChildren().clear();
     for (Instruction one : account.onTheirWay()) {
       if (one instanceof Instruction.Place place && place.order().symbol().equals(symbol)) {
@@ -254,6 +246,20 @@ public final class PracticePart extends ScrollPane implements SymbolPart {
     fills.stream()
         .limit(FILLS_SHOWN)
         .forEach(fill -> row(DayTime.seconds(fill.at()) + " " + fill.words()));
+  }
+
+  private String held(long position) {
+    if (symbol.isEmpty()) {
+      return "No symbol is in focus.";
+    }
+    return position == 0
+        ? "Nothing of " + symbol + " is held on paper."
+        : String.format(
+            Locale.ROOT,
+            "%s %,d %s on paper",
+            position > 0 ? "Long" : "Short",
+            Math.abs(position),
+            symbol);
   }
 
   private HBox row(String text) {

@@ -105,7 +105,7 @@ public final class IntervalRows extends Painted {
   }
 
   private double x(double value) {
-    double left = nameWidth + countWidth + 8;
+    double left = nameWidth + countWidth + 14;
     double span = Math.max(1e-9, highest - lowest);
     return left + (getWidth() - left - RIGHT) * (value - lowest) / span;
   }

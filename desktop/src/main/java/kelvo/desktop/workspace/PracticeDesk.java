@@ -13,6 +13,7 @@ import javafx.beans.property.SimpleBooleanProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import kelvo.data.ledger.Ledger;
 import kelvo.job.LatestAnswer;
+import kelvo.player.Player;
 import kelvo.player.Step;
 import kelvo.practice.Instruction;
 import kelvo.practice.KeptCall;
@@ -50,7 +51,8 @@ public final class PracticeDesk {
   private volatile List<Instruction> instructions;
 
   private volatile long latency;
-  private volatile @Nullable UsualSpreads spreads;
+  private @Nullable UsualSpreads spreads;
+  private Player.@Nullable Following followed;
   private int fillsKept;
 
   /** Those of all drills. */
@@ -69,9 +71,18 @@ public final class PracticeDesk {
     shown.addListener((o, was, is) -> trader.practise(is ? fills() : null));
     latency = latency(workspace.settings().now());
     workspace.settings().settings().addListener((o, was, is) -> latency = latency(is));
-    workspace.follow(
-        new PaperView(day.session(), () -> latency, () -> spreads, () -> instructions), this::take);
+    follow();
     readSpreads();
+  }
+
+  private void follow() {
+    Player.Following before = followed;
+    if (before != null) {
+      before.close();
+    }
+    followed =
+        workspace.follow(
+            new PaperView(day.session(), () -> latency, spreads, () -> instructions), this::take);
   }
 
   /** Reads the usual spreads once, when an order in a security without quotes needs them. */
@@ -91,7 +102,7 @@ public final class PracticeDesk {
 
   private void know(UsualSpreads known) {
     spreads = known;
-    workspace.seek(workspace.now());
+    follow();
   }
 
   private static long latency(Settings settings) {
@@ -220,6 +231,9 @@ public final class PracticeDesk {
    */
   public void place(
       String symbol, int way, long shares, Terms terms, PaperOrder.@Nullable Exits exits) {
+    if (symbol.isEmpty()) {
+      throw new IllegalArgumentException("no symbol is in focus");
+    }
     long id =
         instructions.stream()
                 .filter(Instruction.Place.class::isInstance)
