@@ -1,6 +1,7 @@
 package kelvo.research;
 
 import java.util.Arrays;
+import java.util.function.Supplier;
 import kelvo.session.Session;
 import kelvo.state.Halts;
 import kelvo.state.PricePath;
@@ -18,10 +19,10 @@ final class PrintPath implements CasePath {
   private final Halts halts;
   private final EventTape tape;
   private final int[] quotes;
-  private final UsualSpreads usual;
+  private final Supplier<UsualSpreads> usual;
   private final String symbol;
 
-  PrintPath(Session session, int security, UsualSpreads usual) {
+  PrintPath(Session session, int security, Supplier<UsualSpreads> usual) {
     this.usual = usual;
     symbol = session.security(security).symbol();
     tape = session.tape();
@@ -40,7 +41,7 @@ final class PrintPath implements CasePath {
     long print = path.price(place);
     long quoted = spreadAt(at);
     boolean assumed = quoted == 0;
-    long spread = assumed ? usual.assumed(symbol, at, print) : quoted;
+    long spread = assumed ? usual.get().assumed(symbol, at, print) : quoted;
     return Entry.beyond(at, print, direction, spread, assumed);
   }
 

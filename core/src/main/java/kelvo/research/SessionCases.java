@@ -7,6 +7,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.Supplier;
 import kelvo.field.StateValues;
 import kelvo.hit.Hit;
 import kelvo.hit.Program;
@@ -32,7 +33,7 @@ public final class SessionCases {
   private final Session session;
   private final Question question;
   private final LaterDays later;
-  private final UsualSpreads spreads;
+  private final Supplier<UsualSpreads> spreads;
   private final Progress progress;
   private final CaseTraits.Reader traits;
   private final List<Found> found = new ArrayList<>();
@@ -41,7 +42,7 @@ public final class SessionCases {
       Session session,
       Question question,
       LaterDays later,
-      UsualSpreads spreads,
+      Supplier<UsualSpreads> spreads,
       Progress progress) {
     this.spreads = spreads;
     this.progress = progress;
@@ -57,14 +58,14 @@ public final class SessionCases {
    * The cases, by their moments.
    *
    * @param later how its securities traded afterwards
-   * @param spreads stand for those that no quote told
+   * @param spreads stand for those that no quote told; asked when there is one
    * @throws java.util.concurrent.CancellationException when the progress stops it
    */
   public static List<ResearchCase> of(
       Session session,
       Question question,
       LaterDays later,
-      UsualSpreads spreads,
+      Supplier<UsualSpreads> spreads,
       Progress progress) {
     return new SessionCases(session, question, later, spreads, progress).all();
   }

@@ -68,7 +68,7 @@ class SessionCasesTest {
   private static List<ResearchCase> cases(
       Consumer<EventTape> filler, Question question, LaterDays later) {
     return SessionCases.of(
-        TestSessions.of(2, filler), question, later, UsualSpreads.NONE, Progress.NONE);
+        TestSessions.of(2, filler), question, later, () -> UsualSpreads.NONE, Progress.NONE);
   }
 
   private static ResearchCase only(List<ResearchCase> cases) {
@@ -146,7 +146,7 @@ class SessionCasesTest {
                     }),
                 new Question(OVER_ELEVEN, FIRST_HIT, 1, FREE),
                 LaterDays.NONE,
-                usual,
+                () -> usual,
                 Progress.NONE));
 
     assertThat(one.spreadAssumed()).isTrue();
@@ -302,7 +302,7 @@ class SessionCasesTest {
             session,
             new Question(BUSY, FIRST_HIT, 1, FREE),
             LaterDays.NONE,
-            UsualSpreads.NONE,
+            () -> UsualSpreads.NONE,
             Progress.NONE);
 
     assertThat(cases)
@@ -317,7 +317,7 @@ class SessionCasesTest {
     Session whole = RandomSessions.of(8, 6, 12_000);
     Question question = new Question(BUSY, FIRST_HIT, 1, FREE);
     List<ResearchCase> all =
-        SessionCases.of(whole, question, LaterDays.NONE, UsualSpreads.NONE, Progress.NONE);
+        SessionCases.of(whole, question, LaterDays.NONE, () -> UsualSpreads.NONE, Progress.NONE);
     assertThat(all).hasSizeGreaterThan(3);
     for (ResearchCase one : all) {
       EventTape cut = new EventTape(whole.securities().size());
@@ -334,7 +334,8 @@ class SessionCasesTest {
                   cut)
               .with(whole.earlier());
       List<ResearchCase> known = new ArrayList<>();
-      SessionCases.of(then, question, LaterDays.NONE, UsualSpreads.NONE, Progress.NONE).stream()
+      SessionCases.of(then, question, LaterDays.NONE, () -> UsualSpreads.NONE, Progress.NONE)
+          .stream()
           .filter(other -> other.symbol().equals(one.symbol()))
           .forEach(known::add);
 

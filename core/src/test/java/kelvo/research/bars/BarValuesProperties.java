@@ -116,7 +116,7 @@ class BarValuesProperties {
             MinuteTape.prints(SECURITIES, bars),
             question,
             LaterDays.NONE,
-            UsualSpreads.NONE,
+            () -> UsualSpreads.NONE,
             Progress.NONE);
 
     assertThat(byBars.stream().map(one -> one.symbol() + " " + one.entry()).toList())

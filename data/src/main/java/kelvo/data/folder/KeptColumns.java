@@ -2,6 +2,7 @@ package kelvo.data.folder;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.concurrent.CancellationException;
 import java.util.function.Function;
 import kelvo.data.columns.ColumnFile;
 import kelvo.data.columns.Columns;
@@ -43,6 +44,7 @@ final class KeptColumns {
    * @param fromColumns takes it out of its columns
    * @param fromTables reads its tables and tells their faults
    * @param toColumns makes its columns
+   * @throws CancellationException when the thread was interrupted meanwhile
    */
   <T> T read(
       String name,
@@ -59,6 +61,10 @@ final class KeptColumns {
     }
     Faults own = new Faults();
     T part = fromTables.apply(own);
+    if (Thread.currentThread().isInterrupted()) {
+      // Whatever could not be read says nothing about the tables.
+      throw new CancellationException("reading " + name + " was stopped");
+    }
     faults.addAll(own);
     if (searching || !own.isWhole()) {
       return part;

@@ -14,6 +14,7 @@ import java.sql.SQLException;
 import java.util.Iterator;
 import java.util.List;
 import java.util.Optional;
+import java.util.concurrent.CancellationException;
 import java.util.zip.GZIPInputStream;
 import kelvo.data.fault.Fault;
 import kelvo.data.fault.Faults;
@@ -78,6 +79,8 @@ final class TableFile {
 
   /**
    * Reads all rows. The required columns must be in the header; {@code header} then finds its own.
+   *
+   * @throws CancellationException when the thread was interrupted, which is no fault of the file
    */
   void read(List<String> required, HeaderReader header) {
     if (name.endsWith(PARQUET)) {
@@ -112,6 +115,9 @@ final class TableFile {
       }
       rows.end();
     } catch (IOException | UncheckedIOException e) {
+      if (Thread.currentThread().isInterrupted()) {
+        throw new CancellationException("reading " + name + " was stopped");
+      }
       faults.add(new Fault(name, 0, "", "a whole file; what was whole has been read", reason(e)));
     } catch (CsvParseException e) {
       faults.add(

@@ -16,6 +16,7 @@ import java.util.Set;
 import java.util.TreeSet;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Consumer;
+import java.util.function.Supplier;
 import java.util.stream.Stream;
 import kelvo.chart.MinuteBars;
 import kelvo.data.calendar.ExchangeCalendar;
@@ -27,6 +28,7 @@ import kelvo.data.scanfile.ScanFile;
 import kelvo.history.MinuteBar;
 import kelvo.hit.Hit;
 import kelvo.hit.Program;
+import kelvo.job.Once;
 import kelvo.job.Progress;
 import kelvo.job.SideBySide;
 import kelvo.journal.DayBook;
@@ -65,9 +67,6 @@ public final class PastSessions {
 
   /** Two questions are held against each other, and one comes before the next. */
   private static final int ANSWERS_KEPT = 3;
-
-  /** The part of a question's time that is given to them; none once they are kept. */
-  private static final double READING_SPREADS = 0.1;
 
   private final Path root;
   private final Ledger ledger;
@@ -269,8 +268,9 @@ public final class PastSessions {
     DataFolder data = data();
     Set<LocalDate> recorded = new HashSet<>(data.sessionDates());
     ResearchData known = data.research(before);
-    UsualSpreads usual =
-        data.usualSpreads(date -> date.isBefore(before), progress.within(0, READING_SPREADS));
+    // Reading them for the first time takes longer than the first answers.
+    Supplier<UsualSpreads> usual =
+        new Once<>(() -> data().usualSpreads(date -> date.isBefore(before), Progress.NONE));
     List<ResearchCase> cases =
         SideBySide.each(
                 dates,
@@ -283,7 +283,7 @@ public final class PastSessions {
                       recorded.contains(date)
                           ? SessionCases.of(
                               session(date), question, known.after(date), usual, going)
-                          : ofBars(date, question, known, usual);
+                          : ofBars(date, question, known, usual.get());
                   answered.merge(
                       date,
                       List.of(new Answered(question, before, found)),
@@ -291,7 +291,7 @@ public final class PastSessions {
                   return found;
                 },
                 each,
-                progress.within(READING_SPREADS, 1))
+                progress)
             .stream()
             .flatMap(List::stream)
             .toList();

@@ -1,17 +1,21 @@
 package kelvo.data.folder;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.io.IOException;
+import java.io.OutputStream;
 import java.lang.foreign.MemorySegment;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.List;
+import java.util.concurrent.CancellationException;
 import java.util.function.Supplier;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import java.util.zip.GZIPOutputStream;
 import kelvo.data.calendar.ExchangeCalendar;
 import kelvo.data.columns.Columns;
 import kelvo.data.columns.NewColumns;
@@ -31,6 +35,7 @@ class KeptColumnsTest {
   private static final LocalDate DATE = LocalDate.of(2031, 3, 12);
 
   @TempDir Path folder;
+  @TempDir Path scratch;
   private DataFolder data;
 
   @BeforeEach
@@ -136,6 +141,44 @@ class KeptColumnsTest {
     assertSame(tables, faults, read());
     assertThat(folder.resolve(".kelvo/columns/sessions/2031-03-12.columns")).isRegularFile();
     assertSame(tables, faults, read());
+  }
+
+  @Test
+  void aReaderThatIsStoppedFindsNoFaultsAndKeepsNothing() throws IOException {
+    Path packed = scratch.resolve("daily.csv.gz");
+    try (OutputStream out = new GZIPOutputStream(Files.newOutputStream(packed))) {
+      Files.copy(folder.resolve("daily.csv"), out);
+    }
+    KeptColumns kept = new KeptColumns(new Columns(folder), new Faults(), false);
+    DataFolder stopped = new DataFolder(folder, new ExchangeCalendar());
+    try {
+      Thread.currentThread().interrupt();
+      assertThatThrownBy(() -> stopped.session(DATE, Progress.NONE))
+          .isInstanceOf(CancellationException.class);
+      assertThatThrownBy(
+              () ->
+                  kept.read(
+                      "part",
+                      new Sources().file(folder.resolve("daily.csv")),
+                      columns -> "columns",
+                      faults -> "half of a table",
+                      made -> new NewColumns().with("rows", MemorySegment.ofArray(new long[1]))))
+          .isInstanceOf(CancellationException.class)
+          .hasMessage("reading part was stopped");
+      assertThatThrownBy(
+              () -> TableFile.of(packed, new Faults()).read(List.of(), header -> row -> {}))
+          .isInstanceOf(CancellationException.class)
+          .hasMessage("reading daily.csv.gz was stopped");
+    } finally {
+      assertThat(Thread.interrupted()).isTrue();
+    }
+
+    assertThat(stopped.faults())
+        .as("but those of the daily bars, which another thread reads")
+        .allMatch(fault -> fault.file().equals("daily.csv"));
+    assertThat(folder.resolve(".kelvo/columns/part.columns")).doesNotExist();
+    assertThat(read().securities()).hasSize(2);
+    assertThat(data.faults()).hasSize(4);
   }
 
   @Test

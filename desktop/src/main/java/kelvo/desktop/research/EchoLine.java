@@ -52,7 +52,7 @@ public final class EchoLine extends HBox {
     super(8);
     this.workspace = workspace;
     answers =
-        workspace.latestAnswer(
+        workspace.longAnswer(
             "looking for echoes", () -> line.setText("Earlier sessions could not be asked"));
     followed = new Followed<>(workspace, this::take);
     setId("echo-line");

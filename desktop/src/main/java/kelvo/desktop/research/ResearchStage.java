@@ -111,9 +111,9 @@ public final class ResearchStage extends BorderPane implements DayStage {
   /** Nothing is asked before it is seen. */
   public ResearchStage(Workspace workspace) {
     this.workspace = workspace;
-    found = workspace.latestAnswer("playing sessions for research", this::over);
+    found = workspace.longAnswer("playing sessions for research", this::over);
     answers = workspace.latestAnswer("answering a question of research");
-    besides = workspace.latestAnswer("answering the question beside it");
+    besides = workspace.longAnswer("answering the question beside it", () -> {});
     sentence = new QuestionSentence(workspace, this::ask);
     distributions = new ResultsByHorizon(workspace.theme(), this::list);
     leftCut = new CutPane("left-cells", Cut.FLOAT, workspace.theme(), this::list);
@@ -268,7 +268,9 @@ public final class ResearchStage extends BorderPane implements DayStage {
     }
     Map<LocalDate, List<ResearchCase>> into = new TreeMap<>();
     bySession = into;
+    list(List.of(), "");
     working.setText("reading");
+    edge.setText("The newest sessions are played first; the answer grows with each.");
     leftOut.setVisible(false);
     goOn.setVisible(false);
     stop.setVisible(true);
@@ -384,13 +386,19 @@ public final class ResearchStage extends BorderPane implements DayStage {
     if (!now.cases().isEmpty()) {
       edge.setText(now.words());
     } else if (!stop.isVisible()) {
-      edge.setText("Nothing was found in these sessions; ask about another scan or moment.");
+      edge.setText(
+          goOn.isVisible()
+              ? "Stopped before anything was found; \"Go on\" plays the other sessions."
+              : "Nothing was found in these sessions; ask about another scan or moment.");
     }
     distributions.show(shown.bars());
     reaches.show(shown.reaches());
     leftCut.show(now);
     rightCut.show(now);
-    listAll();
+    // Who looks at some of the cases goes on with them while others come.
+    if (list.name().isEmpty()) {
+      listAll();
+    }
     if (drill == null) {
       nextStep.set(NEXT);
     }

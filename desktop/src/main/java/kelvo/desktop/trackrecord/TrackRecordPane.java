@@ -109,7 +109,7 @@ public final class TrackRecordPane extends BorderPane {
     this.onTradeOfToday = onTradeOfToday;
     date = workspace.day();
     calendars = workspace.latestAnswer("reading the calendar", this::over);
-    records = workspace.latestAnswer("reviewing sessions", this::over);
+    records = workspace.longAnswer("reviewing sessions", this::over);
     sums = workspace.latestAnswer("adding up sessions");
     calendar = new CalendarView(workspace.theme(), date, this::choose, this::open);
     equity = new EquityView(workspace.theme(), this::pick);

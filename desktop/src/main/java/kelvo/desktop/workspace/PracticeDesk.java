@@ -64,7 +64,7 @@ public final class PracticeDesk {
     this.trader = trader;
     ledger = day.ledger();
     otherDays = workspace.latestAnswer("looking for another day");
-    spreadsRead = workspace.latestAnswer("reading the usual spreads", this::withoutSpreads);
+    spreadsRead = workspace.longAnswer("reading the usual spreads", this::withoutSpreads);
     instructions = day.practice().instructions();
     fillsKept = day.practice().fills().size();
     calls = new ArrayList<>(day.practice().calls());

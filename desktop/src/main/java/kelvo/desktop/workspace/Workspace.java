@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.Deque;
 import java.util.List;
 import java.util.OptionalInt;
+import java.util.concurrent.Executor;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.Consumer;
 import java.util.function.Function;
@@ -90,6 +91,7 @@ public final class Workspace implements AutoCloseable {
   private final Alerts alerts;
   private final Troubles troubles = new Troubles(Platform::runLater);
   private final Background background = new Background(troubles);
+  private final LongQuestions longQuestions = new LongQuestions();
   private final ShownViews views =
       new ShownViews(Platform::runLater, e -> troubles.tell("showing a part", e));
   private final ReadOnlyObjectWrapper<ClockView.Clock> clock =
@@ -278,8 +280,17 @@ public final class Workspace implements AutoCloseable {
 
   /** The same; {@code failed} is done in the window besides when a question has thrown. */
   public LatestAnswer latestAnswer(String what, Runnable failed) {
+    return answers(background, what, failed);
+  }
+
+  /** The same for questions that take long, for which no other waits. */
+  public LatestAnswer longAnswer(String what, Runnable failed) {
+    return answers(longQuestions, what, failed);
+  }
+
+  private LatestAnswer answers(Executor worker, String what, Runnable failed) {
     return new LatestAnswer(
-        background,
+        worker,
         Platform::runLater,
         e -> {
           troubles.tell(what, e);
@@ -769,6 +780,7 @@ public final class Workspace implements AutoCloseable {
       closing(dropCopy::close, "the broker's fills", lost);
     }
     closing(player::close, "the player", lost);
+    closing(longQuestions::close, "what was asked of past sessions", lost);
     closing(background::close, "scan files", lost);
     closing(() -> lost.addAll(ledger.finish()), "the ledger", lost);
     if (feed != null && feed.told() >= session.hours().close()) {
