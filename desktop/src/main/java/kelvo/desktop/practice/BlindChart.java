@@ -29,6 +29,10 @@ final class BlindChart extends Painted {
   private static final double LEAST = 0.1;
 
   private static final int TIMES = 5;
+  private static final double TIME_WIDTH = 48;
+
+  /** How high the name of a line is, which stands below it at the top of the chart. */
+  private static final double NAME = 14;
 
   private BlindBars blind = BlindBars.NONE;
   private long moment;
@@ -102,7 +106,7 @@ final class BlindChart extends Painted {
     double step = step();
     List<BlindBars.Bar> bars = blind.bars();
     long most = bars.stream().mapToLong(BlindBars.Bar::volume).max().orElse(1);
-    int every = Math.max(1, bars.size() / TIMES);
+    int every = (int) Math.max(Math.ceil(TIME_WIDTH / step), bars.size() / TIMES);
     for (int i = 0; i < bars.size(); i++) {
       BlindBars.Bar bar = bars.get(i);
       double x = (i + 0.5) * step;
@@ -122,7 +126,7 @@ final class BlindChart extends Painted {
       g.setFill(look.colour(Tone.FADED));
       double volume = VOLUME * 0.9 * height * bar.volume() / most;
       g.fillRect(x - width / 2, TOP + height - volume, width, volume);
-      if (i % every == every / 2) {
+      if (i % every == Math.min(every, bars.size()) / 2) {
         g.setTextAlign(TextAlignment.CENTER);
         g.fillText(DayTime.minutes(bar.start()), x, getHeight() - FOOT / 2);
         g.setTextAlign(TextAlignment.LEFT);
@@ -135,9 +139,10 @@ final class BlindChart extends Painted {
     if (Double.isNaN(percent)) {
       return;
     }
+    double y = scale.y(percent);
     g.setStroke(look.colour(tone));
-    g.strokeLine(0, scale.y(percent), getWidth() - RIGHT, scale.y(percent));
+    g.strokeLine(0, y, getWidth() - RIGHT, y);
     g.setFill(look.colour(tone));
-    g.fillText(name, 6, scale.y(percent) - 7);
+    g.fillText(name, 6, y < TOP + NAME ? y + NAME / 2 : y - NAME / 2);
   }
 }
