@@ -15,6 +15,9 @@ record DollarScale(double lowest, double highest) {
   private static final double TOP = 30;
   private static final double GAP = 6;
 
+  /** How far apart words must be. */
+  private static final double LINE = 12;
+
   /** The scale that holds some amounts. */
   static DollarScale of(DoubleStream amounts) {
     var all = amounts.summaryStatistics();
@@ -35,10 +38,11 @@ record DollarScale(double lowest, double highest) {
   void paint(GraphicsContext g, Theme look, double right, double bottom) {
     g.setTextAlign(TextAlignment.RIGHT);
     g.setFill(look.colour(Tone.FADED));
-    g.fillText(words(highest), LEFT - GAP, y(highest, bottom));
     g.fillText("0", LEFT - GAP, y(0, bottom));
-    if (lowest < 0) {
-      g.fillText(words(lowest), LEFT - GAP, y(lowest, bottom));
+    for (double end : new double[] {lowest, highest}) {
+      if (Math.abs(y(end, bottom) - y(0, bottom)) >= LINE) {
+        g.fillText(words(end), LEFT - GAP, y(end, bottom));
+      }
     }
     g.setStroke(look.colour(Tone.HAIR));
     g.strokeLine(LEFT, y(0, bottom), right, y(0, bottom));

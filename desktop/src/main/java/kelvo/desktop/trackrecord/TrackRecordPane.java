@@ -168,6 +168,7 @@ public final class TrackRecordPane extends BorderPane {
     tag.setAccessibleText("The tag of the trades that count");
     working.setId(WORKING.substring(1));
     working.getStyleClass().addAll("small", "faded");
+    working.setMinWidth(USE_PREF_SIZE);
     Region space = new Region();
     HBox.setHgrow(space, Priority.ALWAYS);
     head.getChildren().addAll(small("account"), account, small("tag"), tag, space, working, stop);
@@ -349,7 +350,7 @@ public final class TrackRecordPane extends BorderPane {
   }
 
   private void tell(int done, int of) {
-    working.setText("session " + Math.min(done + 1, of) + " of " + of);
+    working.setText(Math.min(done + 1, of) + " of " + of);
   }
 
   private void stop() {
