@@ -1,6 +1,7 @@
 package kelvo.data.columns;
 
 import java.io.IOException;
+import java.nio.channels.ClosedByInterruptException;
 import java.nio.channels.FileChannel;
 import java.nio.file.DirectoryStream;
 import java.nio.file.Files;
@@ -11,6 +12,7 @@ import java.nio.file.attribute.FileTime;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.Optional;
+import java.util.concurrent.CancellationException;
 import java.util.function.Function;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -38,6 +40,7 @@ public final class Columns {
    * when it cannot be used, which is logged.
    *
    * @param read takes it out of the file; may throw {@link TornColumns}
+   * @throws CancellationException when the thread is interrupted
    */
   public <T> Optional<T> find(String name, Sources sources, Function<ColumnFile, T> read) {
     Path path = path(name);
@@ -49,13 +52,19 @@ public final class Columns {
       return file.sources().equals(sources.toString())
           ? Optional.of(read.apply(file))
           : Optional.empty();
+    } catch (ClosedByInterruptException e) {
+      throw stopped(name);
     } catch (IOException | TornColumns | IndexOutOfBoundsException e) {
       LOG.warn("{} is not used and will be made again: {}", path, e.toString());
       return Optional.empty();
     }
   }
 
-  /** Keeps columns for the next time. What cannot be written is logged; the tables stay. */
+  /**
+   * Keeps columns for the next time. What cannot be written is logged; the tables stay.
+   *
+   * @throws CancellationException when the thread is interrupted
+   */
   public void keep(String name, Sources sources, NewColumns columns) {
     Path path = path(name);
     Path unfinished = null;
@@ -69,11 +78,18 @@ public final class Columns {
       Files.move(
           unfinished, path, StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);
     } catch (IOException e) {
-      LOG.warn("{} could not be written, so that tables are read again: {}", path, e.toString());
       if (unfinished != null) {
         remove(unfinished);
       }
+      if (e instanceof ClosedByInterruptException) {
+        throw stopped(name);
+      }
+      LOG.warn("{} could not be written, so that tables are read again: {}", path, e.toString());
     }
+  }
+
+  private static CancellationException stopped(String name) {
+    return new CancellationException("work on the columns of " + name + " was stopped");
   }
 
   private static String prefix(Path path) {

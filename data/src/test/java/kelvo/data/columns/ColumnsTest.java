@@ -1,6 +1,7 @@
 package kelvo.data.columns;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.io.IOException;
 import java.lang.foreign.MemorySegment;
@@ -14,6 +15,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.SplittableRandom;
+import java.util.concurrent.CancellationException;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -182,6 +184,25 @@ class ColumnsTest {
     new Columns(blocked).keep("daily", sources(), made());
 
     assertThat(new Columns(blocked).<Read>find("daily", sources(), file -> null)).isEmpty();
+  }
+
+  @Test
+  void whoIsStoppedKeepsAndFindsNothing() throws IOException {
+    columns.keep("daily", sources(), made());
+    try {
+      Thread.currentThread().interrupt();
+      assertThatThrownBy(() -> columns.find("daily", sources(), file -> file))
+          .isInstanceOf(CancellationException.class);
+      assertThatThrownBy(() -> columns.keep("minutes", sources(), made()))
+          .isInstanceOf(CancellationException.class);
+    } finally {
+      assertThat(Thread.interrupted()).isTrue();
+    }
+
+    try (Stream<Path> files = Files.list(file().getParent())) {
+      assertThat(files).containsExactly(file());
+    }
+    assertThat(read()).isPresent();
   }
 
   @Test
