@@ -57,7 +57,14 @@ public final class Price {
 
   /** The price with as many decimals as it needs, at least two: for files, which lose nothing. */
   public static String exact(long price) {
-    BigDecimal value = BigDecimal.valueOf(price, 4);
-    return price % 100 == 0 ? value.setScale(2).toPlainString() : value.toPlainString();
+    long size = Math.abs(price);
+    boolean cents = size % 100 == 0;
+    // Files of millions of prices are written with it: no BigDecimal.
+    StringBuilder text = new StringBuilder(price < 0 ? "-" : "").append(size / DOLLAR).append('.');
+    long rest = cents ? size % DOLLAR / 100 : size % DOLLAR;
+    for (long digit = cents ? 10 : DOLLAR / 10; digit > 0; digit /= 10) {
+      text.append((char) ('0' + rest / digit % 10));
+    }
+    return text.toString();
   }
 }

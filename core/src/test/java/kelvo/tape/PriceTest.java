@@ -3,6 +3,7 @@ package kelvo.tape;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.math.BigDecimal;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.LongRange;
@@ -40,5 +41,16 @@ class PriceTest {
   void whatFilesHoldReadsBackTheSame(
       @ForAll @LongRange(min = 1, max = 100_000_000_000L) long units) {
     assertThat(Price.parse(Price.exact(units))).isEqualTo(units);
+  }
+
+  @Property
+  void inFilesItHasTwoDecimalsOrFour(
+      @ForAll @LongRange(min = -(1L << 40), max = 1L << 40) long units) {
+    BigDecimal exact = BigDecimal.valueOf(units, 4);
+
+    assertThat(Price.exact(units))
+        .isEqualTo((units % 100 == 0 ? exact.setScale(2) : exact).toPlainString());
+    assertThat(Price.exact(100 * (units / 100)))
+        .isEqualTo(BigDecimal.valueOf(units / 100, 2).toPlainString());
   }
 }
