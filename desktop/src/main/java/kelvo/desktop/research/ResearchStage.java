@@ -268,6 +268,8 @@ public final class ResearchStage extends BorderPane implements DayStage {
     }
     Map<LocalDate, List<ResearchCase>> into = new TreeMap<>();
     bySession = into;
+    // What is being worked out answers the question before.
+    answers.stop();
     list(List.of(), "");
     working.setText("reading");
     edge.setText("The newest sessions are played first; the answer grows with each.");
