@@ -33,8 +33,8 @@ import kelvo.research.bars.BarCases;
 import kelvo.research.bars.BarSession;
 import kelvo.rule.Vocabulary;
 import kelvo.sim.DemoFolder;
+import kelvo.sim.DemoHistory;
 import kelvo.sim.DemoSize;
-import kelvo.sim.MinuteSessions;
 import kelvo.time.DayTime;
 import kelvo.time.Phases;
 import kelvo.trade.Fees;
@@ -64,9 +64,9 @@ final class ResearchTimes {
     Path store = root.resolve("research-store");
     ExchangeCalendar calendar = new ExchangeCalendar();
     if (!Files.exists(market.resolve("fills.csv"))) {
-      DemoFolder.write(market, SIZE, DemoFolder.SEED, Progress.NONE);
+      DemoFolder.writeDay(market, SIZE, DemoFolder.SEED, Progress.NONE);
     }
-    MinuteSessions.write(market, SIZE, DemoFolder.SEED, calendar, Progress.NONE);
+    DemoHistory.write(market, SIZE, DemoFolder.SEED, calendar, Progress.NONE);
     if (!Files.exists(store)) {
       new PartitionedStore(market, store, calendar).write(Progress.NONE);
     }

@@ -37,7 +37,7 @@ final class ReviewTimes {
   static void print(Path root) throws IOException {
     Path folder = root.resolve("record");
     if (!Files.exists(folder.resolve("scans"))) {
-      DemoFolder.write(folder, DemoSize.DEMO, DemoFolder.SEED, Progress.NONE);
+      DemoFolder.write(folder, DemoSize.DEMO.withBars(0), DemoFolder.SEED, Progress.NONE);
     }
     DataFolder data = new DataFolder(folder, new ExchangeCalendar());
     List<LocalDate> dates =

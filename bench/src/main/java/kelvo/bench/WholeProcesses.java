@@ -39,7 +39,10 @@ final class WholeProcesses {
     window();
     if (!Files.exists(history.resolve("scans"))) {
       DemoFolder.write(
-          history, DemoSize.DEMO.withHistory(0, MINUTE_SESSIONS), DemoFolder.SEED, Progress.NONE);
+          history,
+          DemoSize.DEMO.withHistory(0, MINUTE_SESSIONS).withBars(0),
+          DemoFolder.SEED,
+          Progress.NONE);
     }
   }
 

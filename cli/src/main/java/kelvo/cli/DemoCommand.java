@@ -3,7 +3,6 @@ package kelvo.cli;
 import java.nio.file.Path;
 import java.util.concurrent.Callable;
 import kelvo.desktop.shell.KelvoWindow;
-import kelvo.job.Progress;
 import kelvo.sim.DemoTrader;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
@@ -27,8 +26,8 @@ final class DemoCommand implements Callable<Integer> {
   @Override
   public Integer call() {
     if (window.pictures != null) {
-      // Research is among them, and nothing is added while they are taken.
-      DemoDay.writeMinutes(DemoData.root(folder), Progress.NONE);
+      // Research is among them.
+      DemoDay.writeAll(DemoData.root(folder));
     }
     return KelvoWindow.open(
         window.request(new DemoDay(DemoData.root(folder)), DemoTrader.PREPARED_AT));

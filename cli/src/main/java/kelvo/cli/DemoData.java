@@ -28,13 +28,13 @@ final class DemoData {
     return Path.of(System.getProperty("user.home"), ".kelvo");
   }
 
-  /** Writes a market unless it is there; returns whether it was. */
+  /** Writes what a market's day is opened with unless it is there; returns whether it was. */
   static boolean ready(Path root, DemoSize size, long seed, Progress progress) {
     Path stamp = root.resolve("demo-" + DemoFolder.VERSION + "-" + seed);
     if (Files.exists(stamp)) {
       return true;
     }
-    DemoFolder.write(root, size, seed, progress);
+    DemoFolder.writeDay(root, size, seed, progress);
     try {
       Files.createFile(stamp);
     } catch (IOException e) {

@@ -13,18 +13,18 @@ import kelvo.desktop.workspace.OpenedDay;
 import kelvo.job.Progress;
 import kelvo.job.SideBySide;
 import kelvo.sim.DemoFolder;
+import kelvo.sim.DemoHistory;
 import kelvo.sim.DemoSize;
 import kelvo.sim.DemoTrader;
-import kelvo.sim.MinuteSessions;
 import org.jspecify.annotations.Nullable;
 
 /**
- * The demo's day: invented first if it is not there yet. Its sessions of minute bars are invented
- * beside it once it is open.
+ * The demo's day: invented first if it is not there yet. The sessions before it are invented beside
+ * it once it is open.
  */
 record DemoDay(Path root) implements Load {
   private static final double WRITING = 0.5;
-  private static final double MINUTES = 0.75;
+  private static final double HISTORY = 0.75;
 
   @Override
   public OpenedDay day(Progress progress) {
@@ -40,16 +40,16 @@ record DemoDay(Path root) implements Load {
 
   @Override
   public @Nullable Beside beside() {
-    return MinuteSessions.areThere(root, DemoSize.DEMO, new ExchangeCalendar())
+    return DemoHistory.isThere(root, DemoSize.DEMO, new ExchangeCalendar())
         ? null
-        : new EarlierMinutes(root);
+        : new History(root);
   }
 
-  /** Invents the earlier sessions of which there are minute bars only. */
-  private record EarlierMinutes(Path root) implements Beside {
+  /** Invents the sessions before the day. */
+  private record History(Path root) implements Beside {
     @Override
     public void work(Progress progress) {
-      writeMinutes(root, progress);
+      writeHistory(root, progress);
     }
 
     @Override
@@ -59,22 +59,27 @@ record DemoDay(Path root) implements Load {
 
     @Override
     public String done() {
-      return "Earlier sessions are there for Research";
+      return "All earlier sessions are there now";
     }
   }
 
-  /** Writes those of them that are not there yet, and the columns that research reads. */
-  static void writeMinutes(Path root, Progress progress) {
+  /** Writes the sessions before the day, and the columns that research reads. */
+  private static void writeHistory(Path root, Progress progress) {
     ExchangeCalendar calendar = new ExchangeCalendar();
-    MinuteSessions.write(
-        root, DemoSize.DEMO, DemoFolder.SEED, calendar, progress.within(0, MINUTES));
+    DemoHistory.write(root, DemoSize.DEMO, DemoFolder.SEED, calendar, progress.within(0, HISTORY));
     DataFolder data = new DataFolder(root, calendar);
     ResearchData research = data.research(LocalDate.MAX);
     SideBySide.each(
         data.barDates(),
         (date, going) -> Optional.ofNullable(research.barSession(date)),
         session -> {},
-        progress.within(MINUTES, 1));
+        progress.within(HISTORY, 1));
+  }
+
+  /** Writes all of the demo, where nothing is to be added while the window is open. */
+  static void writeAll(Path root) {
+    DemoData.ready(root, DemoSize.DEMO, DemoFolder.SEED, Progress.NONE);
+    writeHistory(root, Progress.NONE);
   }
 
   @Override

@@ -54,7 +54,9 @@ final class SimCommand implements Callable<Integer> {
 
   @Option(
       names = "--history",
-      description = "with --write: five sessions of prints and twenty of minute bars before it")
+      description =
+          "with --write: before it twenty sessions of all their minutes, the newest five with"
+              + " prints, in place of the demo's sixty")
   boolean history;
 
   @Option(names = "--port", paramLabel = "P", description = "where to listen; ${DEFAULT-VALUE}")
@@ -140,7 +142,9 @@ final class SimCommand implements Callable<Integer> {
   public Integer call() throws InterruptedException, IOException {
     if (write != null) {
       DemoSize size =
-          history ? DemoSize.DEMO.withHistory(PRINT_SESSIONS, MINUTE_SESSIONS) : DemoSize.DEMO;
+          history
+              ? DemoSize.DEMO.withHistory(PRINT_SESSIONS, MINUTE_SESSIONS).withBars(0)
+              : DemoSize.DEMO;
       DemoFolder.write(write, size, seed, new TextProgress(terminal, "Writing " + write));
       return 0;
     }

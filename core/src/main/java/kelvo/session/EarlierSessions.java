@@ -4,9 +4,9 @@ import java.time.LocalDate;
 import java.util.List;
 import kelvo.job.Progress;
 
-/** The recorded sessions before the one that is open. Any thread may ask. */
+/** The recorded sessions before the one that is open. Any thread may ask but the window's. */
 public interface EarlierSessions {
-  /** Their dates, the newest first. */
+  /** The dates of those that are there now, the newest first; looks into the folder. */
   List<LocalDate> dates();
 
   /**

@@ -3,6 +3,8 @@ package kelvo.desktop;
 import static kelvo.desktop.OpenedWindow.until;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -65,5 +67,22 @@ class RecordedMovesTest {
     until(() -> said(robot).contains("in one recorded session") && !said(robot).equals(first));
     assertThat(first).contains("from 08:58 to the close");
     WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.undo());
+  }
+
+  @Test
+  void sessionsThatComeLaterAreFound(FxRobot robot) throws IOException {
+    Path trades = opened.folder.resolve("sessions/" + DemoCopy.DAY_BEFORE + "/trades.csv.zst");
+    Path away = opened.folder.resolve("trades");
+    Files.move(trades, away);
+    until(() -> opened.shown().isThere());
+    robot.type(KeyCode.J).type(KeyCode.E);
+    until(() -> opened.workspace.workedRule().get() >= 0);
+    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.workedRule().set(3));
+    until(() -> said(robot).contains("No earlier session is recorded in this folder."));
+
+    Files.move(away, trades);
+    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.workedRule().set(2));
+
+    until(() -> said(robot).contains("in one recorded session"));
   }
 }

@@ -239,6 +239,24 @@ class SaturdayReviewTest {
   }
 
   @Test
+  void aSessionThatIsThereLaterIsReviewedThen(FxRobot robot) throws IOException {
+    double ofToday = review().all().net();
+    Path trades = opened.folder.resolve("sessions/" + DemoCopy.DAY_BEFORE + "/trades.csv.zst");
+    Path away = opened.folder.resolve("trades");
+    Files.move(trades, away);
+    robot.type(KeyCode.S);
+    until(() -> robot.lookup("#track-record").tryQuery().isPresent());
+    until(() -> text(robot, "#net").equals(dollars(ofToday)));
+    until(() -> text(robot, "#reviewing-sessions").isEmpty());
+
+    Files.move(away, trades);
+    WaitForAsyncUtils.waitForAsyncFx(
+        5_000, () -> opened.workspace.pastHasGrown("All earlier sessions are there now"));
+
+    until(() -> text(robot, "#net").equals(dollars(2 * ofToday)));
+  }
+
+  @Test
   void whatCannotBeReviewedIsToldAndNothingGoesOnWaiting(FxRobot robot) throws Exception {
     assertThat(opened.workspace.ledger().awaitSaved()).isTrue();
     try (Connection other =

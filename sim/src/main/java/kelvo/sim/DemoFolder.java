@@ -19,7 +19,6 @@ import java.util.stream.Stream;
 import kelvo.alert.AlertBook;
 import kelvo.alert.AlertSentence;
 import kelvo.data.calendar.ExchangeCalendar;
-import kelvo.data.folder.DataFolder;
 import kelvo.data.scanfile.ScanFile;
 import kelvo.data.scanfile.ScanFolder;
 import kelvo.history.DailyBar;
@@ -38,50 +37,68 @@ public final class DemoFolder {
   public static final long SEED = 20_310_312;
 
   /** Raised when what is written changes, so that an older folder is written again. */
-  public static final int VERSION = 8;
+  public static final int VERSION = 9;
+
+  /** Shares of the time: of the day in a whole folder, of what came before it in the day. */
+  private static final double DAY = 0.6;
+
+  private static final double BEFORE = 0.4;
 
   private final Path root;
   private final DemoSize size;
   private final long seed;
   private final ExchangeCalendar calendar = new ExchangeCalendar();
+  private final List<InventedStock> stocks;
 
   private DemoFolder(Path root, DemoSize size, long seed) {
     this.root = root;
     this.size = size;
     this.seed = seed;
+    stocks = InventedMarket.of(size, seed);
   }
 
   /**
-   * Writes a folder.
+   * Writes a folder, its day first and then {@link DemoHistory}.
    *
    * @throws UncheckedIOException when the disk refuses
    */
   public static void write(Path root, DemoSize size, long seed, Progress progress) {
+    double day = size.printSessions() + size.barSessions() > 0 ? DAY : 1;
+    writeDay(root, size, seed, progress.within(0, day));
+    DemoHistory.write(root, size, seed, new ExchangeCalendar(), progress.within(day, 1));
+  }
+
+  /**
+   * Writes what its day is opened with: the day's own session, and all that is known beforehand.
+   *
+   * @throws UncheckedIOException when the disk refuses
+   */
+  public static void writeDay(Path root, DemoSize size, long seed, Progress progress) {
     try {
-      new DemoFolder(root, size, seed).write(progress);
+      new DemoFolder(root, size, seed).writeDay(progress);
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
   }
 
-  private void write(Progress progress) throws IOException {
+  private void writeDay(Progress progress) throws IOException {
     LocalDate date = size.session();
     Files.createDirectories(root);
-    List<InventedStock> stocks = InventedMarket.of(size, seed);
-    securities(stocks);
+    DemoHistory.remove(root, size, calendar);
+    securities();
     EarlierSessions earlier = new EarlierSessions(size, seed, calendar, stocks);
     MinuteSessions minuteSessions = new MinuteSessions(size, seed, calendar, stocks);
     DailyInvention invention = new DailyInvention(size, seed, calendar, earlier, minuteSessions);
-    double past = size.printSessions() + size.minuteSessions() > 0 ? 0.85 : 0;
+    double past = size.printSessions() + size.minuteSessions() > 0 ? BEFORE : 0;
     progress.step("inventing what came before");
     List<InventedFill> fills =
-        new ArrayList<>(earlier.write(root, invention, progress.within(0, past)));
+        new ArrayList<>(earlier.invent(root, invention, progress.within(0, past)));
     CompletableFuture<Void> before =
         CompletableFuture.runAsync(
             () -> {
-              daily(invention, stocks);
+              daily(invention);
               new UsualMinutes(size, seed, calendar, stocks)
-                  .write(root.resolve("minutes"), invention, Progress.NONE);
+                  .write(MinutesTable.folder(root), invention, Progress.NONE);
             });
     progress.step("inventing the market, once");
     InventedSession session = new InventedSession(stocks, seed, calendar.hours(date));
@@ -89,7 +106,9 @@ public final class DemoFolder {
       session.invent(i);
       progress.done(past + (1 - past) * 0.4 * i / stocks.size());
     }
-    new SessionFolder(root, date, stocks).write(session);
+    Path folder = SessionFolder.of(root, date);
+    SessionFolder.prints(folder, stocks, session);
+    SessionFolder.mentions(folder, stocks, session);
     progress.step("inventing what came before");
     before.join();
     calendarFile(date);
@@ -103,12 +122,12 @@ public final class DemoFolder {
     scans();
     universe();
     if (size.printSessions() > 0) {
-      habits();
+      habits(EarlierSessions.printedOf(size, calendar).getFirst());
     }
     progress.done(1);
   }
 
-  private void securities(List<InventedStock> stocks) {
+  private void securities() {
     csv(
         "securities.csv",
         csv -> {
@@ -161,7 +180,7 @@ public final class DemoFolder {
     return Double.isNaN(number) ? "" : Long.toString(Math.round(number));
   }
 
-  private void daily(DailyInvention invention, List<InventedStock> stocks) {
+  private void daily(DailyInvention invention) {
     csv(
         "daily.csv.zst",
         csv -> {
@@ -206,8 +225,7 @@ public final class DemoFolder {
   /**
    * What the trader of the track record had made: a scan that is only noise, an alert that pays.
    */
-  private void habits() {
-    List<LocalDate> recorded = new DataFolder(root, calendar).sessionDates();
+  private void habits(LocalDate first) {
     ScanFolder own = new ScanFolder(root, Vocabulary.DEFAULT, problem -> {});
     own.save(
         ScanFile.parse(TraderHabits.NOISE, TraderHabits.NOISE_FILE, Vocabulary.DEFAULT, List.of()));
@@ -215,7 +233,7 @@ public final class DemoFolder {
         AlertBook.EMPTY.with(
             AlertSentence.parse(TraderHabits.ALERT, Vocabulary.DEFAULT, size.session())
                 .alert()
-                .arm(recorded.getFirst().atTime(4, 0))));
+                .arm(first.atTime(4, 0))));
   }
 
   /** The universe that most traders begin with; nobody has looked it through since autumn. */

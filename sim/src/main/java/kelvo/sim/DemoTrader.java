@@ -47,14 +47,12 @@ public final class DemoTrader {
 
   /** Enters what the trader had decided in the sessions of a market before its own, once. */
   public static void prepareRecord(Ledger ledger, DemoSize size, DataFolder data) {
+    ExchangeCalendar calendar = new ExchangeCalendar();
     EarlierSessions earlier =
         new EarlierSessions(
-            size,
-            DemoFolder.SEED,
-            new ExchangeCalendar(),
-            InventedMarket.of(size, DemoFolder.SEED));
-    for (LocalDate date : data.sessionDates()) {
-      if (date.isBefore(size.session()) && ledger.day(date).decisions().isEmpty()) {
+            size, DemoFolder.SEED, calendar, InventedMarket.of(size, DemoFolder.SEED));
+    for (LocalDate date : EarlierSessions.printedOf(size, calendar)) {
+      if (ledger.day(date).decisions().isEmpty()) {
         TraderHabits.prepare(ledger, date, earlier.storiesOn(date), data.fills(date));
       }
     }

@@ -24,7 +24,7 @@ import org.jspecify.annotations.Nullable;
 /**
  * Invents the sessions before the demo's: minute bars and mentions of all of them, every print of
  * the newest few. In each of them the demo's stories happen again, to other companies; daily bars
- * are those of the prints.
+ * are those of the prints, so that each is invented before the day, and once more to be written.
  */
 public final class EarlierSessions {
   private static final double PRINT_SHARES = 170;
@@ -40,7 +40,8 @@ public final class EarlierSessions {
   private final long seed;
   private final TradingCalendar calendar;
   private final List<InventedStock> stocks;
-  private final List<LocalDate> dates = new ArrayList<>();
+  private final List<LocalDate> dates;
+  private final Set<LocalDate> printed;
 
   /** By date and stock: the story that happens again. */
   private final Map<LocalDate, Map<Integer, Story>> echoes = new HashMap<>();
@@ -56,16 +57,29 @@ public final class EarlierSessions {
     this.seed = seed;
     this.calendar = calendar;
     this.stocks = stocks;
+    dates = datesOf(size, calendar, Math.max(size.minuteSessions(), size.printSessions()));
+    printed = Set.copyOf(printedOf(size, calendar));
+    for (int d = 0; d < dates.size(); d++) {
+      echoes.put(dates.get(d), echoesOf(d));
+    }
+  }
+
+  /** The dates of those with prints, oldest first. */
+  static List<LocalDate> printedOf(DemoSize size, TradingCalendar calendar) {
+    return datesOf(size, calendar, size.printSessions());
+  }
+
+  /** The newest full sessions before a demo's day, oldest first. */
+  private static List<LocalDate> datesOf(DemoSize size, TradingCalendar calendar, int count) {
+    List<LocalDate> dates = new ArrayList<>();
     LocalDate day = size.session();
-    while (dates.size() < Math.max(size.minuteSessions(), size.printSessions())) {
+    while (dates.size() < count) {
       day = calendar.before(day);
       if (calendar.hours(day).kind() == SessionHours.Kind.FULL) {
         dates.addFirst(day);
       }
     }
-    for (int d = 0; d < dates.size(); d++) {
-      echoes.put(dates.get(d), echoesOf(d));
-    }
+    return dates;
   }
 
   /** The stories that happen again on a date of a market, with their companies. */
@@ -130,39 +144,50 @@ public final class EarlierSessions {
     return List.copyOf(echoes.getOrDefault(date, Map.of()).values());
   }
 
-  /** Writes every session; returns the trader's fills in those with prints, by date. */
-  List<InventedFill> write(Path root, DailyInvention daily, Progress progress) {
-    return SideBySide.each(dates, (date, going) -> write(root, daily, date), fills -> {}, progress)
+  /**
+   * Invents every session, and writes what a later day is told of it: its news, its mentions and
+   * its minute bars. Returns the trader's fills in those with prints, by date.
+   */
+  List<InventedFill> invent(Path root, DailyInvention daily, Progress progress) {
+    return SideBySide.each(dates, (date, going) -> invent(root, daily, date), fills -> {}, progress)
         .stream()
         .flatMap(List::stream)
         .toList();
   }
 
-  private List<InventedFill> write(Path root, DailyInvention daily, LocalDate date) {
+  private List<InventedFill> invent(Path root, DailyInvention daily, LocalDate date) {
     int day = dates.indexOf(date);
     List<InventedStock> then = stocksOn(date, daily);
+    InventedSession session = sessionOn(date, then);
+    MinutesOfSession minutes =
+        new MinutesOfSession(session.trades, then.size(), calendar.hours(date));
+    bars.put(date, minutes.daily(date));
+    SessionFolder.mentions(SessionFolder.of(root, date), then, session);
+    if (day >= dates.size() - size.minuteSessions()) {
+      MinutesTable.write(MinutesTable.folder(root), date, table -> minutes.write(table, then));
+    }
+    if (!printed.contains(date)) {
+      return List.of();
+    }
+    news(root, date, then, day);
+    return TraderHabits.fills(date, day, storiesOn(date), then, session.trades);
+  }
+
+  /** Writes the prints of a date, which make the bar that has been told of it. */
+  void write(Path root, DailyInvention daily, LocalDate date) {
+    List<InventedStock> then = stocksOn(date, daily);
+    Unfinished unfinished = Unfinished.of(root, date);
+    SessionFolder.prints(unfinished.folder(), then, sessionOn(date, then));
+    unfinished.finish(SessionFolder.of(root, date), SessionFolder.TRADES);
+  }
+
+  private InventedSession sessionOn(LocalDate date, List<InventedStock> then) {
     InventedSession session =
         new InventedSession(then, seed + date.toEpochDay(), calendar.hours(date));
     for (int i = 0; i < then.size(); i++) {
       session.invent(i);
     }
-    MinutesOfSession minutes =
-        new MinutesOfSession(session.trades, then.size(), calendar.hours(date));
-    bars.put(date, minutes.daily(date));
-    SessionFolder folder = new SessionFolder(root, date, then);
-    boolean printed = day >= dates.size() - size.printSessions();
-    if (printed) {
-      folder.write(session);
-      news(root, date, then, day);
-    } else {
-      folder.mentions(session.mentions);
-    }
-    if (day >= dates.size() - size.minuteSessions()) {
-      MinutesTable.write(root.resolve("minutes"), date, csv -> minutes.write(csv, then));
-    }
-    return printed
-        ? TraderHabits.fills(date, day, storiesOn(date), then, session.trades)
-        : List.of();
+    return session;
   }
 
   private void news(Path root, LocalDate date, List<InventedStock> then, int day) {

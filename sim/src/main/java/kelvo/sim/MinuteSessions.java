@@ -1,28 +1,21 @@
 package kelvo.sim;
 
-import java.io.IOException;
-import java.io.UncheckedIOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import java.util.SplittableRandom;
 import kelvo.history.DailyBar;
-import kelvo.job.Progress;
-import kelvo.job.SideBySide;
-import kelvo.tape.Price;
 import kelvo.time.DayTime;
 import kelvo.time.SessionHours;
 import kelvo.time.TradingCalendar;
 
 /**
  * The sessions before those with prints, of which the demo has minute bars only. They make the
- * daily bars of their dates; their tables are written when somebody has the time.
+ * daily bars of their dates; {@link DemoHistory} writes their tables.
  */
-public final class MinuteSessions {
+final class MinuteSessions {
   private static final double OVERNIGHT = 0.3;
   private static final double QUIET_PRINTS = 120;
   private static final double PLANTED_PRINTS = 500;
@@ -37,13 +30,13 @@ public final class MinuteSessions {
   MinuteSessions(DemoSize size, long seed, TradingCalendar calendar, List<InventedStock> stocks) {
     this.seed = seed;
     this.stocks = stocks;
-    dates = dates(size, calendar);
+    dates = datesOf(size, calendar);
     all = Set.copyOf(dates);
     planted = new PlantedRegularities(stocks, dates, seed);
   }
 
   /** The full sessions before those with prints, oldest first. */
-  private static List<LocalDate> dates(DemoSize size, TradingCalendar calendar) {
+  static List<LocalDate> datesOf(DemoSize size, TradingCalendar calendar) {
     List<LocalDate> dates = new ArrayList<>();
     LocalDate day = size.session();
     int skipped = Math.max(size.minuteSessions(), size.printSessions());
@@ -56,76 +49,29 @@ public final class MinuteSessions {
     return dates;
   }
 
-  private static Path table(Path root, LocalDate date) {
-    return root.resolve("minutes").resolve(date + ".parquet");
-  }
-
-  /** Whether all of them are written. */
-  public static boolean areThere(Path root, DemoSize size, TradingCalendar calendar) {
-    return dates(size, calendar).stream().allMatch(date -> Files.exists(table(root, date)));
-  }
-
-  /**
-   * Writes those of a demo's folder that are not there yet, each in one piece.
-   *
-   * @throws java.util.concurrent.CancellationException when the progress stops it
-   * @throws UncheckedIOException when the disk refuses
-   */
-  public static void write(
-      Path root, DemoSize size, long seed, TradingCalendar calendar, Progress progress) {
-    List<InventedStock> stocks = InventedMarket.of(size, seed);
-    EarlierSessions earlier = new EarlierSessions(size, seed, calendar, stocks);
-    MinuteSessions sessions = new MinuteSessions(size, seed, calendar, stocks);
-    DailyInvention daily = new DailyInvention(size, seed, calendar, earlier, sessions);
-    List<LocalDate> missing =
-        sessions.dates.stream().filter(date -> !Files.exists(table(root, date))).toList();
-    SideBySide.each(
-        missing,
-        (date, going) -> {
-          going.done(0);
-          sessions.write(root, date, daily);
-          return date;
-        },
-        date -> {},
-        progress);
-  }
-
-  private void write(Path root, LocalDate date, DailyInvention daily) {
-    Path unfinished = root.resolve("unfinished").resolve(date.toString());
-    String name = date + ".parquet";
-    try {
-      // Left behind by a process that was killed.
-      Files.deleteIfExists(unfinished.resolve(name));
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
-    }
+  /** Writes the table of one of them. */
+  void write(Path root, DailyInvention daily, LocalDate date) {
+    Unfinished unfinished = Unfinished.of(root, date);
     MinutesTable.write(
-        unfinished,
+        unfinished.folder(),
         date,
-        csv -> {
-          csv.writeRecord("symbol", "time", "open", "high", "low", "close", "volume", "trades");
+        table -> {
           for (int i = 0; i < stocks.size(); i++) {
             String symbol = stocks.get(i).symbol();
             for (StockMinutes.Row row : daily.minutes(i, stocks.get(i), date).rows()) {
-              csv.writeRecord(
+              table.row(
                   symbol,
                   DayTime.seconds(row.minute() * DayTime.MINUTE),
-                  Price.exact(row.open()),
-                  Price.exact(row.high()),
-                  Price.exact(row.low()),
-                  Price.exact(row.close()),
-                  Long.toString(row.volume()),
-                  Long.toString(row.trades()));
+                  row.open(),
+                  row.high(),
+                  row.low(),
+                  row.close(),
+                  row.volume(),
+                  row.trades());
             }
           }
         });
-    try {
-      Files.createDirectories(root.resolve("minutes"));
-      Files.move(unfinished.resolve(name), table(root, date), StandardCopyOption.ATOMIC_MOVE);
-      Files.delete(unfinished);
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
-    }
+    unfinished.finish(MinutesTable.folder(root), MinutesTable.name(date));
   }
 
   /** How far a stock closes from the close before, as a multiple, where it is planted; else 0. */

@@ -1,6 +1,5 @@
 package kelvo.sim;
 
-import de.siegmar.fastcsv.writer.CsvWriter;
 import java.time.LocalDate;
 import java.util.List;
 import kelvo.history.DailyBar;
@@ -63,23 +62,22 @@ final class MinutesOfSession {
     }
   }
 
-  /** Writes them as a table of a data folder, in the order of time. */
-  void write(CsvWriter csv, List<InventedStock> names) {
-    csv.writeRecord("symbol", "time", "open", "high", "low", "close", "volume", "trades");
+  /** Adds them to a table in the order of time. */
+  void write(MinutesTable table, List<InventedStock> names) {
     for (int minute = 0; minute < MINUTES; minute++) {
       String time = DayTime.seconds(DayTime.FIRST + minute * DayTime.MINUTE);
       for (int s = 0; s < stocks; s++) {
         int cell = s * MINUTES + minute;
         if (opens[cell] != Price.NONE) {
-          csv.writeRecord(
+          table.row(
               names.get(s).symbol(),
               time,
-              Price.exact(opens[cell]),
-              Price.exact(highs[cell]),
-              Price.exact(lows[cell]),
-              Price.exact(closes[cell]),
-              Long.toString(volumes[cell]),
-              Integer.toString(trades[cell]));
+              opens[cell],
+              highs[cell],
+              lows[cell],
+              closes[cell],
+              volumes[cell],
+              trades[cell]);
         }
       }
     }

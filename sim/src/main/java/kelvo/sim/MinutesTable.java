@@ -7,28 +7,68 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.function.Consumer;
-import kelvo.data.folder.TableConversion;
-import kelvo.job.Progress;
+import kelvo.tape.Price;
 
-/** A table of minute bars of one earlier session, as a folder keeps it. */
+/** A table of the minute bars of one earlier session, while it is written. */
 final class MinutesTable {
-  private MinutesTable() {}
+  private final CsvWriter csv;
+
+  private MinutesTable(CsvWriter csv) {
+    this.csv = csv;
+  }
+
+  /** Where a data folder has the minutes of its sessions. */
+  static Path folder(Path root) {
+    return root.resolve("minutes");
+  }
+
+  /** The name of the table of a date. */
+  static String name(LocalDate date) {
+    return date + ".csv.zst";
+  }
 
   /**
-   * Writes the minutes of a date as Parquet.
+   * Writes the minutes of a date.
    *
-   * @param folder the folder's minutes
-   * @param content writes the header and the rows
+   * @param rows adds the rows
    */
-  static void write(Path folder, LocalDate date, Consumer<CsvWriter> content) {
-    Path csv = folder.resolve(date + ".part.csv");
+  static void write(Path folder, LocalDate date, Consumer<MinutesTable> rows) {
     try {
       Files.createDirectories(folder);
-      DemoFolder.writeCsv(csv, content);
-      new TableConversion().convert(csv, folder.resolve(date + ".parquet"), Progress.NONE);
-      Files.delete(csv);
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
+    DemoFolder.writeCsv(
+        folder.resolve(name(date)),
+        csv -> {
+          csv.writeRecord("symbol", "time", "open", "high", "low", "close", "volume", "trades");
+          rows.accept(new MinutesTable(csv));
+        });
+  }
+
+  /**
+   * Adds a bar.
+   *
+   * @param time of its begin, HH:MM:SS
+   * @param open {@link Price} units, as the other prices
+   */
+  void row(
+      String symbol,
+      String time,
+      long open,
+      long high,
+      long low,
+      long close,
+      long volume,
+      long trades) {
+    csv.writeRecord(
+        symbol,
+        time,
+        Price.exact(open),
+        Price.exact(high),
+        Price.exact(low),
+        Price.exact(close),
+        Long.toString(volume),
+        Long.toString(trades));
   }
 }

@@ -12,14 +12,42 @@ import kelvo.tape.SaleCondition;
 import kelvo.tape.TradingState;
 import kelvo.time.DayTime;
 
-/** Writes one invented session's files into a data folder. */
+/** Writes one invented session's files into a folder. */
 final class SessionFolder {
+  /** The file of the prints. */
+  static final String TRADES = "trades.csv.zst";
+
   private final Path folder;
   private final List<InventedStock> stocks;
 
-  SessionFolder(Path root, LocalDate date, List<InventedStock> stocks) {
-    folder = root.resolve("sessions").resolve(date.toString());
+  private SessionFolder(Path folder, List<InventedStock> stocks) {
+    this.folder = folder;
     this.stocks = stocks;
+  }
+
+  /** Where a data folder has the session of a date. */
+  static Path of(Path root, LocalDate date) {
+    return root.resolve("sessions").resolve(date.toString());
+  }
+
+  /** Writes the prints and what else came with them. */
+  static void prints(Path folder, List<InventedStock> stocks, InventedSession session) {
+    create(folder);
+    SessionFolder files = new SessionFolder(folder, stocks);
+    CompletableFuture<Void> quotes = CompletableFuture.runAsync(() -> files.quotes(session.quotes));
+    files.trades(session.trades);
+    files.statuses(session.statuses);
+    files.imbalances(session.imbalances);
+    quotes.join();
+  }
+
+  /** Writes how often its stocks were mentioned. */
+  static void mentions(Path folder, List<InventedStock> stocks, InventedSession session) {
+    create(folder);
+    new SessionFolder(folder, stocks).mentions(session.mentions);
+  }
+
+  private static void create(Path folder) {
     try {
       Files.createDirectories(folder);
     } catch (IOException e) {
@@ -27,18 +55,9 @@ final class SessionFolder {
     }
   }
 
-  void write(InventedSession session) {
-    CompletableFuture<Void> quotes = CompletableFuture.runAsync(() -> quotes(session.quotes));
-    trades(session.trades);
-    statuses(session.statuses);
-    imbalances(session.imbalances);
-    mentions(session.mentions);
-    quotes.join();
-  }
-
   private void trades(SessionEvents events) {
     DemoFolder.writeCsv(
-        folder.resolve("trades.csv.zst"),
+        folder.resolve(TRADES),
         csv -> {
           csv.writeRecord("time", "symbol", "price", "size", "conditions", "id");
           long id = 0;
@@ -104,7 +123,7 @@ final class SessionFolder {
         });
   }
 
-  void mentions(SessionEvents events) {
+  private void mentions(SessionEvents events) {
     DemoFolder.writeCsv(
         folder.resolve("mentions.csv"),
         csv -> {

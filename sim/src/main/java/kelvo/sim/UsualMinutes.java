@@ -1,6 +1,5 @@
 package kelvo.sim;
 
-import de.siegmar.fastcsv.writer.CsvWriter;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -28,16 +27,23 @@ final class UsualMinutes {
 
   private final long seed;
   private final List<InventedStock> stocks;
-  private final List<LocalDate> dates = new ArrayList<>();
+  private final List<LocalDate> dates;
 
   UsualMinutes(DemoSize size, long seed, TradingCalendar calendar, List<InventedStock> stocks) {
     this.seed = seed;
     this.stocks = stocks;
+    dates = datesOf(size, calendar);
+  }
+
+  /** The sessions before a demo's day of which this is told, oldest first. */
+  static List<LocalDate> datesOf(DemoSize size, TradingCalendar calendar) {
+    List<LocalDate> dates = new ArrayList<>();
     LocalDate day = size.session();
     for (int i = 0; i < size.usualSessions(); i++) {
       day = calendar.before(day);
       dates.addFirst(day);
     }
+    return dates;
   }
 
   /** Writes all sessions into a folder's minutes. */
@@ -49,13 +55,12 @@ final class UsualMinutes {
     for (int d = 0; d < dates.size(); d++) {
       int place = d + 1;
       LocalDate date = dates.get(d);
-      MinutesTable.write(folder, date, csv -> session(csv, date, bars, place));
+      MinutesTable.write(folder, date, table -> session(table, date, bars, place));
       progress.done((d + 1.0) / dates.size());
     }
   }
 
-  private void session(CsvWriter csv, LocalDate date, List<List<DailyBar>> bars, int place) {
-    csv.writeRecord("symbol", "time", "open", "high", "low", "close", "volume", "trades");
+  private void session(MinutesTable table, LocalDate date, List<List<DailyBar>> bars, int place) {
     SplittableRandom random = new SplittableRandom(seed * 131 + date.toEpochDay());
     List<Story.Mark> shape = InventedMarket.activity(1, PREMARKET_PART);
     for (long at = DayTime.FIRST; at < DayTime.LAST; at += STEP) {
@@ -67,7 +72,7 @@ final class UsualMinutes {
           double busy = Math.exp(NOISE * random.nextGaussian());
           long volume = Math.round(known.get(place).volume() * part * busy / LEAST) * LEAST;
           if (volume > 0) {
-            row(csv, stocks.get(i), time, at, known.get(place - 1), known.get(place), volume);
+            row(table, stocks.get(i), time, at, known.get(place - 1), known.get(place), volume);
           }
         }
       }
@@ -75,7 +80,7 @@ final class UsualMinutes {
   }
 
   private static void row(
-      CsvWriter csv,
+      MinutesTable table,
       InventedStock stock,
       String time,
       long at,
@@ -86,14 +91,14 @@ final class UsualMinutes {
     double gone = Math.clamp((at - DayTime.FIRST) / (double) (12 * DayTime.HOUR), 0, 1);
     long price = Math.round((before.close() + gone * (day.close() - before.close())) / tick) * tick;
     long close = Math.clamp(price, day.low(), day.high());
-    csv.writeRecord(
+    table.row(
         stock.symbol(),
         time,
-        Price.exact(close),
-        Price.exact(close),
-        Price.exact(close),
-        Price.exact(close),
-        Long.toString(volume),
-        Long.toString(Math.max(1, volume / PRINT_SHARES)));
+        close,
+        close,
+        close,
+        close,
+        volume,
+        Math.max(1, volume / PRINT_SHARES));
   }
 }

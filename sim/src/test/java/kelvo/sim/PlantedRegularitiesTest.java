@@ -53,9 +53,6 @@ class PlantedRegularitiesTest {
   static void write() {
     ExchangeCalendar calendar = new ExchangeCalendar();
     DemoFolder.write(folder, SIZE, DemoFolder.SEED, Progress.NONE);
-    assertThat(MinuteSessions.areThere(folder, SIZE, calendar)).isFalse();
-    MinuteSessions.write(folder, SIZE, DemoFolder.SEED, calendar, Progress.NONE);
-    assertThat(MinuteSessions.areThere(folder, SIZE, calendar)).isTrue();
     DataFolder read = new DataFolder(folder, calendar);
     data = read.research(LocalDate.MAX);
     spreads = read.usualSpreads(date -> true, Progress.NONE);

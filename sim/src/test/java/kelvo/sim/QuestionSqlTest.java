@@ -81,7 +81,6 @@ class QuestionSqlTest {
   static void write() {
     ExchangeCalendar calendar = new ExchangeCalendar();
     DemoFolder.write(folder, SIZE, DemoFolder.SEED, Progress.NONE);
-    MinuteSessions.write(folder, SIZE, DemoFolder.SEED, calendar, Progress.NONE);
     addActions();
     DataFolder read = new DataFolder(folder, calendar);
     data = read.research(LocalDate.MAX);

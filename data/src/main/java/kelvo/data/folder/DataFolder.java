@@ -264,12 +264,14 @@ public final class DataFolder {
 
   /** The recorded sessions before a date. */
   public EarlierSessions sessionsBefore(LocalDate date) {
-    List<LocalDate> dates =
-        sessionDates().stream().filter(recorded -> recorded.isBefore(date)).toList().reversed();
     return new EarlierSessions() {
       @Override
       public List<LocalDate> dates() {
-        return dates;
+        return new DataFolder(root, calendar)
+            .sessionDates().stream()
+                .filter(recorded -> recorded.isBefore(date))
+                .toList()
+                .reversed();
       }
 
       @Override

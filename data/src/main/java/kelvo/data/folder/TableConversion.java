@@ -152,11 +152,7 @@ public final class TableConversion {
       boolean same =
           found.equals(
               columns.stream()
-                  .map(
-                      name ->
-                          name
-                              + " "
-                              + ColumnType.of(tableOf(in), name).sql().toUpperCase(Locale.ROOT))
+                  .map(name -> name + " " + typeOf(in, name).sql().toUpperCase(Locale.ROOT))
                   .toList());
       if (same) {
         try (ResultSet counted =
@@ -178,11 +174,14 @@ public final class TableConversion {
               List.of(),
               header -> {
                 List<String> names = wanted.isEmpty() ? header.columnNames() : wanted;
-                List<Integer> places = names.stream().map(header::column).toList();
+                List<Column> read =
+                    names.stream()
+                        .map(name -> new Column(header.column(name), typeOf(in, name)))
+                        .toList();
                 csv.writeRecord(names);
                 columns.addAll(names);
                 return row -> {
-                  csv.writeRecord(fields(tableOf(in), row, names, places));
+                  csv.writeRecord(fields(row, read));
                   rows++;
                 };
               });
@@ -199,14 +198,15 @@ public final class TableConversion {
     return name.endsWith(".zst") ? new ZstdOutputStream(raw) : raw;
   }
 
+  /** Where a column is in a row, -1 where the file has none, and what it holds. */
+  private record Column(int place, ColumnType type) {}
+
   /** The row's fields; throws {@link BadField} at one that is not of its column's type. */
-  private static List<String> fields(
-      String table, TableRow row, List<String> names, List<Integer> places) {
-    List<String> fields = new ArrayList<>(names.size());
-    for (int i = 0; i < names.size(); i++) {
-      int place = places.get(i);
-      ColumnType.of(table, names.get(i)).check(row, place);
-      fields.add(row.text(place));
+  private static List<String> fields(TableRow row, List<Column> columns) {
+    List<String> fields = new ArrayList<>(columns.size());
+    for (Column column : columns) {
+      column.type.check(row, column.place);
+      fields.add(row.text(column.place));
     }
     return fields;
   }
@@ -216,7 +216,7 @@ public final class TableConversion {
     try {
       Files.delete(plain);
       List<String> columns =
-          toCsv(in, plain, wanted).stream().map(name -> columnSpec(tableOf(in), name)).toList();
+          toCsv(in, plain, wanted).stream().map(name -> columnSpec(in, name)).toList();
       try (Connection duck = DuckDb.open();
           Statement statement = duck.createStatement()) {
         statement.execute(
@@ -233,12 +233,12 @@ public final class TableConversion {
     }
   }
 
-  private static String columnSpec(String table, String name) {
-    return DuckDb.quoted(name) + ": " + DuckDb.quoted(ColumnType.of(table, name).sql());
+  private static String columnSpec(Path file, String name) {
+    return DuckDb.quoted(name) + ": " + DuckDb.quoted(typeOf(file, name).sql());
   }
 
-  /** The name of a file without its endings. */
-  private static String tableOf(Path file) {
-    return file.getFileName().toString().replaceFirst("\\..*", "");
+  /** The type of a column of a table, which is named as its file without the endings. */
+  private static ColumnType typeOf(Path file, String column) {
+    return ColumnType.of(file.getFileName().toString().replaceFirst("\\..*", ""), column);
   }
 }

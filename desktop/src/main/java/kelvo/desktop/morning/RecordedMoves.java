@@ -57,9 +57,7 @@ final class RecordedMoves {
   void ask(Scan scan, CutCurve curve) {
     again = () -> ask(scan, curve);
     long now = workspace.now();
-    if (workspace.earlier().dates().isEmpty()) {
-      told.moves(null, "No earlier session is recorded in this folder.");
-    } else if (now >= workspace.session().hours().close()) {
+    if (now >= workspace.session().hours().close()) {
       told.moves(null, "How they moved on is asked before the close.");
     } else if (failed) {
       told.moves(null, "Recorded sessions could not be read up to this time of day.");
@@ -94,7 +92,13 @@ final class RecordedMoves {
         .start(
             () -> {
               try {
-                List<RecordedMoment> read = readAll(fields, now, stop);
+                List<LocalDate> dates =
+                    workspace.earlier().dates().stream().limit(SESSIONS).toList();
+                if (dates.isEmpty()) {
+                  Platform.runLater(() -> none(stop));
+                  return;
+                }
+                List<RecordedMoment> read = readAll(dates, fields, now, stop);
                 Platform.runLater(() -> done(read, stop));
               } catch (CancellationException e) {
                 LOG.debug("reading recorded sessions was stopped");
@@ -105,9 +109,9 @@ final class RecordedMoves {
             });
   }
 
-  private List<RecordedMoment> readAll(Set<Field> fields, long now, AtomicBoolean stop) {
+  private List<RecordedMoment> readAll(
+      List<LocalDate> dates, Set<Field> fields, long now, AtomicBoolean stop) {
     EarlierSessions earlier = workspace.earlier();
-    List<LocalDate> dates = earlier.dates().subList(0, Math.min(SESSIONS, earlier.dates().size()));
     List<RecordedMoment> read = new ArrayList<>();
     for (int i = 0; i < dates.size(); i++) {
       int number = i + 1;
@@ -130,6 +134,13 @@ final class RecordedMoves {
     if (!stop.get()) {
       told.moves(
           null, "Reading recorded session " + number + " of " + of + "; closing (E) stops it.");
+    }
+  }
+
+  /** There may be some when it is asked again. */
+  private void none(AtomicBoolean stop) {
+    if (!stop.getAndSet(true)) {
+      told.moves(null, "No earlier session is recorded in this folder.");
     }
   }
 

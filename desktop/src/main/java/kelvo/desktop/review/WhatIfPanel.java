@@ -201,9 +201,18 @@ final class WhatIfPanel extends BorderPane {
     DayBook book = workspace.book().get();
     ReviewSettings settings = workspace.review().settings();
     Before known = before != null && before.isOf(scan, moment, book, settings) ? before : null;
-    List<LocalDate> earlier = over.getValue().before(workspace.earlier().dates());
+    Over asked = over.getValue();
     playing.ask(
-        progress -> answer(scan, other, book, settings, moment, known, earlier, progress),
+        progress ->
+            answer(
+                scan,
+                other,
+                book,
+                settings,
+                moment,
+                known,
+                asked.before(workspace.earlier().dates()),
+                progress),
         this::show);
   }
 

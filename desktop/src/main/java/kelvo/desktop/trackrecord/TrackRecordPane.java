@@ -135,6 +135,15 @@ public final class TrackRecordPane extends BorderPane {
     setCenter(all);
     setBottom(foot());
     pick(null);
+    workspace.pastSessions().addListener((o, was, is) -> grown());
+  }
+
+  /** What was reviewed may have been half of a session. */
+  private void grown() {
+    basis = null;
+    if (getScene() != null) {
+      seen();
+    }
   }
 
   private HBox head(Runnable back) {
