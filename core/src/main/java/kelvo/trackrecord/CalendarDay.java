@@ -2,7 +2,6 @@ package kelvo.trackrecord;
 
 import java.math.BigDecimal;
 import java.time.LocalDate;
-import java.util.List;
 
 /**
  * What a calendar says of a date.
@@ -42,14 +41,8 @@ public record CalendarDay(
     return known != Known.NOTHING;
   }
 
-  /** Days as they are told on one of them: of later ones nothing but that they can be opened. */
-  public static List<CalendarDay> seenOn(LocalDate today, List<CalendarDay> days) {
-    return days.stream()
-        .map(
-            day ->
-                day.date().isAfter(today)
-                    ? new CalendarDay(day.date(), day.known(), 0, BigDecimal.ZERO, false)
-                    : day)
-        .toList();
+  /** A date that is still to come, of which is only known that it can be opened. */
+  public static CalendarDay ahead(LocalDate date, Known known) {
+    return new CalendarDay(date, known, 0, BigDecimal.ZERO, false);
   }
 }

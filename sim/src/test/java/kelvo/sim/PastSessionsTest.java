@@ -41,6 +41,8 @@ import kelvo.trackrecord.CalendarDay;
 import kelvo.trackrecord.PastReview;
 import kelvo.trackrecord.TrackRecord;
 import kelvo.trade.Fees;
+import kelvo.trade.RoundTrips;
+import kelvo.trade.Trade;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -135,7 +137,8 @@ class PastSessionsTest {
   void theCalendarHasTheSameResultsWithoutPlayingAnything() {
     try (Ledger ledger = Ledger.readOnly(other.resolve("none"))) {
       PastSessions past = past(ledger);
-      List<CalendarDay> days = past.calendar(ReviewSettings.DEFAULT);
+      List<CalendarDay> days =
+          past.calendar(ReviewSettings.DEFAULT, DemoSize.SESSION, DayTime.LAST);
       List<PastReview> reviews = reviews(past);
 
       assertThat(days).extracting(CalendarDay::date).isEqualTo(past.recorded());
@@ -145,6 +148,34 @@ class PastSessionsTest {
         assertThat(days.get(i).trades()).isEqualTo(reviews.get(i).closed().size()).isPositive();
         assertThat(days.get(i).net().doubleValue()).isEqualTo(reviews.get(i).review().all().net());
       }
+    }
+  }
+
+  @Test
+  void theCalendarKnowsNothingThatIsStillToCome() {
+    List<LocalDate> dates = data().sessionDates();
+    LocalDate today = dates.get(2);
+    try (Ledger ledger = Ledger.readOnly(other.resolve("none"))) {
+      PastSessions past = past(ledger);
+      List<CalendarDay> atTheEnd =
+          past.calendar(ReviewSettings.DEFAULT, dates.getLast(), DayTime.LAST);
+      long firstExit =
+          RoundTrips.of(data().fills(today), ReviewSettings.DEFAULT.cost()).trades().stream()
+              .filter(Trade::closed)
+              .mapToLong(Trade::exitAt)
+              .min()
+              .orElseThrow();
+
+      List<CalendarDay> before = past.calendar(ReviewSettings.DEFAULT, today, firstExit - 1);
+      List<CalendarDay> then = past.calendar(ReviewSettings.DEFAULT, today, firstExit);
+
+      assertThat(before.subList(0, 2)).isEqualTo(atTheEnd.subList(0, 2));
+      assertThat(before.get(2).trades()).isZero();
+      assertThat(before.get(2).net()).isZero();
+      assertThat(then.get(2).trades()).isOne();
+      assertThat(before.get(3))
+          .isEqualTo(CalendarDay.ahead(dates.get(3), CalendarDay.Known.PRINTS));
+      assertThat(atTheEnd.get(3).trades()).isPositive();
     }
   }
 
@@ -227,7 +258,11 @@ class PastSessionsTest {
       String html = Report.of(record, ReviewSettings.DEFAULT, past::session, Progress.NONE).html();
 
       assertThat(html).contains("&lt;b&gt;too &amp; ", "tags: a&lt;b").doesNotContain("<b>");
-      assertThat(past.calendar(ReviewSettings.DEFAULT).getFirst().reviewed()).isTrue();
+      assertThat(
+              past.calendar(ReviewSettings.DEFAULT, DemoSize.SESSION, DayTime.LAST)
+                  .getFirst()
+                  .reviewed())
+          .isTrue();
     }
   }
 }

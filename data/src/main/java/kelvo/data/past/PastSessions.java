@@ -125,8 +125,13 @@ public final class PastSessions {
     return data().sessionDates();
   }
 
-  /** What a calendar says of every date that can be opened or was traded, by date. */
-  public List<CalendarDay> calendar(ReviewSettings settings) {
+  /**
+   * What a calendar says at a moment of every date that can be opened or was traded, by date: of
+   * later dates nothing but that they can be opened.
+   *
+   * @param now the moment of the day {@code today}
+   */
+  public List<CalendarDay> calendar(ReviewSettings settings, LocalDate today, long now) {
     DataFolder data = data();
     Set<LocalDate> recorded = new HashSet<>(data.sessionDates());
     Set<LocalDate> open = new HashSet<>(data.openDates());
@@ -135,9 +140,20 @@ public final class PastSessions {
     dates.addAll(data.ownFills().keySet());
     List<CalendarDay> days = new ArrayList<>();
     for (LocalDate date : dates) {
+      CalendarDay.Known known =
+          recorded.contains(date)
+              ? CalendarDay.Known.PRINTS
+              : open.contains(date) ? CalendarDay.Known.BARS : CalendarDay.Known.NOTHING;
+      if (date.isAfter(today)) {
+        if (open.contains(date)) {
+          days.add(CalendarDay.ahead(date, known));
+        }
+        continue;
+      }
       DayBook book = KeptFills.of(ledger, data, date);
+      long until = date.equals(today) ? now : DayTime.LAST;
       List<Trade> closed =
-          RoundTrips.of(settings.fees().on(book.tradedUntil(DayTime.LAST)), settings.cost())
+          RoundTrips.of(settings.fees().on(book.tradedUntil(until)), settings.cost())
               .trades()
               .stream()
               .filter(trade -> trade.closed() && trade.exitAt() >= 0)
@@ -145,9 +161,7 @@ public final class PastSessions {
       days.add(
           new CalendarDay(
               date,
-              recorded.contains(date)
-                  ? CalendarDay.Known.PRINTS
-                  : open.contains(date) ? CalendarDay.Known.BARS : CalendarDay.Known.NOTHING,
+              known,
               closed.size(),
               closed.stream().map(Trade::result).reduce(BigDecimal.ZERO, BigDecimal::add),
               !book.page().isEmpty()));

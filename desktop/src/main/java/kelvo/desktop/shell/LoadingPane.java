@@ -9,6 +9,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ProgressBar;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
+import javafx.scene.text.TextAlignment;
 import kelvo.job.Progress;
 
 /**
@@ -32,6 +33,8 @@ final class LoadingPane extends VBox implements Progress {
     text.setText(words);
     text.setWrapText(true);
     text.setMaxWidth(WIDTH);
+    text.setAlignment(Pos.CENTER);
+    text.setTextAlignment(TextAlignment.CENTER);
     step.getStyleClass().addAll("faded", "small");
     bar.setPrefWidth(320);
     choices.setAlignment(Pos.CENTER);

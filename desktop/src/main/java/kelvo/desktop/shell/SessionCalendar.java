@@ -81,8 +81,9 @@ final class SessionCalendar {
     popup.show(under.getScene().getWindow(), place.getMinX(), place.getMaxY());
     LocalDate today = workspace.day();
     var settings = workspace.review().settings();
+    long now = workspace.now();
     answers.askInstead(
-        progress -> CalendarDay.seenOn(today, workspace.past().calendar(settings)),
+        progress -> workspace.past().calendar(settings, today, now),
         all -> {
           days.clear();
           all.forEach(day -> days.put(day.date(), day));

@@ -44,7 +44,7 @@ final class StatusBar extends HBox {
   StatusBar(Workspace workspace, List<String> faults) {
     super(16);
     this.workspace = workspace;
-    getStyleClass().add("bar");
+    getStyleClass().add("status-bar");
     setMinHeight(26);
     setMaxHeight(26);
     setAlignment(Pos.CENTER_LEFT);

@@ -219,11 +219,14 @@ public final class TrackRecordPane extends BorderPane {
   public void seen() {
     ReviewSettings settings = workspace.review().settings();
     working.setText("reading");
-    calendars.askInstead(progress -> workspace.past().calendar(settings), this::calendar);
+    LocalDate today = workspace.day();
+    long now = workspace.now();
+    calendars.askInstead(
+        progress -> workspace.past().calendar(settings, today, now), this::calendar);
   }
 
   private void calendar(List<CalendarDay> all) {
-    days = CalendarDay.seenOn(workspace.day(), all);
+    days = all;
     calendar.show(days);
     review();
   }
