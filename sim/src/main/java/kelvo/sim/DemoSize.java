@@ -1,6 +1,10 @@
 package kelvo.sim;
 
 import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import kelvo.time.SessionHours;
+import kelvo.time.TradingCalendar;
 
 /**
  * How large an invented data folder is.
@@ -94,6 +98,19 @@ public record DemoSize(
   private static final int USUAL = 10;
   private static final int SHARES_A_PRINT = 24;
   private static final int STORY_SHARES_A_PRINT = 4;
+
+  /** The newest full sessions before its own, oldest first. */
+  List<LocalDate> fullSessionsBefore(TradingCalendar calendar, int count) {
+    List<LocalDate> dates = new ArrayList<>();
+    LocalDate day = session;
+    while (dates.size() < count) {
+      day = calendar.before(day);
+      if (calendar.hours(day).kind() == SessionHours.Kind.FULL) {
+        dates.addFirst(day);
+      }
+    }
+    return dates;
+  }
 
   /** By how much the prints of stories in the sessions before are larger, and fewer. */
   int storySharesAPrint() {

@@ -17,7 +17,6 @@ import kelvo.job.Progress;
 import kelvo.job.SideBySide;
 import kelvo.session.SecurityKind;
 import kelvo.time.DayTime;
-import kelvo.time.SessionHours;
 import kelvo.time.TradingCalendar;
 import org.jspecify.annotations.Nullable;
 
@@ -57,7 +56,8 @@ public final class EarlierSessions {
     this.seed = seed;
     this.calendar = calendar;
     this.stocks = stocks;
-    dates = datesOf(size, calendar, Math.max(size.minuteSessions(), size.printSessions()));
+    dates =
+        size.fullSessionsBefore(calendar, Math.max(size.minuteSessions(), size.printSessions()));
     printed = Set.copyOf(printedOf(size, calendar));
     for (int d = 0; d < dates.size(); d++) {
       echoes.put(dates.get(d), echoesOf(d));
@@ -66,20 +66,7 @@ public final class EarlierSessions {
 
   /** The dates of those with prints, oldest first. */
   static List<LocalDate> printedOf(DemoSize size, TradingCalendar calendar) {
-    return datesOf(size, calendar, size.printSessions());
-  }
-
-  /** The newest full sessions before a demo's day, oldest first. */
-  private static List<LocalDate> datesOf(DemoSize size, TradingCalendar calendar, int count) {
-    List<LocalDate> dates = new ArrayList<>();
-    LocalDate day = size.session();
-    while (dates.size() < count) {
-      day = calendar.before(day);
-      if (calendar.hours(day).kind() == SessionHours.Kind.FULL) {
-        dates.addFirst(day);
-      }
-    }
-    return dates;
+    return size.fullSessionsBefore(calendar, size.printSessions());
   }
 
   /** The stories that happen again on a date of a market, with their companies. */

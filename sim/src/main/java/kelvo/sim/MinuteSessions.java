@@ -37,16 +37,9 @@ final class MinuteSessions {
 
   /** The full sessions before those with prints, oldest first. */
   static List<LocalDate> datesOf(DemoSize size, TradingCalendar calendar) {
-    List<LocalDate> dates = new ArrayList<>();
-    LocalDate day = size.session();
-    int skipped = Math.max(size.minuteSessions(), size.printSessions());
-    while (dates.size() < size.barSessions()) {
-      day = calendar.before(day);
-      if (calendar.hours(day).kind() == SessionHours.Kind.FULL && skipped-- <= 0) {
-        dates.addFirst(day);
-      }
-    }
-    return dates;
+    int newer = Math.max(size.minuteSessions(), size.printSessions());
+    return size.fullSessionsBefore(calendar, newer + size.barSessions())
+        .subList(0, size.barSessions());
   }
 
   /** Writes the table of one of them. */
