@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import kelvo.data.folder.FolderLock;
 import kelvo.job.Progress;
 import kelvo.sim.DemoFolder;
 import kelvo.sim.DemoSize;
@@ -28,19 +29,39 @@ final class DemoData {
     return Path.of(System.getProperty("user.home"), ".kelvo");
   }
 
-  /** Writes what a market's day is opened with unless it is there; returns whether it was. */
+  /**
+   * Writes what a market's day is opened with unless it is there; returns whether it was.
+   *
+   * @throws IllegalStateException when another process writes to the folder
+   */
   static boolean ready(Path root, DemoSize size, long seed, Progress progress) {
     Path stamp = root.resolve("demo-" + DemoFolder.VERSION + "-" + seed);
     if (Files.exists(stamp)) {
       return true;
     }
-    DemoFolder.writeDay(root, size, seed, progress);
     try {
-      Files.createFile(stamp);
+      Files.createDirectories(root);
+      try (FolderLock alone = lock(root)) {
+        if (Files.exists(stamp)) {
+          return true;
+        }
+        DemoFolder.writeDay(root, size, seed, progress);
+        Files.createFile(stamp);
+      }
     } catch (IOException e) {
       throw new UncheckedIOException(
           "cannot write to " + root + "; name another place with --folder", e);
     }
     return false;
+  }
+
+  /**
+   * Keeps other processes from writing to a folder.
+   *
+   * @throws IllegalStateException when another does
+   */
+  static FolderLock lock(Path root) {
+    return FolderLock.of(root, "a start of the demo")
+        .orElseThrow(() -> new IllegalStateException(FolderLock.whyNot(root)));
   }
 }

@@ -5,6 +5,7 @@ import java.time.LocalDate;
 import java.util.Optional;
 import kelvo.data.calendar.ExchangeCalendar;
 import kelvo.data.folder.DataFolder;
+import kelvo.data.folder.FolderLock;
 import kelvo.data.folder.ResearchData;
 import kelvo.data.ledger.Ledger;
 import kelvo.desktop.shell.OpenRequest.Beside;
@@ -40,9 +41,11 @@ record DemoDay(Path root) implements Load {
 
   @Override
   public @Nullable Beside beside() {
-    return DemoHistory.isThere(root, DemoSize.DEMO, new ExchangeCalendar())
-        ? null
-        : new History(root);
+    return isWhole(root) ? null : new History(root);
+  }
+
+  private static boolean isWhole(Path root) {
+    return DemoHistory.isThere(root, DemoSize.DEMO, new ExchangeCalendar());
   }
 
   /** Invents the sessions before the day. */
@@ -79,7 +82,9 @@ record DemoDay(Path root) implements Load {
   /** Writes all of the demo, where nothing is to be added while the window is open. */
   static void writeAll(Path root) {
     DemoData.ready(root, DemoSize.DEMO, DemoFolder.SEED, Progress.NONE);
-    writeHistory(root, Progress.NONE);
+    try (FolderLock alone = isWhole(root) ? null : DemoData.lock(root)) {
+      writeHistory(root, Progress.NONE);
+    }
   }
 
   @Override
