@@ -41,7 +41,8 @@ final class DemoData {
     }
     try {
       Files.createDirectories(root);
-      try (FolderLock alone = lock(root)) {
+      FolderLock lock = lock(root);
+      try (lock) {
         if (Files.exists(stamp)) {
           return true;
         }

@@ -82,7 +82,8 @@ record DemoDay(Path root) implements Load {
   /** Writes all of the demo, where nothing is to be added while the window is open. */
   static void writeAll(Path root) {
     DemoData.ready(root, DemoSize.DEMO, DemoFolder.SEED, Progress.NONE);
-    try (FolderLock alone = isWhole(root) ? null : DemoData.lock(root)) {
+    FolderLock lock = isWhole(root) ? null : DemoData.lock(root);
+    try (lock) {
       writeHistory(root, Progress.NONE);
     }
   }

@@ -7,6 +7,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.stream.Stream;
+import kelvo.data.folder.FolderLock;
 import kelvo.job.Progress;
 import kelvo.sim.DemoFolder;
 import kelvo.sim.DemoSize;
@@ -36,7 +37,8 @@ class DemoDataTest {
   @Test
   void nothingIsWrittenWhileAnotherWrites() throws IOException {
     Path root = Files.createDirectories(folder.resolve("demo"));
-    try (var other = DemoData.lock(root)) {
+    FolderLock other = DemoData.lock(root);
+    try (other) {
       assertThatThrownBy(this::ready)
           .isInstanceOf(IllegalStateException.class)
           .hasMessageContaining("demo is being written to by a start of the demo, process ")
