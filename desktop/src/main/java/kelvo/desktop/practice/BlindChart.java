@@ -1,11 +1,11 @@
 package kelvo.desktop.practice;
 
 import java.util.List;
-import java.util.Locale;
 import javafx.beans.value.ObservableValue;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.text.TextAlignment;
 import kelvo.desktop.theme.Painted;
+import kelvo.desktop.theme.TextWidth;
 import kelvo.desktop.theme.Theme;
 import kelvo.desktop.theme.Tone;
 import kelvo.practice.BlindBars;
@@ -23,11 +23,6 @@ final class BlindChart extends Painted {
   private static final double FOOT = 20;
   private static final double TOP = 8;
   private static final double VOLUME = 0.18;
-  private static final int LINES = 4;
-
-  /** What is flat is painted as if it had moved so far, per cent. */
-  private static final double LEAST = 0.1;
-
   private static final int TIMES = 5;
   private static final double TIME_WIDTH = 48;
 
@@ -77,32 +72,24 @@ final class BlindChart extends Painted {
     double low = Double.isNaN(out) ? blind.low() : Math.min(blind.low(), out);
     double high = Double.isNaN(out) ? blind.high() : Math.max(blind.high(), out);
     double height = getHeight() - FOOT - TOP;
-    Scale scale = new Scale(low, Math.max(high, low + LEAST), TOP, height * (1 - VOLUME));
+    PercentScale scale = PercentScale.of(low, high, TOP, height * (1 - VOLUME));
     g.setFill(look.colour(Tone.FADED));
     g.setStroke(look.colour(Tone.HAIR));
-    for (int line = 0; line <= LINES; line++) {
-      double percent = low + (high - low) * line / LINES;
+    for (double percent : scale.lines()) {
       double y = scale.y(percent);
       g.strokeLine(0, y, getWidth() - RIGHT, y);
-      g.fillText(String.format(Locale.ROOT, "%+.1f%%", percent), getWidth() - RIGHT + 6, y);
+      g.fillText(scale.words(percent), getWidth() - RIGHT + 6, y);
     }
     candles(g, look, scale, height);
     line(g, look, scale, blind.percent(entry), Tone.ACCENT, "in");
     line(g, look, scale, out, Tone.BAD, "stop");
   }
 
-  /** Where a price is painted, in per cent. */
-  private record Scale(double low, double high, double top, double height) {
-    double y(double percent) {
-      return top + height * (high - percent) / (high - low);
-    }
-  }
-
   private double step() {
     return (getWidth() - RIGHT) / Math.max(ROOM, blind.bars().size());
   }
 
-  private void candles(GraphicsContext g, Theme look, Scale scale, double height) {
+  private void candles(GraphicsContext g, Theme look, PercentScale scale, double height) {
     double step = step();
     List<BlindBars.Bar> bars = blind.bars();
     long most = bars.stream().mapToLong(BlindBars.Bar::volume).max().orElse(1);
@@ -135,14 +122,18 @@ final class BlindChart extends Painted {
   }
 
   private void line(
-      GraphicsContext g, Theme look, Scale scale, double percent, Tone tone, String name) {
+      GraphicsContext g, Theme look, PercentScale scale, double percent, Tone tone, String name) {
     if (Double.isNaN(percent)) {
       return;
     }
     double y = scale.y(percent);
     g.setStroke(look.colour(tone));
     g.strokeLine(0, y, getWidth() - RIGHT, y);
+    double middle = y < TOP + NAME ? y + NAME / 2 : y - NAME / 2;
+    // Candles may lie behind it.
+    g.setFill(look.colour(Tone.CARD));
+    g.fillRect(4, middle - NAME / 2, TextWidth.of(name, g.getFont()) + 4, NAME - 1);
     g.setFill(look.colour(tone));
-    g.fillText(name, 6, y < TOP + NAME ? y + NAME / 2 : y - NAME / 2);
+    g.fillText(name, 6, middle);
   }
 }
