@@ -76,6 +76,23 @@ public final class SideBySide {
     }
   }
 
+  /**
+   * Does several jobs of which nothing comes back, as {@link #each} does.
+   *
+   * @param jobs take a progress that throws once another has failed or all are stopped
+   * @throws CancellationException when the progress stops them
+   */
+  public static void all(List<Consumer<Progress>> jobs, Progress progress) {
+    each(
+        jobs,
+        (job, going) -> {
+          job.accept(going);
+          return job;
+        },
+        job -> {},
+        progress);
+  }
+
   /** Waits for one more result, and asks now and then whether to go on. */
   private static <R> R next(ExecutorCompletionService<R> done, Progress progress, double part) {
     try {

@@ -79,4 +79,34 @@ class SideBySideTest {
                 List.<Integer>of(), (thing, progress) -> thing, result -> {}, Progress.NONE))
         .isEmpty();
   }
+
+  @Test
+  void jobsWithoutAResultAreAllDoneAndNoneGoesOnOnceOneHasFailed() {
+    AtomicInteger done = new AtomicInteger();
+    SideBySide.all(
+        List.of(stop -> done.incrementAndGet(), stop -> done.incrementAndGet()), Progress.NONE);
+    assertThat(done).hasValue(2);
+
+    AtomicInteger ended = new AtomicInteger();
+    assertThatThrownBy(
+            () ->
+                SideBySide.all(
+                    List.of(
+                        stop -> {
+                          throw new IllegalStateException("the disk is full");
+                        },
+                        stop -> {
+                          ended.incrementAndGet();
+                          try {
+                            for (; ; ) {
+                              stop.done(0);
+                            }
+                          } finally {
+                            ended.decrementAndGet();
+                          }
+                        }),
+                    Progress.NONE))
+        .hasMessage("the disk is full");
+    assertThat(ended).hasValue(0);
+  }
 }

@@ -13,7 +13,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
-import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.Consumer;
 import java.util.stream.Stream;
 import kelvo.alert.AlertBook;
@@ -23,6 +23,7 @@ import kelvo.data.scanfile.ScanFile;
 import kelvo.data.scanfile.ScanFolder;
 import kelvo.history.DailyBar;
 import kelvo.job.Progress;
+import kelvo.job.SideBySide;
 import kelvo.rule.Rule;
 import kelvo.rule.RuleSentence;
 import kelvo.rule.Vocabulary;
@@ -39,10 +40,14 @@ public final class DemoFolder {
   /** Raised when what is written changes, so that an older folder is written again. */
   public static final int VERSION = 9;
 
-  /** Shares of the time: of the day in a whole folder, of what came before it in the day. */
+  /**
+   * Shares of the time: of the day in a whole folder, of what came before it in the day, and of
+   * inventing in the rest.
+   */
   private static final double DAY = 0.6;
 
   private static final double BEFORE = 0.4;
+  private static final double INVENTING = 0.4;
 
   private final Path root;
   private final DemoSize size;
@@ -93,24 +98,12 @@ public final class DemoFolder {
     progress.step("inventing what came before");
     List<InventedFill> fills =
         new ArrayList<>(earlier.invent(root, invention, progress.within(0, past)));
-    CompletableFuture<Void> before =
-        CompletableFuture.runAsync(
-            () -> {
-              daily(invention);
-              new UsualMinutes(size, seed, calendar, stocks)
-                  .write(MinutesTable.folder(root), invention, Progress.NONE);
-            });
     progress.step("inventing the market, once");
     InventedSession session = new InventedSession(stocks, seed, calendar.hours(date));
-    for (int i = 0; i < stocks.size(); i++) {
-      session.invent(i);
-      progress.done(past + (1 - past) * 0.4 * i / stocks.size());
-    }
-    Path folder = SessionFolder.of(root, date);
-    SessionFolder.prints(folder, stocks, session);
-    SessionFolder.mentions(folder, stocks, session);
-    progress.step("inventing what came before");
-    before.join();
+    AtomicInteger invented = new AtomicInteger();
+    SideBySide.all(
+        List.of(stop -> session(session, invented, stop), stop -> before(invention)),
+        part -> progress.done(past + (1 - past) * INVENTING * invented.get() / stocks.size()));
     calendarFile(date);
     NewsWire.write(root.resolve("news"), date, stocks, seed);
     if (size.barSessions() > 0) {
@@ -125,6 +118,22 @@ public final class DemoFolder {
       habits(EarlierSessions.printedOf(size, calendar).getFirst());
     }
     progress.done(1);
+  }
+
+  private void session(InventedSession session, AtomicInteger invented, Progress stop) {
+    for (int i = 0; i < stocks.size(); i++) {
+      stop.done(0);
+      session.invent(i);
+      invented.incrementAndGet();
+    }
+    Path folder = SessionFolder.of(root, size.session());
+    SessionFolder.prints(folder, stocks, session);
+    SessionFolder.mentions(folder, stocks, session);
+  }
+
+  private void before(DailyInvention invention) {
+    daily(invention);
+    new UsualMinutes(size, seed, calendar, stocks).write(MinutesTable.folder(root), invention);
   }
 
   private void securities() {

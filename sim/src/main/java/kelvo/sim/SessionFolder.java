@@ -6,7 +6,8 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.List;
-import java.util.concurrent.CompletableFuture;
+import kelvo.job.Progress;
+import kelvo.job.SideBySide;
 import kelvo.tape.Price;
 import kelvo.tape.SaleCondition;
 import kelvo.tape.TradingState;
@@ -34,11 +35,15 @@ final class SessionFolder {
   static void prints(Path folder, List<InventedStock> stocks, InventedSession session) {
     create(folder);
     SessionFolder files = new SessionFolder(folder, stocks);
-    CompletableFuture<Void> quotes = CompletableFuture.runAsync(() -> files.quotes(session.quotes));
-    files.trades(session.trades);
-    files.statuses(session.statuses);
-    files.imbalances(session.imbalances);
-    quotes.join();
+    SideBySide.all(
+        List.of(
+            stop -> files.trades(session.trades),
+            stop -> {
+              files.quotes(session.quotes);
+              files.statuses(session.statuses);
+              files.imbalances(session.imbalances);
+            }),
+        Progress.NONE);
   }
 
   /** Writes how often its stocks were mentioned. */

@@ -6,7 +6,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.SplittableRandom;
 import kelvo.history.DailyBar;
-import kelvo.job.Progress;
 import kelvo.tape.Price;
 import kelvo.time.DayTime;
 import kelvo.time.TradingCalendar;
@@ -47,7 +46,7 @@ final class UsualMinutes {
   }
 
   /** Writes all sessions into a folder's minutes. */
-  void write(Path folder, DailyInvention daily, Progress progress) {
+  void write(Path folder, DailyInvention daily) {
     List<List<DailyBar>> bars = new ArrayList<>();
     for (int i = 0; i < stocks.size(); i++) {
       bars.add(daily.newest(i, stocks.get(i), dates.size() + 1));
@@ -56,7 +55,6 @@ final class UsualMinutes {
       int place = d + 1;
       LocalDate date = dates.get(d);
       MinutesTable.write(folder, date, table -> session(table, date, bars, place));
-      progress.done((d + 1.0) / dates.size());
     }
   }
 

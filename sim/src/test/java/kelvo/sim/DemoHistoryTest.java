@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
@@ -180,5 +181,46 @@ class DemoHistoryTest {
     writeHistory(Progress.NONE);
 
     assertThatAllIsThere();
+  }
+
+  @Test
+  void aDayThatWasCancelledIsWrittenAgainAtOnce() throws IOException {
+    for (double end : new double[] {0.1, 0.5, 0.7}) {
+      assertThatThrownBy(
+              () ->
+                  DemoFolder.writeDay(
+                      folder,
+                      SIZE,
+                      DemoFolder.SEED,
+                      part -> {
+                        if (part >= end) {
+                          throw new CancellationException();
+                        }
+                      }))
+          .isInstanceOf(CancellationException.class);
+    }
+
+    DemoFolder.writeDay(folder, SIZE, DemoFolder.SEED, Progress.NONE);
+
+    for (Path file : files(day)) {
+      assertThat(Files.mismatch(folder.resolve(file), day.resolve(file)))
+          .as(file.toString())
+          .isEqualTo(-1);
+    }
+  }
+
+  @Test
+  void whatCannotBeWrittenIsToldWhicheverThreadWritesIt() throws IOException {
+    for (String file : List.of("daily.csv.zst", "sessions/2031-03-12/quotes.csv.zst")) {
+      Files.delete(folder.resolve(file));
+      Files.createDirectory(folder.resolve(file));
+
+      assertThatThrownBy(() -> DemoFolder.writeDay(folder, SIZE, DemoFolder.SEED, Progress.NONE))
+          .isInstanceOf(UncheckedIOException.class)
+          .hasMessageContaining(file.substring(file.lastIndexOf('/') + 1));
+
+      Files.delete(folder.resolve(file));
+      Files.createFile(folder.resolve(file));
+    }
   }
 }
