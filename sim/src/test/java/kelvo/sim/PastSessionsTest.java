@@ -35,7 +35,9 @@ import kelvo.review.ReviewSettings;
 import kelvo.rule.RuleSentence;
 import kelvo.rule.Vocabulary;
 import kelvo.scan.Scan;
+import kelvo.session.Security;
 import kelvo.session.Session;
+import kelvo.tape.Price;
 import kelvo.time.DayTime;
 import kelvo.trackrecord.CalendarDay;
 import kelvo.trackrecord.PastReview;
@@ -130,6 +132,54 @@ class PastSessionsTest {
           .filteredOn(one -> one.date().isBefore(before))
           .isNotEmpty()
           .noneMatch(one -> Double.isNaN(one.result(Held.NEXT_CLOSE)));
+    }
+  }
+
+  @Test
+  void aSessionThatHadOnlyMinuteBarsIsAskedAnewOnceItsPrintsAreThere() throws IOException {
+    LocalDate date = data().sessionDates().get(1);
+    Path trades = SessionFolder.of(folder, date).resolve(SessionFolder.TRADES);
+    Path away = other.resolve("trades");
+    Files.move(trades, away);
+    MinutesTable.write(
+        MinutesTable.folder(folder),
+        date,
+        table -> {
+          for (Security security : data().securities()) {
+            long price = Price.of(7);
+            table.row(security.symbol(), "10:00:00", price, price, price, price, 5_000, 20);
+            table.row(security.symbol(), "10:31:00", price, price, price, price, 5_000, 20);
+          }
+        });
+    Question question =
+        new Question(
+            SCANS
+                .getFirst()
+                .withRules(List.of(RuleSentence.parse("price at least 1", Vocabulary.DEFAULT))),
+            new CaseMoment.AtTime(DayTime.of(10, 30)),
+            1,
+            QUESTION.costs());
+    try (Ledger ledger = Ledger.readOnly(other.resolve("none"))) {
+      PastSessions past = past(ledger);
+      List<ResearchCase> ofBars =
+          past.cases(List.of(date), question, DemoSize.SESSION, one -> {}, Progress.NONE);
+      assertThat(ofBars).isNotEmpty().allMatch(one -> one.enteredAt() == DayTime.of(10, 31));
+
+      Files.move(away, trades);
+      List<ResearchCase> ofPrints =
+          past.cases(List.of(date), question, DemoSize.SESSION, one -> {}, Progress.NONE);
+
+      assertThat(ofPrints)
+          .isNotEmpty()
+          .isEqualTo(
+              past(ledger)
+                  .cases(List.of(date), question, DemoSize.SESSION, one -> {}, Progress.NONE))
+          .isNotEqualTo(ofBars);
+    } finally {
+      if (Files.exists(away)) {
+        Files.move(away, trades);
+      }
+      Files.delete(MinutesTable.folder(folder).resolve(MinutesTable.name(date)));
     }
   }
 

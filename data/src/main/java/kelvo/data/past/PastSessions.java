@@ -86,11 +86,16 @@ public final class PastSessions {
 
   private final Set<String> faults = Collections.synchronizedSet(new LinkedHashSet<>());
 
-  private record Answered(Question question, LocalDate before, List<ResearchCase> cases) {
-    boolean isOf(Question asked, LocalDate known) {
-      return question.equals(asked) && before.equals(known);
-    }
-  }
+  /**
+   * What a question is answered from.
+   *
+   * @param before daily bars from this day on are not looked at
+   * @param recorded the sessions with prints: they tell the usual spreads, and one that had only
+   *     minute bars before is answered from its prints once it is among them
+   */
+  private record Asked(Question question, LocalDate before, Set<LocalDate> recorded) {}
+
+  private record Answered(Asked asked, List<ResearchCase> cases) {}
 
   private record Played(Program program, List<Hit> hits) {}
 
@@ -280,7 +285,8 @@ public final class PastSessions {
       Consumer<List<ResearchCase>> each,
       Progress progress) {
     DataFolder data = data();
-    Set<LocalDate> recorded = new HashSet<>(data.sessionDates());
+    Set<LocalDate> recorded = Set.copyOf(data.sessionDates());
+    Asked now = new Asked(question, before, recorded);
     ResearchData known = data.research(before);
     // Reading them for the first time takes longer than the first answers.
     Supplier<UsualSpreads> usual =
@@ -289,7 +295,7 @@ public final class PastSessions {
         SideBySide.each(
                 dates,
                 (date, going) -> {
-                  List<ResearchCase> asked = asked(date, question, before);
+                  List<ResearchCase> asked = asked(date, now);
                   if (asked != null) {
                     return asked;
                   }
@@ -299,9 +305,7 @@ public final class PastSessions {
                               session(date), question, known.after(date), usual, going)
                           : ofBars(date, question, known, usual.get());
                   answered.merge(
-                      date,
-                      List.of(new Answered(question, before, found)),
-                      PastSessions::newestFirst);
+                      date, List.of(new Answered(now, found)), PastSessions::newestFirst);
                   return found;
                 },
                 each,
@@ -313,9 +317,9 @@ public final class PastSessions {
     return cases;
   }
 
-  private @Nullable List<ResearchCase> asked(LocalDate date, Question question, LocalDate before) {
+  private @Nullable List<ResearchCase> asked(LocalDate date, Asked now) {
     return answered.getOrDefault(date, List.of()).stream()
-        .filter(one -> one.isOf(question, before))
+        .filter(one -> one.asked.equals(now))
         .findFirst()
         .map(Answered::cases)
         .orElse(null);
