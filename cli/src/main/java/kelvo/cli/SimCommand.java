@@ -55,8 +55,8 @@ final class SimCommand implements Callable<Integer> {
   @Option(
       names = "--history",
       description =
-          "with --write: before it twenty sessions of all their minutes, the newest five with"
-              + " prints, in place of the demo's sixty")
+          "with --write: twenty earlier sessions with all minute bars, the newest five with"
+              + " prints too, instead of the demo's sixty")
   boolean history;
 
   @Option(names = "--port", paramLabel = "P", description = "where to listen; ${DEFAULT-VALUE}")

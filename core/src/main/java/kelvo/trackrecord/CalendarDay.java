@@ -41,7 +41,7 @@ public record CalendarDay(
     return known != Known.NOTHING;
   }
 
-  /** A date that is still to come, of which is only known that it can be opened. */
+  /** A date still to come: nothing is told of it but that it can be opened. */
   public static CalendarDay ahead(LocalDate date, Known known) {
     return new CalendarDay(date, known, 0, BigDecimal.ZERO, false);
   }

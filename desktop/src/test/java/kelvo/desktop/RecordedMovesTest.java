@@ -85,4 +85,21 @@ class RecordedMovesTest {
 
     until(() -> said(robot).contains("in one recorded session"));
   }
+
+  @Test
+  void aFolderThatIsGoneIsTold(FxRobot robot) throws IOException {
+    until(() -> opened.shown().isThere());
+    assertThat(opened.workspace.ledger().awaitSaved()).isTrue();
+    Path away = opened.folder.resolveSibling(opened.folder.getFileName() + "-away");
+    Files.move(opened.folder, away);
+    try {
+      robot.type(KeyCode.J).type(KeyCode.E);
+      until(() -> opened.workspace.workedRule().get() >= 0);
+      WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.workedRule().set(3));
+
+      until(() -> opened.workspace.action().get().startsWith("Recorded sessions cannot be read: "));
+    } finally {
+      Files.move(away, opened.folder);
+    }
+  }
 }

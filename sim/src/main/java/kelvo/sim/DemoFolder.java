@@ -40,13 +40,13 @@ public final class DemoFolder {
   /** Raised when what is written changes, so that an older folder is written again. */
   public static final int VERSION = 9;
 
-  /**
-   * Shares of the time: of the day in a whole folder, of what came before it in the day, and of
-   * inventing in the rest.
-   */
+  /** How far the progress of a whole folder is once its day is written. */
   private static final double DAY = 0.6;
 
+  /** How far the progress of a day is once the sessions before it are invented. */
   private static final double BEFORE = 0.4;
+
+  /** Which part of what is left then is for inventing the day's prints. */
   private static final double INVENTING = 0.4;
 
   private final Path root;
@@ -74,7 +74,7 @@ public final class DemoFolder {
   }
 
   /**
-   * Writes what its day is opened with: the day's own session, and all that is known beforehand.
+   * Writes what is needed to open its day: its session, and all that is known beforehand.
    *
    * @throws UncheckedIOException when the disk refuses
    */

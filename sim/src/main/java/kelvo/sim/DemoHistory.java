@@ -17,7 +17,7 @@ import kelvo.time.TradingCalendar;
 /**
  * The sessions before a demo's day, of which the day itself needs only what {@link
  * DemoFolder#writeDay} writes: every print of the newest, minute bars of those before them. They
- * are written when somebody has the time, the newest first.
+ * can be written while the day is open, the newest first.
  */
 public final class DemoHistory {
   private DemoHistory() {}

@@ -132,8 +132,8 @@ public final class EarlierSessions {
   }
 
   /**
-   * Invents every session, and writes what a later day is told of it: its news, its mentions and
-   * its minute bars. Returns the trader's fills in those with prints, by date.
+   * Invents every session, and writes what later days need of it: its news, its mentions and its
+   * minute bars. Returns the trader's fills in those with prints, by date.
    */
   List<InventedFill> invent(Path root, DailyInvention daily, Progress progress) {
     return SideBySide.each(dates, (date, going) -> invent(root, daily, date), fills -> {}, progress)
@@ -160,7 +160,7 @@ public final class EarlierSessions {
     return TraderHabits.fills(date, day, storiesOn(date), then, session.trades);
   }
 
-  /** Writes the prints of a date, which make the bar that has been told of it. */
+  /** Writes the prints of a date; they make its daily bar, which is known already. */
   void write(Path root, DailyInvention daily, LocalDate date) {
     List<InventedStock> then = stocksOn(date, daily);
     Unfinished unfinished = Unfinished.of(root, date);

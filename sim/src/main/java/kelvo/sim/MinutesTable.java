@@ -49,8 +49,8 @@ final class MinutesTable {
   /**
    * Adds a bar.
    *
-   * @param time of its begin, HH:MM:SS
-   * @param open {@link Price} units, as the other prices
+   * @param time when it begins, HH:MM:SS in New York
+   * @param open in {@link Price} units, as are the other prices
    */
   void row(
       String symbol,

@@ -11,8 +11,8 @@ import java.util.List;
 import java.util.stream.Stream;
 
 /**
- * Where the files of a date lie until all of them are whole, so that a data folder that is open has
- * no half of a session.
+ * Where the files of a date are written until all of them are complete, so that an open data folder
+ * never has half a session.
  *
  * @param folder empty at first
  */
@@ -20,7 +20,7 @@ record Unfinished(Path folder) {
   private static final String PLACE = ".kelvo/unfinished";
 
   /**
-   * The place for a date.
+   * The place for a date, emptied.
    *
    * @throws UncheckedIOException when the disk refuses
    */
@@ -41,7 +41,7 @@ record Unfinished(Path folder) {
   /**
    * Moves all that is there to where it belongs.
    *
-   * @param last the file that goes last, by which the others are found
+   * @param last the name of the file to move last; readers look for it
    * @throws UncheckedIOException when the disk refuses
    */
   void finish(Path to, String last) {

@@ -34,7 +34,7 @@ final class UsualMinutes {
     dates = datesOf(size, calendar);
   }
 
-  /** The sessions before a demo's day of which this is told, oldest first. */
+  /** The sessions before a demo's day that have such bars, oldest first. */
   static List<LocalDate> datesOf(DemoSize size, TradingCalendar calendar) {
     List<LocalDate> dates = new ArrayList<>();
     LocalDate day = size.session();

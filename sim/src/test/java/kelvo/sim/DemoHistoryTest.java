@@ -167,6 +167,17 @@ class DemoHistoryTest {
   }
 
   @Test
+  void aDiskThatRefusesIsToldAndNothingOfASessionIsThere() throws IOException {
+    Files.createDirectories(folder.resolve(".kelvo"));
+    Files.createFile(folder.resolve(".kelvo/unfinished"));
+
+    assertThatThrownBy(() -> writeHistory(Progress.NONE))
+        .isInstanceOf(UncheckedIOException.class)
+        .hasMessageContaining("unfinished");
+    assertThat(new DataFolder(folder, CALENDAR).sessionDates()).containsExactly(SIZE.session());
+  }
+
+  @Test
   void whatAnOlderVersionHasWrittenIsWrittenAgain() throws IOException {
     writeHistory(Progress.NONE);
     Path trades = folder.resolve("sessions/2031-03-11/trades.csv.zst");

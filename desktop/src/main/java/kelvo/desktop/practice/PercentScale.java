@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Locale;
 
 /**
- * Per cent from the bottom of a picture to its top.
+ * The scale of a chart in per cent.
  *
  * @param low at the bottom
  * @param high at the top, above the low
@@ -13,25 +13,25 @@ import java.util.Locale;
  * @param height likewise
  */
 record PercentScale(double low, double high, double top, double height) {
-  /** What is flat is painted as if it had moved so far. */
+  /** The least range, so that a flat price has a scale too. */
   private static final double LEAST = 0.1;
 
   private static final double ROOM = 0.05;
   private static final int MOST_LINES = 6;
   private static final double[] ROUND = {1, 2, 5};
 
-  /** One that holds a range, with some room above and below. */
+  /** A scale for a range, with some room above and below. */
   static PercentScale of(double low, double high, double top, double height) {
     double room = Math.max(high - low, LEAST) * ROOM;
     return new PercentScale(low - room, Math.max(high, low + LEAST) + room, top, height);
   }
 
-  /** Where a number is painted. */
+  /** Where a value is painted, pixels from the top. */
   double y(double percent) {
     return top + height * (high - percent) / (high - low);
   }
 
-  /** The round numbers at which lines are drawn: 1, 2 or 5 times a power of ten apart. */
+  /** The values of the gridlines, round numbers: 1, 2 or 5 times a power of ten apart. */
   List<Double> lines() {
     double step = step();
     List<Double> lines = new ArrayList<>();
@@ -51,7 +51,7 @@ record PercentScale(double low, double high, double top, double height) {
     return 10 * power;
   }
 
-  /** A line's number, with as many decimals as tell it from the next. */
+  /** The label of a gridline, with as many decimals as tell it from the next. */
   String words(double line) {
     int decimals = (int) Math.max(0, -Math.floor(Math.log10(step())));
     return Math.abs(line) < step() / 2
