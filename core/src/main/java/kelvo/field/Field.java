@@ -129,6 +129,18 @@ public sealed interface Field {
     double at(SymbolState state, long now);
   }
 
+  /**
+   * Reads a number of the first part of a session, which stays what it is once that part is over:
+   * until one of the security's prints is corrected, or an event comes later than any has so far.
+   */
+  interface SettlingReading extends Reading {
+    /** Before this moment it is unknown, {@link kelvo.time.DayTime}. */
+    long begins();
+
+    /** Whether it stays what it is. */
+    boolean isSettled(SymbolState state);
+  }
+
   /** Reads a number from a moment of the tape. */
   @FunctionalInterface
   interface TapeReading {

@@ -11,6 +11,7 @@ import kelvo.history.DailyBarList;
 import kelvo.history.DailyHistory;
 import kelvo.history.Swings;
 import kelvo.session.SecurityFacts;
+import kelvo.time.SessionHours;
 import kelvo.state.OpeningRange;
 import kelvo.state.SymbolState;
 import kelvo.tape.Price;
@@ -133,10 +134,30 @@ final class RangeFields {
             + minutes
             + " minutes of regular hours.",
         NO_PRINT,
-        session -> {
-          OpeningRange range = new OpeningRange(session, minutes);
-          return (s, now) -> dollars(direction > 0 ? range.high(s) : range.low(s));
-        });
+        session -> new OpeningRangeBound(new OpeningRange(session, minutes), direction));
+  }
+
+  /**
+   * The high or low of an opening range.
+   *
+   * @param direction above 0 for the high
+   */
+  private record OpeningRangeBound(OpeningRange range, int direction)
+      implements Field.SettlingReading {
+    @Override
+    public double at(SymbolState state, long now) {
+      return dollars(direction > 0 ? range.high(state) : range.low(state));
+    }
+
+    @Override
+    public long begins() {
+      return SessionHours.OPEN;
+    }
+
+    @Override
+    public boolean isSettled(SymbolState state) {
+      return range.isOver(state);
+    }
   }
 
   private static Field rangePosition(int n) {

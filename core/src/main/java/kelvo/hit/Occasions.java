@@ -31,6 +31,9 @@ final class Occasions {
 
   /** Some scans have had their hit of it. */
   void had(int detector, int security, long scans) {
+    if (open[detector].length == 0) {
+      return;
+    }
     set(detector, security, open[detector][security] & ~scans);
   }
 

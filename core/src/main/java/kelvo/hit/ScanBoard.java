@@ -37,8 +37,6 @@ public final class ScanBoard {
   /** Place of the moment when time alone may change an answer about it. */
   private static final int CHANGES_AT = 3;
 
-  private static final int ROW_BITS = 2;
-
   private final ScanCheck[] checks;
   private final SharedReadings shared;
 
@@ -51,8 +49,7 @@ public final class ScanBoard {
   /** The scans whose settled rules let a security through. */
   private final long[] eligible;
 
-  /** What is looked at and changes event by event: a row a security, side by side in memory. */
-  private final long[] rows;
+  private final SecurityRows rows;
 
   private final Map<Trigger, Long> byTrigger = new HashMap<>();
   private final long edges;
@@ -91,7 +88,7 @@ public final class ScanBoard {
     table = new RuleTable(rules, shared);
     grouped = withGroups;
     eligible = new long[securities];
-    rows = new long[securities << ROW_BITS];
+    rows = new SecurityRows(securities);
     for (int k = 0; k < checks.length; k++) {
       for (int i = 0; i < securities; i++) {
         eligible[i] |= checks[k].eligible(i) ? 1L << k : 0;
@@ -129,6 +126,11 @@ public final class ScanBoard {
     return mask;
   }
 
+  /** The rows of the securities, which whoever else looks at each event shares. */
+  SecurityRows rows() {
+    return rows;
+  }
+
   /** The scans, in the order of their bits. */
   public ScanCheck check(int scan) {
     return checks[scan];
@@ -161,7 +163,7 @@ public final class ScanBoard {
 
   /** The scans to ask after an event of a security other than a quote. */
   public long dueAfterEvent(int security) {
-    return asking & rows[(security << ROW_BITS) + AWAKE];
+    return asking == 0 ? 0 : asking & rows.get(security, AWAKE);
   }
 
   /**
@@ -170,17 +172,16 @@ public final class ScanBoard {
    * passed.
    */
   public long dueAfterQuote(int security, long now) {
-    int row = security << ROW_BITS;
-    long due = asking & rows[row + AWAKE];
-    if (due == 0 || now < rows[row + CHANGES_AT]) {
+    long due = dueAfterEvent(security);
+    if (due == 0 || now < rows.get(security, CHANGES_AT)) {
       return due & quoted;
     }
-    return due & (quoted | timed | rows[row + AWAITING]);
+    return due & (quoted | timed | rows.get(security, AWAITING));
   }
 
   /** Notes when time alone may next change an answer about a security. */
   public void awaitUntil(int security, long moment) {
-    rows[(security << ROW_BITS) + CHANGES_AT] = moment;
+    rows.set(security, CHANGES_AT, moment);
   }
 
   /** The scans that listen to a trigger. */
@@ -201,8 +202,8 @@ public final class ScanBoard {
     }
     asking = edges & open;
     if ((before & ~open) != 0) {
-      for (int row = 0; row < rows.length; row += 1 << ROW_BITS) {
-        rows[row + INSIDE] &= open;
+      for (int i = 0; i < rows.securities(); i++) {
+        rows.set(i, INSIDE, rows.get(i, INSIDE) & open);
       }
     }
     return (open & ~before) != 0;
@@ -214,20 +215,21 @@ public final class ScanBoard {
    * @return the scans that it entered or left; {@link #isInside} tells which
    */
   public long update(SymbolState state, long scans, long now, int phase) {
-    int row = state.id() << ROW_BITS;
-    long todo = scans & open & rows[row + AWAKE];
+    int id = state.id();
+    long todo = scans & open & rows.get(id, AWAKE);
     if (todo == 0) {
       return 0;
     }
-    long before = rows[row + INSIDE];
+    long before = rows.get(id, INSIDE);
     long passed = ask(todo, state, now, phase);
     long after = before & ~todo | passed;
-    rows[row + INSIDE] = after;
-    rows[row + AWAITING] =
-        (rows[row + AWAITING] & ~todo | passed | table.mayOpenWithTime() | groupsMayOpen) & passing;
+    rows.set(id, INSIDE, after);
+    long awaiting =
+        rows.get(id, AWAITING) & ~todo | passed | table.mayOpenWithTime() | groupsMayOpen;
+    rows.set(id, AWAITING, awaiting & passing);
     long waitingForNews = table.waitingForNews();
     if (waitingForNews != 0) {
-      rows[row + AWAKE] &= ~waitingForNews;
+      rows.set(id, AWAKE, rows.get(id, AWAKE) & ~waitingForNews);
     }
     return before ^ after;
   }
@@ -260,12 +262,12 @@ public final class ScanBoard {
    * since news keeps shut for good sleeps until there is news, since nothing else can open it.
    */
   public void wake(int security) {
-    rows[(security << ROW_BITS) + AWAKE] = eligible[security];
+    rows.set(security, AWAKE, eligible[security]);
   }
 
   /** Whether some of the given scans are awake for a security. */
   public boolean isAwake(int security, long scans) {
-    return (scans & rows[(security << ROW_BITS) + AWAKE]) != 0;
+    return (scans & rows.get(security, AWAKE)) != 0;
   }
 
   /**
@@ -274,7 +276,7 @@ public final class ScanBoard {
    * doing so until its next event.
    */
   public long awaiting(int security) {
-    return rows[(security << ROW_BITS) + AWAITING];
+    return rows.get(security, AWAITING);
   }
 
   /** Whether some of the given scans could ever let a security through. */
@@ -284,12 +286,13 @@ public final class ScanBoard {
 
   /** Those of the given scans whose rules a security fits now, in an open window. */
   public long fitting(SymbolState state, long scans, long now, int phase) {
-    long todo = scans & open & eligible[state.id()];
+    long opened = scans & open;
+    long todo = opened == 0 ? 0 : opened & eligible[state.id()];
     return todo == 0 ? 0 : ask(todo, state, now, phase);
   }
 
   /** Whether a security was inside a scan after the last update. */
   public boolean isInside(int security, int scan) {
-    return (rows[(security << ROW_BITS) + INSIDE] >>> scan & 1) != 0;
+    return (rows.get(security, INSIDE) >>> scan & 1) != 0;
   }
 }

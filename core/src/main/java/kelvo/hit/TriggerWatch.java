@@ -11,7 +11,10 @@ import kelvo.state.Effect;
 import kelvo.state.SymbolState;
 import kelvo.time.DayTime;
 import kelvo.trigger.Detector;
+import kelvo.trigger.LateDetector;
 import kelvo.trigger.OnceDetector;
+import kelvo.trigger.Rest;
+import kelvo.trigger.RestingDetector;
 import kelvo.trigger.TimedDetector;
 import kelvo.trigger.Trigger;
 
@@ -20,7 +23,6 @@ import kelvo.trigger.Trigger;
  * detector watches for. Each is watched once, however many scans wait for it.
  */
 final class TriggerWatch implements CorrectionListener {
-  private final ScanBoard board;
   private final SymbolState[] states;
   private final Trigger[] plain;
   private final int[] plainEffects;
@@ -32,10 +34,14 @@ final class TriggerWatch implements CorrectionListener {
 
   private final long[] plainScans;
   private final long[] watchedScans;
+  private final AwakeDetectors awake;
+  private final DetectorRests rests;
+  private final Rest rest = new Rest();
   private final Occasions occasions;
   private final int[] timed;
   private final ExpiryWheel wheel;
   private final int effects;
+  private final int plainEffect;
 
   /** Hears of a trigger that has fired, and of the scans that wait for it. */
   interface Fired {
@@ -45,7 +51,6 @@ final class TriggerWatch implements CorrectionListener {
 
   /** Detectors before the first event; {@code states} are those that the replay changes. */
   TriggerWatch(List<Scan> scans, ScanBoard board, Session session, SymbolState[] states) {
-    this.board = board;
     this.states = states;
     List<Trigger> distinct = scans.stream().flatMap(s -> s.triggers().stream()).distinct().toList();
     plain = distinct.stream().filter(t -> t.effect() != 0).toArray(Trigger[]::new);
@@ -64,8 +69,11 @@ final class TriggerWatch implements CorrectionListener {
     for (int i = 0; i < watched.length; i++) {
       detectors[i] = Objects.requireNonNull(watched[i].detector()).watch(session);
       watchedScans[i] = board.listening(watched[i]);
-      all |= detectors[i].listensTo();
     }
+    plainEffect = all;
+    awake = new AwakeDetectors(watched, detectors, scans, board, states.length);
+    rests = new DetectorRests(board.rows(), session.tape());
+    all |= awake.effects();
     effects = watched.length == 0 ? all : all | Effect.CORRECTED;
     timed =
         IntStream.range(0, detectors.length)
@@ -91,34 +99,100 @@ final class TriggerWatch implements CorrectionListener {
       playedAgain(state, now);
       return;
     }
-    for (int i = 0; i < plain.length; i++) {
-      if ((plainEffects[i] & effect) != 0) {
-        fired.fired(state, plain[i], plainScans[i], now);
-      }
-    }
-    for (int i = 0; i < watched.length; i++) {
-      if ((detectors[i].listensTo() & effect) != 0
-          && board.couldFit(state.id(), watchedScans[i])
-          && detectors[i].fires(state, event, now)) {
-        if (detectors[i] instanceof OnceDetector) {
-          occasions.come(i, state.id(), watchedScans[i]);
-        } else {
-          fired.fired(state, watched[i], watchedScans[i], now);
+    if ((effect & plainEffect) != 0) {
+      for (int i = 0; i < plain.length; i++) {
+        if ((plainEffects[i] & effect) != 0) {
+          fired.fired(state, plain[i], plainScans[i], now);
         }
       }
     }
-    if (occasions.areOpen(state.id())) {
+    if ((effect & awake.effects()) != 0) {
+      askDetectors(state, effect, event, now, fired);
+    }
+    if (areOpen(state.id())) {
       tellOccasions(state, now, fired);
     }
-    scheduleLook(state, now);
+    if (timed.length > 0) {
+      scheduleLook(state, now);
+    }
+  }
+
+  private void askDetectors(
+      SymbolState state, int effect, int event, long now, Fired fired) {
+    boolean isEligible = (effect & Effect.ELIGIBLE) != 0;
+    boolean allRest = isEligible && rests.rest(state, now) && (effect & awake.endingRest()) == 0;
+    if (allRest && awake.allMayRest(effect)) {
+      return;
+    }
+    boolean someRest = false;
+    for (int word = 0; word < awake.words(); word++) {
+      long resting = awake.resting(word);
+      long asked = awake.listening(state.id(), effect, word) & (allRest ? ~resting : -1L);
+      someRest |= (asked & resting) != 0;
+      for (long left = asked; left != 0; left &= left - 1) {
+        ask(word * Long.SIZE + Long.numberOfTrailingZeros(left), state, event, now, fired);
+      }
+    }
+    if (someRest) {
+      rest(state, isEligible, now);
+    }
+  }
+
+  private void ask(int detector, SymbolState state, int event, long now, Fired fired) {
+    if (!detectors[detector].fires(state, event, now)) {
+      return;
+    }
+    if (detectors[detector] instanceof OnceDetector) {
+      occasions.come(detector, state.id(), watchedScans[detector]);
+    } else {
+      fired.fired(state, watched[detector], watchedScans[detector], now);
+    }
+  }
+
+  /** Lets the detectors rest that may, once all of them have seen an eligible print. */
+  private void rest(SymbolState state, boolean isEligible, long now) {
+    int id = state.id();
+    rests.end(id);
+    if (!isEligible) {
+      return;
+    }
+    rest.begin();
+    for (int word = 0; word < awake.words(); word++) {
+      for (long left = awake.resting(id, word); left != 0 && !rest.isOver(); left &= left - 1) {
+        int detector = word * Long.SIZE + Long.numberOfTrailingZeros(left);
+        ((RestingDetector) detectors[detector]).rest(state, now, rest);
+      }
+    }
+    rests.begin(id, rest);
+  }
+
+  /** Lets detectors begin and end with the windows of their scans. */
+  private void openAt(long moment) {
+    for (int i = 0; i < detectors.length; i++) {
+      if (!awake.changes(i, moment)) {
+        continue;
+      }
+      for (SymbolState state : states) {
+        if (awake.isAwake(i)) {
+          occasions.had(i, state.id(), -1L);
+        } else if (detectors[i] instanceof LateDetector late
+            && rests.eligibleAt(state.id()) >= DayTime.FIRST) {
+          late.begin(state, rests.eligibleAt(state.id()));
+        }
+      }
+    }
+    awake.openAt(moment);
   }
 
   /** What time alone may make fire; before any event of the second. */
   void second(long moment, Fired fired) {
+    if (moment % DayTime.MINUTE == 0) {
+      openAt(moment);
+    }
     int second = (int) (moment / DayTime.SECOND);
     for (int id = wheel.poll(second); id >= 0; id = wheel.poll(second)) {
       for (int i : timed) {
-        if (board.couldFit(id, watchedScans[i])
+        if (awake.isAsked(i, id)
             && ((TimedDetector) detectors[i]).firesByTime(states[id], moment)) {
           fired.fired(states[id], watched[i], watchedScans[i], moment);
         }
@@ -147,7 +221,7 @@ final class TriggerWatch implements CorrectionListener {
   private void scheduleLook(SymbolState state, long now) {
     for (int i : timed) {
       long next =
-          board.couldFit(state.id(), watchedScans[i])
+          awake.isAsked(i, state.id())
               ? ((TimedDetector) detectors[i]).nextLook(state, now)
               : Long.MAX_VALUE;
       if (next != Long.MAX_VALUE) {
@@ -197,6 +271,8 @@ final class TriggerWatch implements CorrectionListener {
     if (detectors.length == 0) {
       return;
     }
+    rests.end(state.id());
+    rests.eligibleAt(state.id(), state.lastPriceAt());
     occasions.keepOnly(came, state.id());
     for (int i : timed) {
       ((TimedDetector) detectors[i]).firesByTime(state, now);

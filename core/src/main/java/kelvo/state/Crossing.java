@@ -63,7 +63,7 @@ public final class Crossing {
   }
 
   /** Whether a price can neither fire nor change anything but what the last price did. */
-  static boolean staysAt(long crossing, long price, long line) {
+  public static boolean staysAt(long crossing, long price, long line) {
     return (crossing & DISARMED) == 0
         && direction(crossing >>> WAY_BITS) == Long.compare(price, line);
   }

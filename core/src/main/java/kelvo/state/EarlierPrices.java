@@ -66,9 +66,11 @@ public final class EarlierPrices {
     if (seen[id] > state.lastEvent()) {
       forget(id);
     }
-    for (int i = state.lastEvent(); i != EventTape.NONE && i > seen[id]; ) {
+    for (int i = state.lastEvent(); i > seen[id]; i = tape.earlierOfSymbol(i)) {
       first[id] = Math.min(first[id], tape.time(i));
-      i = tape.earlierOfSymbol(i);
+      if (first[id] <= now - ago) {
+        return false;
+      }
     }
     seen[id] = state.lastEvent();
     return first[id] > now - ago;

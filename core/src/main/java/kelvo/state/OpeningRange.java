@@ -51,6 +51,15 @@ public final class OpeningRange {
     return lows[state.id()];
   }
 
+  /**
+   * Whether those minutes are over, so that it stays what it is until a print is corrected or comes
+   * later than any has so far.
+   */
+  public boolean isOver(SymbolState state) {
+    read(state);
+    return isOver(settledBy[state.id()]);
+  }
+
   private void read(SymbolState state) {
     int id = state.id();
     EventTape tape = session.tape();
@@ -72,7 +81,7 @@ public final class OpeningRange {
       }
     } else {
       for (int i = from; i != to; ) {
-        i = tape.laterOfSymbol(i);
+        i = tape.laterOfSymbol(i, to);
         take(tape, state, i);
       }
     }

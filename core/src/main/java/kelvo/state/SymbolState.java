@@ -489,6 +489,11 @@ public final class SymbolState implements Subject {
     return lastPrice;
   }
 
+  /** When the latest eligible print was made, {@link DayTime}; 0 before the first. */
+  public long lastPriceAt() {
+    return lastPriceAt;
+  }
+
   /** Split-adjusted close of the session before. */
   public long previousClose() {
     return seldom.previousClose;

@@ -7,7 +7,7 @@ import kelvo.state.SymbolState;
 import kelvo.time.DayTime;
 
 /** Two highs at one height with rising lows, then a print above them on no less volume. */
-final class BaseBreak extends RememberingDetector {
+final class BaseBreak extends RememberingDetector implements RestingDetector {
   private static final int TOP = 0;
   private static final int TOP_AT = 1;
   private static final int FIRST_LOW = 2;
@@ -46,6 +46,24 @@ final class BaseBreak extends RememberingDetector {
       begin(state, price, now);
     }
     return false;
+  }
+
+  /** Between its newest low and its top, but for a touch of the top that would count. */
+  @Override
+  public void rest(SymbolState state, long now, Rest rest) {
+    int id = state.id();
+    long top = memory.get(id, TOP);
+    long firstLow = memory.get(id, FIRST_LOW);
+    if (memory.get(id, TOUCHED) != 0) {
+      rest.within(memory.get(id, SECOND_LOW), top);
+    } else if (firstLow >= nearest(top)) {
+      rest.within(firstLow, top);
+    } else if (state.lastPrice() >= nearest(top)) {
+      rest.within(firstLow, top);
+      rest.until(memory.get(id, TOP_AT) + APART - 1);
+    } else {
+      rest.within(firstLow, nearest(top) - 1);
+    }
   }
 
   /** The lowest price that still counts as being at the top. */

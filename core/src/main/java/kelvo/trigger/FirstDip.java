@@ -6,7 +6,7 @@ import kelvo.state.SymbolState;
 import kelvo.tape.Price;
 
 /** After an opening gap up: the first fall from the high of which a part is regained. */
-final class FirstDip extends RememberingDetector implements OnceDetector {
+final class FirstDip extends RememberingDetector implements OnceDetector, RestingDetector {
   private static final int HIGH = 0;
   private static final int LOW = 1;
   private static final int FIRED = 2;
@@ -42,6 +42,14 @@ final class FirstDip extends RememberingDetector implements OnceDetector {
     }
     memory.set(id, FIRED, 1);
     return true;
+  }
+
+  /** Until it opens with a gap, and once it has fired. */
+  @Override
+  public void rest(SymbolState state, long now, Rest rest) {
+    if (memory.get(state.id(), FIRED) == 0 && OpeningGap.gapped(state, gap, 1)) {
+      rest.never();
+    }
   }
 
   @Override

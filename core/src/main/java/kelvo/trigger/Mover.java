@@ -6,6 +6,7 @@ import kelvo.session.Session;
 import kelvo.state.EarlierPrices;
 import kelvo.state.Effect;
 import kelvo.state.SymbolState;
+import kelvo.tape.EventTape;
 import kelvo.tape.Price;
 import kelvo.time.DayTime;
 
@@ -13,7 +14,7 @@ import kelvo.time.DayTime;
  * Price has changed by so much within the last minutes, and had not at the print before. Where
  * there was no print so many minutes ago the previous close stands in for it.
  */
-final class Mover extends RememberingDetector {
+final class Mover extends RememberingDetector implements LateDetector {
   private static final int BEYOND = 0;
 
   private final double percent;
@@ -38,6 +39,11 @@ final class Mover extends RememberingDetector {
     boolean before = memory.get(id, BEYOND) != 0;
     memory.set(id, BEYOND, beyond ? 1 : 0);
     return beyond && !before;
+  }
+
+  @Override
+  public void begin(SymbolState state, long at) {
+    fires(state, EventTape.NONE, at);
   }
 
   @Override

@@ -11,7 +11,7 @@ import kelvo.time.DayTime;
  * from its high of at least 0.2% and two ticks and at most half of the rise; then a price over that
  * high, which is a step. The pullback is the base of the next one.
  */
-final class StairStep extends RememberingDetector {
+final class StairStep extends RememberingDetector implements RestingDetector {
   private static final int BASE = 0;
   private static final int HIGH = 1;
   private static final int PULL = 2;
@@ -45,6 +45,14 @@ final class StairStep extends RememberingDetector {
       begin(id, price, now);
     }
     return false;
+  }
+
+  /** Between the lowest price of the pullback and the high, until the step has taken too long. */
+  @Override
+  public void rest(SymbolState state, long now, Rest rest) {
+    int id = state.id();
+    rest.within(memory.get(id, PULL), memory.get(id, HIGH));
+    rest.until(memory.get(id, BEGAN) + MAX_STEP);
   }
 
   private long rise(int id) {

@@ -7,29 +7,33 @@ import kelvo.state.Effect;
 import kelvo.state.SymbolState;
 import kelvo.tape.Price;
 
-/** Price passes a line that a field draws, such as a daily average. */
-final class ThroughLine extends RememberingDetector {
+/** Price passes a line that a field draws, such as a moving average. */
+class ThroughLine extends RememberingDetector {
   private static final int CROSSING = 0;
 
   /** Lines lie between prices: a hundredth of a price unit decides. */
-  private static final int FINER = 100;
+  static final int FINER = 100;
 
-  private final Field.Reading line;
+  final Field.Reading line;
   private final int way;
 
-  ThroughLine(Session session, Field.Number field, int way) {
-    this(session, field.bind(session), way);
-  }
-
-  private ThroughLine(Session session, Field.Reading line, int way) {
+  ThroughLine(Session session, Field.Reading line, int way) {
     super(session, Effect.ELIGIBLE, 1);
     this.way = way;
     this.line = line;
   }
 
+  /** Price passes the line of a field; one that stays where it is lets its detector rest. */
+  static ThroughLine of(Session session, Field.Number field, int way) {
+    Field.Reading line = field.bind(session);
+    return field.pace() == Field.Pace.FIXED || line instanceof Field.SettlingReading
+        ? new ThroughSettledLine(session, line, way)
+        : new ThroughLine(session, line, way);
+  }
+
   /** Price passes one price, in dollars. */
   static ThroughLine at(Session session, double dollars, int way) {
-    return new ThroughLine(session, (state, now) -> dollars, way);
+    return new ThroughSettledLine(session, (state, now) -> dollars, way);
   }
 
   @Override
@@ -38,10 +42,18 @@ final class ThroughLine extends RememberingDetector {
     if (Double.isNaN(dollars) || state.lastPrice() == Price.NONE) {
       return false;
     }
-    long height = Math.round(dollars * Price.DOLLAR * FINER);
-    long before = memory.get(state.id(), CROSSING);
-    long crossing = Crossing.next(before, state.lastPrice() * FINER, height, now);
+    long crossing = Crossing.next(crossing(state), state.lastPrice() * FINER, height(dollars), now);
     memory.set(state.id(), CROSSING, crossing);
     return Crossing.way(crossing) == way;
+  }
+
+  /** How high a line lies, in hundredths of a price unit. */
+  static long height(double dollars) {
+    return Math.round(dollars * Price.DOLLAR * FINER);
+  }
+
+  /** How the price of a security has stood to the line so far. */
+  final long crossing(SymbolState state) {
+    return memory.get(state.id(), CROSSING);
   }
 }

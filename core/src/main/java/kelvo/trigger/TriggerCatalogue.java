@@ -205,7 +205,7 @@ public final class TriggerCatalogue {
         "Price passes "
             + field.words()
             + ", so that the last side told is the one that it is on; a bounce of under 0.1% within a minute is not told.",
-        session -> new ThroughLine(session, field, way(m)));
+        session -> ThroughLine.of(session, field, way(m)));
   }
 
   private static Trigger price(Matcher m) {
