@@ -29,10 +29,14 @@ final class AwakeDetectors {
   private final long[] from;
   private final long[] to;
   private final int effects;
+  private final int[] restingPlaces;
+  private int mayRest;
   private int endingRest;
 
   /** The effects to which some detector listens that is awake and never rests. */
   private int restless;
+
+  private boolean someAreLate;
 
   /**
    * Before the first event.
@@ -45,6 +49,7 @@ final class AwakeDetectors {
     concerned = new long[words * securities];
     awake = new long[words];
     resting = new long[words];
+    restingPlaces = new int[detectors.length];
     from = new long[detectors.length];
     to = new long[detectors.length];
     for (int bit = 0; bit < listening.length; bit++) {
@@ -74,6 +79,9 @@ final class AwakeDetectors {
     if (made instanceof RestingDetector) {
       endingRest |= made.listensTo() & ~Effect.ELIGIBLE;
       resting[wordOf(detector)] |= bit(detector);
+      restingPlaces[detector] = mayRest++;
+    } else {
+      restingPlaces[detector] = -1;
     }
   }
 
@@ -119,6 +127,11 @@ final class AwakeDetectors {
     return heard & concerned[security * words + word] & awake[word];
   }
 
+  /** Whether some detector has yet to begin. */
+  boolean someAreLate() {
+    return someAreLate;
+  }
+
   /** Whether all detectors that listen to an effect may rest at some prices. */
   boolean allMayRest(int effect) {
     return (effect & restless) == 0;
@@ -129,9 +142,14 @@ final class AwakeDetectors {
     return resting[word];
   }
 
-  /** Those of a word that may rest and must be asked about a security at other prices. */
-  long resting(int security, int word) {
-    return resting[word] & concerned[security * words + word] & awake[word];
+  /** How many detectors may rest at some prices. */
+  int mayRest() {
+    return mayRest;
+  }
+
+  /** The place of a detector among those that may rest; below 0 for the others. */
+  int restingPlace(int detector) {
+    return restingPlaces[detector];
   }
 
   /** Whether a detector is to be asked about a security. */
@@ -158,6 +176,10 @@ final class AwakeDetectors {
       }
     }
     restless = 0;
+    someAreLate = false;
+    for (int i = 0; i < from.length; i++) {
+      someAreLate |= from[i] > moment;
+    }
     for (int bit = 0; bit < listening.length; bit++) {
       for (int word = 0; word < words; word++) {
         if ((listening[bit][word] & awake[word] & ~resting[word]) != 0) {

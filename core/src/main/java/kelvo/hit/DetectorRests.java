@@ -5,65 +5,130 @@ import kelvo.tape.EventTape;
 import kelvo.trigger.Rest;
 
 /**
- * By security, the prices at which no resting detector needs to be asked, and when its last
- * eligible print came: what is looked at event by event lies side by side in memory. Owned by one
- * thread; does not allocate when asked.
+ * By security, the prices at which each detector rests, at which all of them do, and when its last
+ * eligible print came. Most prints are passed by with one look at where all rest; the others ask
+ * those detectors alone that do not. Owned by one thread; does not allocate when asked.
  */
 final class DetectorRests {
   private static final int LOW = SecurityRows.OF_DETECTORS;
   private static final int HIGH = LOW + 1;
   private static final int UNTIL = LOW + 2;
-  private static final int ELIGIBLE_AT = LOW + 3;
+
+  /** How many detectors rest at no price, and are asked at each. */
+  private static final int RESTLESS = LOW + 3;
+
+  private static final int ROW = 3;
 
   private final EventTape tape;
-  private final SecurityRows rows;
+  private final SecurityRows all;
+  private final int detectors;
+
+  /** By security and detector, lowest and highest price and last moment of its own rest. */
+  private final long[] each;
+
+  private final long[] eligibleAt;
+  private final Rest together = new Rest();
+  private int restless;
   private long knownLateness;
 
-  DetectorRests(SecurityRows rows, EventTape tape) {
+  /**
+   * No rests yet.
+   *
+   * @param detectors how many may rest
+   */
+  DetectorRests(SecurityRows rows, EventTape tape, int detectors) {
     this.tape = tape;
-    this.rows = rows;
+    this.detectors = detectors;
+    all = rows;
+    each = new long[detectors * ROW * rows.securities()];
+    eligibleAt = new long[rows.securities()];
     knownLateness = tape.mostLateness();
     endAll();
   }
 
-  /** Ends the rest of a security, as nothing is known of its prices any more. */
+  /** Ends all rests of a security. */
   void end(int security) {
-    rows.set(security, LOW, Long.MAX_VALUE);
-    rows.set(security, HIGH, Long.MIN_VALUE);
+    for (int detector = 0; detector < detectors; detector++) {
+      put(security, detector, Long.MAX_VALUE, Long.MIN_VALUE, Long.MIN_VALUE);
+    }
+    all.set(security, LOW, Long.MAX_VALUE);
+    all.set(security, HIGH, Long.MIN_VALUE);
   }
 
   private void endAll() {
-    for (int security = 0; security < rows.securities(); security++) {
+    for (int security = 0; security < all.securities(); security++) {
       end(security);
     }
   }
 
-  /** Notes an eligible print, and tells whether all rest at its price. */
-  boolean rest(SymbolState state, long now) {
+  /** Whether all of a security's detectors rest at its price. */
+  boolean allRest(SymbolState state, long now) {
     if (tape.mostLateness() != knownLateness) {
       knownLateness = tape.mostLateness();
       endAll();
     }
     int id = state.id();
-    rows.set(id, ELIGIBLE_AT, now);
     long price = state.lastPrice();
-    return price >= rows.get(id, LOW) && price <= rows.get(id, HIGH) && now <= rows.get(id, UNTIL);
+    return price >= all.get(id, LOW)
+        && price <= all.get(id, HIGH)
+        && now <= all.get(id, UNTIL)
+        && all.get(id, RESTLESS) == 0;
   }
 
-  /** Takes the prices at which all detectors that were asked about a security rest from now on. */
-  void begin(int security, Rest rest) {
-    rows.set(security, LOW, rest.low());
-    rows.set(security, HIGH, rest.high());
-    rows.set(security, UNTIL, rest.until());
+  /** Whether one of them does. */
+  boolean rests(int security, int detector, long price, long now) {
+    int row = row(security, detector);
+    return price >= each[row] && price <= each[row + 1] && now <= each[row + 2];
+  }
+
+  /** One of a security's detectors rests anew. */
+  void take(int security, int detector, Rest rest) {
+    put(security, detector, rest.low(), rest.high(), rest.until());
+  }
+
+  private void put(int security, int detector, long low, long high, long until) {
+    int row = row(security, detector);
+    each[row] = low;
+    each[row + 1] = high;
+    each[row + 2] = until;
+  }
+
+  private int row(int security, int detector) {
+    return (security * detectors + detector) * ROW;
+  }
+
+  /** Begins to find where all of a security's detectors rest: at every price, while it has none. */
+  void beginTogether() {
+    together.begin();
+    restless = 0;
+  }
+
+  /** Takes one of the security's detectors into account. */
+  void add(int security, int detector) {
+    int row = row(security, detector);
+    if (each[row] > each[row + 1]) {
+      restless++;
+    } else {
+      together.within(each[row], each[row + 1]);
+      together.until(each[row + 2]);
+    }
+  }
+
+  /** Ends to find where all of them rest. */
+  void endTogether(int security) {
+    all.set(security, LOW, together.low());
+    all.set(security, HIGH, together.high());
+    all.set(security, UNTIL, together.until());
+    all.set(security, RESTLESS, restless);
   }
 
   /** When the last eligible print came that any detector could hear of; 0 before the first. */
   long eligibleAt(int security) {
-    return rows.get(security, ELIGIBLE_AT);
+    return eligibleAt[security];
   }
 
-  /** The last eligible print may be another, after a correction. */
+  /** Notes when an eligible print came, or that the last one is another after a correction. */
   void eligibleAt(int security, long moment) {
-    rows.set(security, ELIGIBLE_AT, moment);
+    eligibleAt[security] = moment;
   }
 }

@@ -72,7 +72,7 @@ final class TriggerWatch implements CorrectionListener {
     }
     plainEffect = all;
     awake = new AwakeDetectors(watched, detectors, scans, board, states.length);
-    rests = new DetectorRests(board.rows(), session.tape());
+    rests = new DetectorRests(board.rows(), session.tape(), awake.mayRest());
     all |= awake.effects();
     effects = watched.length == 0 ? all : all | Effect.CORRECTED;
     timed =
@@ -117,25 +117,47 @@ final class TriggerWatch implements CorrectionListener {
     }
   }
 
-  private void askDetectors(
-      SymbolState state, int effect, int event, long now, Fired fired) {
+  private void askDetectors(SymbolState state, int effect, int event, long now, Fired fired) {
+    int id = state.id();
     boolean isEligible = (effect & Effect.ELIGIBLE) != 0;
-    boolean allRest = isEligible && rests.rest(state, now) && (effect & awake.endingRest()) == 0;
+    boolean endsRest = (effect & awake.endingRest()) != 0;
+    if (isEligible && awake.someAreLate()) {
+      rests.eligibleAt(id, now);
+    }
+    boolean allRest = isEligible && !endsRest && rests.allRest(state, now);
     if (allRest && awake.allMayRest(effect)) {
       return;
     }
-    boolean someRest = false;
+    if (endsRest) {
+      rests.end(id);
+    }
+    rests.beginTogether();
     for (int word = 0; word < awake.words(); word++) {
-      long resting = awake.resting(word);
-      long asked = awake.listening(state.id(), effect, word) & (allRest ? ~resting : -1L);
-      someRest |= (asked & resting) != 0;
+      long asked = awake.listening(id, effect, word) & (allRest ? ~awake.resting(word) : -1L);
       for (long left = asked; left != 0; left &= left - 1) {
-        ask(word * Long.SIZE + Long.numberOfTrailingZeros(left), state, event, now, fired);
+        int detector = word * Long.SIZE + Long.numberOfTrailingZeros(left);
+        if (isEligible && awake.restingPlace(detector) >= 0) {
+          askUnlessItRests(detector, state, event, now, fired);
+        } else {
+          ask(detector, state, event, now, fired);
+        }
       }
     }
-    if (someRest) {
-      rest(state, isEligible, now);
+    if (isEligible && !allRest) {
+      rests.endTogether(id);
     }
+  }
+
+  private void askUnlessItRests(
+      int detector, SymbolState state, int event, long now, Fired fired) {
+    int place = awake.restingPlace(detector);
+    if (!rests.rests(state.id(), place, state.lastPrice(), now)) {
+      ask(detector, state, event, now, fired);
+      rest.begin();
+      ((RestingDetector) detectors[detector]).rest(state, now, rest);
+      rests.take(state.id(), place, rest);
+    }
+    rests.add(state.id(), place);
   }
 
   private void ask(int detector, SymbolState state, int event, long now, Fired fired) {
@@ -147,23 +169,6 @@ final class TriggerWatch implements CorrectionListener {
     } else {
       fired.fired(state, watched[detector], watchedScans[detector], now);
     }
-  }
-
-  /** Lets the detectors rest that may, once all of them have seen an eligible print. */
-  private void rest(SymbolState state, boolean isEligible, long now) {
-    int id = state.id();
-    rests.end(id);
-    if (!isEligible) {
-      return;
-    }
-    rest.begin();
-    for (int word = 0; word < awake.words(); word++) {
-      for (long left = awake.resting(id, word); left != 0 && !rest.isOver(); left &= left - 1) {
-        int detector = word * Long.SIZE + Long.numberOfTrailingZeros(left);
-        ((RestingDetector) detectors[detector]).rest(state, now, rest);
-      }
-    }
-    rests.begin(id, rest);
   }
 
   /** Lets detectors begin and end with the windows of their scans. */

@@ -23,6 +23,12 @@ public final class OpeningRange {
   /** The first event seen after which no print of those minutes can come any more. */
   private final int[] settledBy;
 
+  /**
+   * How long after those minutes that event was: read at every print, while the event's row has
+   * long left the processor's caches.
+   */
+  private final long[] settledAfter;
+
   private final Corrections[] corrections;
 
   /** The range of the first {@code minutes}. */
@@ -35,6 +41,7 @@ public final class OpeningRange {
     Arrays.fill(readUpTo, EventTape.NONE);
     settledBy = new int[highs.length];
     Arrays.fill(settledBy, EventTape.NONE);
+    settledAfter = new long[highs.length];
     corrections = new Corrections[highs.length];
     Arrays.fill(corrections, Corrections.NONE);
   }
@@ -57,7 +64,11 @@ public final class OpeningRange {
    */
   public boolean isOver(SymbolState state) {
     read(state);
-    return isOver(settledBy[state.id()]);
+    return isSettledBy(state.id());
+  }
+
+  private boolean isSettledBy(int id) {
+    return settledBy[id] != EventTape.NONE && settledAfter[id] >= session.tape().mostLateness();
   }
 
   private void read(SymbolState state) {
@@ -85,17 +96,20 @@ public final class OpeningRange {
         take(tape, state, i);
       }
     }
-    if (!isOver(settledBy[id]) && isOver(to)) {
+    if (!isSettledBy(id) && isOver(to)) {
       settledBy[id] = to;
+      settledAfter[id] = tape.time(to) - end;
     }
   }
 
   /** Whether those minutes are over and no print that may be of them has been corrected since. */
   private boolean isSettled(SymbolState state) {
-    int by = settledBy[state.id()];
-    return isOver(by)
+    int id = state.id();
+    int by = settledBy[id];
+    return isSettledBy(id)
         && state.lastEvent() >= by
-        && corrections[state.id()].areSameUpTo(by, state.corrections());
+        && (corrections[id] == state.corrections()
+            || corrections[id].areSameUpTo(by, state.corrections()));
   }
 
   /** Whether no print of those minutes can come after an event, as late as prints have come yet. */

@@ -18,13 +18,13 @@ public final class Rest {
   }
 
   /** Only at prices from {@code least} to {@code most}, both included. */
-  void within(long least, long most) {
+  public void within(long least, long most) {
     low = Math.max(low, least);
     high = Math.min(high, most);
   }
 
   /** Only up to and including a moment. */
-  void until(long moment) {
+  public void until(long moment) {
     until = Math.min(until, moment);
   }
 
@@ -32,11 +32,6 @@ public final class Rest {
   void never() {
     low = Long.MAX_VALUE;
     high = Long.MIN_VALUE;
-  }
-
-  /** Whether there is no price at which all rest. */
-  public boolean isOver() {
-    return low > high;
   }
 
   /** The lowest price, {@link kelvo.tape.Price} units. */
