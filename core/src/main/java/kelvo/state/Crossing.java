@@ -68,6 +68,20 @@ public final class Crossing {
         && direction(crossing >>> WAY_BITS) == Long.compare(price, line);
   }
 
+  /**
+   * How far a price may be from the line, on either side, without any effect on a crossing that has
+   * fired so shortly before that it is disarmed; 0 while it is not. Prices less than that away from
+   * the line leave it as it is until {@link #disarmedUntil}.
+   */
+  public static long disarmedWithin(long crossing, long line, long now) {
+    return (crossing & DISARMED) != 0 && now < disarmedUntil(crossing) ? line / REARM_PART : 0;
+  }
+
+  /** When a crossing that has fired is armed again, whatever the price. */
+  public static long disarmedUntil(long crossing) {
+    return (crossing >> FIRED_AT_SHIFT) + REARM_AFTER;
+  }
+
   /** Learns the side from the price before, when no side is known yet. */
   public static long primed(long crossing, long priceBefore, long line) {
     return direction(crossing >>> WAY_BITS) == 0

@@ -87,18 +87,35 @@ public final class OpeningRange {
       settledBy[id] = EventTape.NONE;
       highs[id] = Price.NONE;
       lows[id] = Price.NONE;
-      for (int i = to; i != EventTape.NONE && mayBelong(tape, i); i = tape.earlierOfSymbol(i)) {
-        take(tape, state, i);
+      if (isOver(to)) {
+        forward(state, tape.firstOfSymbol(id), to);
+      } else {
+        back(state, to);
       }
     } else {
-      for (int i = from; i != to; ) {
-        i = tape.laterOfSymbol(i, to);
-        take(tape, state, i);
-      }
+      forward(state, tape.laterOfSymbol(from, to), to);
     }
-    if (!isSettledBy(id) && isOver(to)) {
-      settledBy[id] = to;
-      settledAfter[id] = tape.time(to) - end;
+  }
+
+  private void back(SymbolState state, int from) {
+    EventTape tape = session.tape();
+    for (int i = from; i != EventTape.NONE && mayBelong(tape, i); i = tape.earlierOfSymbol(i)) {
+      take(tape, state, i);
+    }
+  }
+
+  /** Reads on to an event, or to the first after which no print of those minutes can come. */
+  private void forward(SymbolState state, int from, int to) {
+    EventTape tape = session.tape();
+    int i = from;
+    take(tape, state, i);
+    while (i != to && !isOver(i)) {
+      i = tape.laterOfSymbol(i, to);
+      take(tape, state, i);
+    }
+    if (isOver(i)) {
+      settledBy[state.id()] = i;
+      settledAfter[state.id()] = tape.time(i) - end;
     }
   }
 

@@ -29,20 +29,33 @@ final class ThroughSettledLine extends ThroughLine implements RestingDetector {
     }
     double dollars = line.at(state, now);
     if (!Double.isNaN(dollars)) {
-      restBesides(height(dollars), state, rest);
+      restBesides(height(dollars), state, now, rest);
     }
   }
 
-  private void restBesides(long height, SymbolState state, Rest rest) {
+  private void restBesides(long height, SymbolState state, long now, Rest rest) {
     long price = state.lastPrice() * FINER;
-    if (state.lastPrice() == Price.NONE
+    long crossing = crossing(state);
+    long disarmed = Crossing.disarmedWithin(crossing, height, now);
+    if (state.lastPrice() != Price.NONE && Math.abs(price - height) < disarmed) {
+      rest.within(firstAbove(height - disarmed), lastBelow(height + disarmed));
+      rest.until(Crossing.disarmedUntil(crossing) - 1);
+    } else if (state.lastPrice() == Price.NONE
         || price == height
-        || !Crossing.staysAt(crossing(state), price, height)) {
+        || !Crossing.staysAt(crossing, price, height)) {
       rest.never();
     } else if (price > height) {
-      rest.within(Math.floorDiv(height, FINER) + 1, Long.MAX_VALUE);
+      rest.within(firstAbove(height), Long.MAX_VALUE);
     } else {
-      rest.within(Long.MIN_VALUE, Math.ceilDiv(height, FINER) - 1);
+      rest.within(Long.MIN_VALUE, lastBelow(height));
     }
+  }
+
+  private static long firstAbove(long height) {
+    return Math.floorDiv(height, FINER) + 1;
+  }
+
+  private static long lastBelow(long height) {
+    return Math.ceilDiv(height, FINER) - 1;
   }
 }
