@@ -137,6 +137,9 @@ public sealed interface Field {
     /** Before this moment it is unknown, {@link kelvo.time.DayTime}. */
     long begins();
 
+    /** Which way alone it may change until then: 1 up, -1 down. */
+    int direction();
+
     /** Whether it stays what it is. */
     boolean isSettled(SymbolState state);
   }

@@ -63,9 +63,17 @@ public final class Crossing {
   }
 
   /** Whether a price can neither fire nor change anything but what the last price did. */
-  public static boolean staysAt(long crossing, long price, long line) {
+  static boolean staysAt(long crossing, long price, long line) {
     return (crossing & DISARMED) == 0
         && direction(crossing >>> WAY_BITS) == Long.compare(price, line);
+  }
+
+  /**
+   * The side that was told last, 1 above and -1 below, while a price there or on the line has no
+   * effect whatever; 0 while none is known, or while it is disarmed.
+   */
+  public static int armedSide(long crossing) {
+    return (crossing & DISARMED) != 0 ? 0 : direction(crossing >>> WAY_BITS);
   }
 
   /**

@@ -54,7 +54,9 @@ final class BaseBreak extends RememberingDetector implements RestingDetector {
     int id = state.id();
     long top = memory.get(id, TOP);
     long firstLow = memory.get(id, FIRST_LOW);
-    if (memory.get(id, TOUCHED) != 0) {
+    if (firstLow == Long.MAX_VALUE) {
+      rest.within(top, top);
+    } else if (memory.get(id, TOUCHED) != 0) {
       rest.within(memory.get(id, SECOND_LOW), top);
     } else if (firstLow >= nearest(top)) {
       rest.within(firstLow, top);

@@ -51,7 +51,8 @@ final class StairStep extends RememberingDetector implements RestingDetector {
   @Override
   public void rest(SymbolState state, long now, Rest rest) {
     int id = state.id();
-    rest.within(memory.get(id, PULL), memory.get(id, HIGH));
+    // A price at the high is no pullback, whether it is noted or not.
+    rest.within(Math.min(memory.get(id, PULL), memory.get(id, HIGH)), memory.get(id, HIGH));
     rest.until(memory.get(id, BEGAN) + MAX_STEP);
   }
 

@@ -4,7 +4,6 @@ import kelvo.field.Field;
 import kelvo.session.Session;
 import kelvo.state.Crossing;
 import kelvo.state.SymbolState;
-import kelvo.tape.Price;
 
 /**
  * Price passes a line that stays where it is all session, or from some moment on, such as the
@@ -17,45 +16,37 @@ final class ThroughSettledLine extends ThroughLine implements RestingDetector {
 
   @Override
   public void rest(SymbolState state, long now, Rest rest) {
+    int mayMove = 0;
     if (line instanceof Field.SettlingReading settling) {
       if (now < settling.begins()) {
         rest.until(settling.begins() - 1);
         return;
       }
-      if (!settling.isSettled(state)) {
-        rest.never();
-        return;
-      }
+      mayMove = settling.isSettled(state) ? 0 : settling.direction();
     }
     double dollars = line.at(state, now);
     if (!Double.isNaN(dollars)) {
-      restBesides(height(dollars), state, now, rest);
-    }
-  }
-
-  private void restBesides(long height, SymbolState state, long now, Rest rest) {
-    long price = state.lastPrice() * FINER;
-    long crossing = crossing(state);
-    long disarmed = Crossing.disarmedWithin(crossing, height, now);
-    if (state.lastPrice() != Price.NONE && Math.abs(price - height) < disarmed) {
-      rest.within(firstAbove(height - disarmed), lastBelow(height + disarmed));
-      rest.until(Crossing.disarmedUntil(crossing) - 1);
-    } else if (state.lastPrice() == Price.NONE
-        || price == height
-        || !Crossing.staysAt(crossing, price, height)) {
+      restBesides(height(dollars), mayMove, state, now, rest);
+    } else if (mayMove != 0) {
       rest.never();
-    } else if (price > height) {
-      rest.within(firstAbove(height), Long.MAX_VALUE);
-    } else {
-      rest.within(Long.MIN_VALUE, lastBelow(height));
     }
   }
 
-  private static long firstAbove(long height) {
-    return Math.floorDiv(height, FINER) + 1;
-  }
-
-  private static long lastBelow(long height) {
-    return Math.ceilDiv(height, FINER) - 1;
+  /** A line that still moves away from the price lets it rest as well. */
+  private void restBesides(long height, int mayMove, SymbolState state, long now, Rest rest) {
+    long crossing = crossing(state);
+    int side = Crossing.armedSide(crossing);
+    long disarmed = Crossing.disarmedWithin(crossing, height, now);
+    if (side < 0 && mayMove >= 0) {
+      rest.within(Long.MIN_VALUE, Math.floorDiv(height, FINER));
+    } else if (side > 0 && mayMove <= 0) {
+      rest.within(Math.ceilDiv(height, FINER), Long.MAX_VALUE);
+    } else if (disarmed != 0 && mayMove == 0) {
+      rest.within(
+          Math.floorDiv(height - disarmed, FINER) + 1, Math.ceilDiv(height + disarmed, FINER) - 1);
+      rest.until(Crossing.disarmedUntil(crossing) - 1);
+    } else {
+      rest.never();
+    }
   }
 }
