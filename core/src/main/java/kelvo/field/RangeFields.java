@@ -12,7 +12,10 @@ import kelvo.history.DailyHistory;
 import kelvo.history.Swings;
 import kelvo.session.SecurityFacts;
 import kelvo.time.SessionHours;
+import kelvo.state.Market;
 import kelvo.state.OpeningRange;
+import kelvo.state.SymbolState;
+import org.jspecify.annotations.Nullable;
 import kelvo.state.SymbolState;
 import kelvo.tape.Price;
 
@@ -134,19 +137,36 @@ final class RangeFields {
             + minutes
             + " minutes of regular hours.",
         NO_PRINT,
-        session -> new OpeningRangeBound(new OpeningRange(session, minutes), direction));
+        session -> new OpeningRangeBound(minutes, direction));
   }
 
-  /**
-   * The high or low of an opening range.
-   *
-   * @param direction above 0 for the high
-   */
-  private record OpeningRangeBound(OpeningRange range, int direction)
-      implements Field.SettlingReading {
+  /** The high or low of an opening range of whichever market asks. */
+  private static final class OpeningRangeBound implements Field.SettlingReading {
+    private final int minutes;
+    private final int direction;
+    private @Nullable Market market;
+    private @Nullable OpeningRange range;
+
+    /** The high, or the low for a direction below 0. */
+    OpeningRangeBound(int minutes, int direction) {
+      this.minutes = minutes;
+      this.direction = direction;
+    }
+
+    private OpeningRange of(SymbolState state) {
+      OpeningRange known = range;
+      if (known == null || market != state.market()) {
+        market = state.market();
+        known = state.market().openingRange(minutes);
+        range = known;
+      }
+      return known;
+    }
+
     @Override
     public double at(SymbolState state, long now) {
-      return dollars(direction > 0 ? range.high(state) : range.low(state));
+      OpeningRange of = of(state);
+      return dollars(direction > 0 ? of.high(state, now) : of.low(state, now));
     }
 
     @Override
@@ -155,8 +175,13 @@ final class RangeFields {
     }
 
     @Override
+    public int direction() {
+      return direction;
+    }
+
+    @Override
     public boolean isSettled(SymbolState state) {
-      return range.isOver(state);
+      return of(state).isOver(state);
     }
   }
 

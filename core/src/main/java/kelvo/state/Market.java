@@ -22,6 +22,7 @@ public final class Market {
   private final @Nullable MarketGauge gauge;
   private final List<CorrectionListener> hearing = new ArrayList<>();
   private final Map<Integer, SecurityCheckpoints> checkpoints = new HashMap<>();
+  private final Map<Integer, OpeningRange> openingRanges = new HashMap<>();
   private List<SymbolState> states = List.of();
   private @Nullable SectorThemes themes;
   private int events;
@@ -101,6 +102,11 @@ public final class Market {
     SectorThemes known = themes == null ? new SectorThemes(session, states) : themes;
     themes = known;
     return known.of(of, events);
+  }
+
+  /** The ranges of the first minutes of regular hours, which all who ask for them share. */
+  public OpeningRange openingRange(int minutes) {
+    return openingRanges.computeIfAbsent(minutes, m -> new OpeningRange(session, m));
   }
 
   /** The newest print of a security; {@link Price#NONE} without one, or when it is not seen. */

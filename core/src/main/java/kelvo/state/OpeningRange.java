@@ -47,31 +47,50 @@ public final class OpeningRange {
   }
 
   /** Its high so far; {@link Price#NONE} before the first print. */
-  public long high(SymbolState state) {
-    read(state);
+  public long high(SymbolState state, long now) {
+    read(state, now);
     return highs[state.id()];
   }
 
   /** Its low so far; {@link Price#NONE} before the first print. */
-  public long low(SymbolState state) {
-    read(state);
+  public long low(SymbolState state, long now) {
+    read(state, now);
     return lows[state.id()];
   }
 
   /**
-   * Whether those minutes are over, so that it stays what it is until a print is corrected or comes
+   * Whether those minutes were over when it was last asked, so that it stays what it is until a print is corrected or comes
    * later than any has so far.
    */
   public boolean isOver(SymbolState state) {
-    read(state);
-    return isSettledBy(state.id());
+    return readUpTo[state.id()] == state.lastEvent()
+        && corrections[state.id()] == state.corrections()
+        && isSettledBy(state.id());
   }
 
   private boolean isSettledBy(int id) {
     return settledBy[id] != EventTape.NONE && settledAfter[id] >= session.tape().mostLateness();
   }
 
-  private void read(SymbolState state) {
+  private void read(SymbolState state, long now) {
+    if (now < end) {
+      takeDay(state);
+    } else {
+      readTape(state);
+    }
+  }
+
+  /** While those minutes last, their high and low are the day's. */
+  private void takeDay(SymbolState state) {
+    int id = state.id();
+    readUpTo[id] = state.lastEvent();
+    settledBy[id] = EventTape.NONE;
+    corrections[id] = state.corrections();
+    highs[id] = state.dayHigh();
+    lows[id] = state.dayLow();
+  }
+
+  private void readTape(SymbolState state) {
     int id = state.id();
     EventTape tape = session.tape();
     int from = readUpTo[id];

@@ -10,6 +10,13 @@ import kelvo.tape.Price;
 /** Price passes a line that a field draws, such as a moving average. */
 class ThroughLine extends RememberingDetector {
   private static final int CROSSING = 0;
+  private static final int WIDTH = 2;
+
+  /** Place of a number for those that keep more. */
+  static final int KEPT = 1;
+
+  /** No line. */
+  static final long UNKNOWN = Long.MIN_VALUE;
 
   /** Lines lie between prices: a hundredth of a price unit decides. */
   static final int FINER = 100;
@@ -18,7 +25,7 @@ class ThroughLine extends RememberingDetector {
   private final int way;
 
   ThroughLine(Session session, Field.Reading line, int way) {
-    super(session, Effect.ELIGIBLE, 1);
+    super(session, Effect.ELIGIBLE, WIDTH);
     this.way = way;
     this.line = line;
   }
@@ -38,18 +45,19 @@ class ThroughLine extends RememberingDetector {
 
   @Override
   public boolean fires(SymbolState state, int event, long now) {
-    double dollars = line.at(state, now);
-    if (Double.isNaN(dollars) || state.lastPrice() == Price.NONE) {
+    long height = heightAt(state, now);
+    if (height == UNKNOWN || state.lastPrice() == Price.NONE) {
       return false;
     }
-    long crossing = Crossing.next(crossing(state), state.lastPrice() * FINER, height(dollars), now);
+    long crossing = Crossing.next(crossing(state), state.lastPrice() * FINER, height, now);
     memory.set(state.id(), CROSSING, crossing);
     return Crossing.way(crossing) == way;
   }
 
-  /** How high a line lies, in hundredths of a price unit. */
-  static long height(double dollars) {
-    return Math.round(dollars * Price.DOLLAR * FINER);
+  /** How high the line lies, in hundredths of a price unit. */
+  long heightAt(SymbolState state, long now) {
+    double dollars = line.at(state, now);
+    return Double.isNaN(dollars) ? UNKNOWN : Math.round(dollars * Price.DOLLAR * FINER);
   }
 
   /** How the price of a security has stood to the line so far. */
