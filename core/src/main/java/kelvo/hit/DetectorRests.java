@@ -10,17 +10,23 @@ import kelvo.trigger.Rest;
  * those detectors alone that do not. Owned by one thread; does not allocate when asked.
  */
 final class DetectorRests {
-  private static final int LOW = SecurityRows.OF_DETECTORS;
-  private static final int HIGH = LOW + 1;
-  private static final int UNTIL = LOW + 2;
+  private static final int LOW = 0;
+  private static final int HIGH = 1;
+  private static final int UNTIL = 2;
 
   /** How many detectors rest at no price, and are asked at each. */
-  private static final int RESTLESS = LOW + 3;
+  private static final int RESTLESS = 3;
+
+  private static final int ALL_BITS = 2;
 
   private static final int ROW = 3;
 
   private final EventTape tape;
-  private final SecurityRows all;
+  private final int securities;
+
+  /** By security, where all detectors rest, and how many do not. */
+  private final long[] all;
+
   private final int detectors;
 
   /** By security and detector, lowest and highest price and last moment of its own rest. */
@@ -36,12 +42,13 @@ final class DetectorRests {
    *
    * @param detectors how many may rest
    */
-  DetectorRests(SecurityRows rows, EventTape tape, int detectors) {
+  DetectorRests(int securities, EventTape tape, int detectors) {
     this.tape = tape;
     this.detectors = detectors;
-    all = rows;
-    each = new long[detectors * ROW * rows.securities()];
-    eligibleAt = new long[rows.securities()];
+    this.securities = securities;
+    all = new long[securities << ALL_BITS];
+    each = new long[detectors * ROW * securities];
+    eligibleAt = new long[securities];
     knownLateness = tape.mostLateness();
     endAll();
   }
@@ -51,12 +58,12 @@ final class DetectorRests {
     for (int detector = 0; detector < detectors; detector++) {
       put(security, detector, Long.MAX_VALUE, Long.MIN_VALUE, Long.MIN_VALUE);
     }
-    all.set(security, LOW, Long.MAX_VALUE);
-    all.set(security, HIGH, Long.MIN_VALUE);
+    all[(security << ALL_BITS) + LOW] = Long.MAX_VALUE;
+    all[(security << ALL_BITS) + HIGH] = Long.MIN_VALUE;
   }
 
   private void endAll() {
-    for (int security = 0; security < all.securities(); security++) {
+    for (int security = 0; security < securities; security++) {
       end(security);
     }
   }
@@ -67,12 +74,12 @@ final class DetectorRests {
       knownLateness = tape.mostLateness();
       endAll();
     }
-    int id = state.id();
+    int row = state.id() << ALL_BITS;
     long price = state.lastPrice();
-    return price >= all.get(id, LOW)
-        && price <= all.get(id, HIGH)
-        && now <= all.get(id, UNTIL)
-        && all.get(id, RESTLESS) == 0;
+    return price >= all[row + LOW]
+        && price <= all[row + HIGH]
+        && now <= all[row + UNTIL]
+        && all[row + RESTLESS] == 0;
   }
 
   /** Whether one of them does. */
@@ -116,10 +123,10 @@ final class DetectorRests {
 
   /** Ends to find where all of them rest. */
   void endTogether(int security) {
-    all.set(security, LOW, together.low());
-    all.set(security, HIGH, together.high());
-    all.set(security, UNTIL, together.until());
-    all.set(security, RESTLESS, restless);
+    all[(security << ALL_BITS) + LOW] = together.low();
+    all[(security << ALL_BITS) + HIGH] = together.high();
+    all[(security << ALL_BITS) + UNTIL] = together.until();
+    all[(security << ALL_BITS) + RESTLESS] = restless;
   }
 
   /** When the last eligible print came that any detector could hear of; 0 before the first. */

@@ -23,19 +23,16 @@ public final class ScanBoard {
   /** The most scans that can run at once. */
   public static final int MAX = Long.SIZE;
 
-  /**
-   * Place in a row of the scans whose settled rules let the security through and that are awake.
-   */
-  private static final int AWAKE = 0;
-
-  /** Place of the scans that it is inside. */
-  private static final int INSIDE = 1;
+  /** Place in a row of the scans that a security is inside. */
+  private static final int INSIDE = 0;
 
   /** Place of the scans whose answer may change as time passes. */
-  private static final int AWAITING = 2;
+  private static final int AWAITING = 1;
 
   /** Place of the moment when time alone may change an answer about it. */
-  private static final int CHANGES_AT = 3;
+  private static final int CHANGES_AT = 2;
+
+  private static final int ROW_BITS = 2;
 
   private final ScanCheck[] checks;
   private final SharedReadings shared;
@@ -49,7 +46,14 @@ public final class ScanBoard {
   /** The scans whose settled rules let a security through. */
   private final long[] eligible;
 
-  private final SecurityRows rows;
+  /**
+   * The scans whose settled rules let a security through and that are awake: looked at after every
+   * event, so that it lies by itself and stays in the processor's nearest caches.
+   */
+  private final long[] awake;
+
+  /** What changes while some scan is awake: a row a security, side by side in memory. */
+  private final long[] rows;
 
   private final Map<Trigger, Long> byTrigger = new HashMap<>();
   private final long edges;
@@ -88,7 +92,8 @@ public final class ScanBoard {
     table = new RuleTable(rules, shared);
     grouped = withGroups;
     eligible = new long[securities];
-    rows = new SecurityRows(securities);
+    awake = new long[securities];
+    rows = new long[securities << ROW_BITS];
     for (int k = 0; k < checks.length; k++) {
       for (int i = 0; i < securities; i++) {
         eligible[i] |= checks[k].eligible(i) ? 1L << k : 0;
@@ -126,11 +131,6 @@ public final class ScanBoard {
     return mask;
   }
 
-  /** The rows of the securities, which whoever else looks at each event shares. */
-  SecurityRows rows() {
-    return rows;
-  }
-
   /** The scans, in the order of their bits. */
   public ScanCheck check(int scan) {
     return checks[scan];
@@ -163,7 +163,7 @@ public final class ScanBoard {
 
   /** The scans to ask after an event of a security other than a quote. */
   public long dueAfterEvent(int security) {
-    return asking == 0 ? 0 : asking & rows.get(security, AWAKE);
+    return asking == 0 ? 0 : asking & awake[security];
   }
 
   /**
@@ -173,15 +173,15 @@ public final class ScanBoard {
    */
   public long dueAfterQuote(int security, long now) {
     long due = dueAfterEvent(security);
-    if (due == 0 || now < rows.get(security, CHANGES_AT)) {
+    if (due == 0 || now < rows[(security << ROW_BITS) + CHANGES_AT]) {
       return due & quoted;
     }
-    return due & (quoted | timed | rows.get(security, AWAITING));
+    return due & (quoted | timed | rows[(security << ROW_BITS) + AWAITING]);
   }
 
   /** Notes when time alone may next change an answer about a security. */
   public void awaitUntil(int security, long moment) {
-    rows.set(security, CHANGES_AT, moment);
+    rows[(security << ROW_BITS) + CHANGES_AT] = moment;
   }
 
   /** The scans that listen to a trigger. */
@@ -202,8 +202,8 @@ public final class ScanBoard {
     }
     asking = edges & open;
     if ((before & ~open) != 0) {
-      for (int i = 0; i < rows.securities(); i++) {
-        rows.set(i, INSIDE, rows.get(i, INSIDE) & open);
+      for (int row = 0; row < rows.length; row += 1 << ROW_BITS) {
+        rows[row + INSIDE] &= open;
       }
     }
     return (open & ~before) != 0;
@@ -216,20 +216,20 @@ public final class ScanBoard {
    */
   public long update(SymbolState state, long scans, long now, int phase) {
     int id = state.id();
-    long todo = scans & open & rows.get(id, AWAKE);
+    long todo = scans & open & awake[id];
     if (todo == 0) {
       return 0;
     }
-    long before = rows.get(id, INSIDE);
+    int row = id << ROW_BITS;
+    long before = rows[row + INSIDE];
     long passed = ask(todo, state, now, phase);
     long after = before & ~todo | passed;
-    rows.set(id, INSIDE, after);
-    long awaiting =
-        rows.get(id, AWAITING) & ~todo | passed | table.mayOpenWithTime() | groupsMayOpen;
-    rows.set(id, AWAITING, awaiting & passing);
+    rows[row + INSIDE] = after;
+    rows[row + AWAITING] =
+        (rows[row + AWAITING] & ~todo | passed | table.mayOpenWithTime() | groupsMayOpen) & passing;
     long waitingForNews = table.waitingForNews();
     if (waitingForNews != 0) {
-      rows.set(id, AWAKE, rows.get(id, AWAKE) & ~waitingForNews);
+      awake[id] &= ~waitingForNews;
     }
     return before ^ after;
   }
@@ -262,12 +262,12 @@ public final class ScanBoard {
    * since news keeps shut for good sleeps until there is news, since nothing else can open it.
    */
   public void wake(int security) {
-    rows.set(security, AWAKE, eligible[security]);
+    awake[security] = eligible[security];
   }
 
   /** Whether some of the given scans are awake for a security. */
   public boolean isAwake(int security, long scans) {
-    return (scans & rows.get(security, AWAKE)) != 0;
+    return (scans & awake[security]) != 0;
   }
 
   /**
@@ -276,7 +276,7 @@ public final class ScanBoard {
    * doing so until its next event.
    */
   public long awaiting(int security) {
-    return rows.get(security, AWAITING);
+    return rows[(security << ROW_BITS) + AWAITING];
   }
 
   /** Whether some of the given scans could ever let a security through. */
@@ -293,6 +293,6 @@ public final class ScanBoard {
 
   /** Whether a security was inside a scan after the last update. */
   public boolean isInside(int security, int scan) {
-    return (rows.get(security, INSIDE) >>> scan & 1) != 0;
+    return (rows[(security << ROW_BITS) + INSIDE] >>> scan & 1) != 0;
   }
 }

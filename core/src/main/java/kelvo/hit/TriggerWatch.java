@@ -72,7 +72,7 @@ final class TriggerWatch implements CorrectionListener {
     }
     plainEffect = all;
     awake = new AwakeDetectors(watched, detectors, scans, board, states.length);
-    rests = new DetectorRests(board.rows(), session.tape(), awake.mayRest());
+    rests = new DetectorRests(states.length, session.tape(), awake.mayRest());
     all |= awake.effects();
     effects = watched.length == 0 ? all : all | Effect.CORRECTED;
     timed =
