@@ -38,6 +38,9 @@ public final class Ratios {
   /** Takes half an hour, so that it runs only when it is named. */
   private static final String SOAK = "soak";
 
+  /** A check with an answer instead of a measurement, of three minutes. */
+  private static final String FLOORS = "floors";
+
   private static final List<String> BOUNDS = List.of("DENSE", "TAILS");
   private static final List<String> SIZES = List.of("3000", "11000");
 
@@ -45,12 +48,16 @@ public final class Ratios {
 
   /**
    * Takes a folder for the invented markets, which are written once, and the subjects to measure:
-   * all of {@link #SUBJECTS} when none is named; or "soak" alone.
+   * all of {@link #SUBJECTS} when none is named; or "soak" alone; or "floors" and a folder.
    */
   public static void main(String[] args)
       throws RunnerException, IOException, InterruptedException, SQLException {
     if (args.length > 0 && args[0].equals(SOAK)) {
       LiveTimes.start(LiveTimes.Part.SOAK);
+      return;
+    }
+    if (args.length > 0 && args[0].equals(FLOORS)) {
+      floors(args.length > 1 ? args[1] : "");
       return;
     }
     List<String> named = List.of(args).stream().filter(SUBJECTS::contains).toList();
@@ -71,6 +78,21 @@ public final class Ratios {
     for (LiveTimes.Part part : EnumSet.complementOf(EnumSet.of(LiveTimes.Part.SOAK))) {
       LiveTimes.start(part);
     }
+  }
+
+  private static void floors(String folder) throws IOException, InterruptedException {
+    Path root = folder.isEmpty() ? Files.createTempDirectory("kelvo-bench") : Path.of(folder);
+    StolenTime stolen = StolenTime.fromNow();
+    boolean all = Floors.hold(project(), root);
+    say("  the host took %.1f%% of the processors away meanwhile", stolen.percent());
+    if (!all) {
+      System.err.println("Kelvo is slower than two thirds of what docs/promises.csv promises.");
+      System.exit(1);
+    }
+  }
+
+  private static Path project() {
+    return Path.of(System.getProperty("kelvo.project"));
   }
 
   private static void measure(String subject, String folder)
@@ -107,7 +129,7 @@ public final class Ratios {
   private static void whole(String folder) throws IOException, InterruptedException {
     Path root = folder.isEmpty() ? Files.createTempDirectory("kelvo-bench") : Path.of(folder);
     say("whole processes, medians");
-    new WholeProcesses(Path.of(System.getProperty("kelvo.command")), root).print();
+    new WholeProcesses(project().resolve("kelvo"), root).print();
     say("a whole process: 8,000 securities, 20 million prints, thirty scans");
     WholeDay.print(root);
   }
@@ -115,11 +137,16 @@ public final class Ratios {
   private static void replay(String folder) throws RunnerException {
     Collection<RunResult> all = onDemo(ReplayBenchmark.class, folder);
     for (String securities : SIZES) {
-      List<RunResult> results = with(all, "securities", securities);
+      List<RunResult> ofSize = with(all, "securities", securities);
       say("the demo session, %s securities", securities);
-      middle("bare pass, ms", results, "bareMs");
-      middle("ten scans, ms", results, "tenScansMs");
-      middle("rate with ten scans over bare", results, "rate");
+      for (ScanSet set : ScanSet.values()) {
+        List<RunResult> results = with(ofSize, "scans", set.name());
+        say(" %s (%d)", set.words(), set.scans().size());
+        middle("bare pass, ms", results, "bareMs");
+        middle("through the scans, ms", results, "engineMs");
+        middle("rate over bare", results, "rate");
+        middle("hits", results, "hits");
+      }
     }
   }
 

@@ -1,16 +1,8 @@
 package kelvo.bench;
 
 import java.io.IOException;
-import java.util.List;
 import java.util.concurrent.TimeUnit;
-import kelvo.data.scanfile.ScanFile;
-import kelvo.hit.Program;
-import kelvo.hit.ScanEngine;
-import kelvo.replay.TapeReplay;
-import kelvo.rule.Vocabulary;
-import kelvo.scan.Scan;
 import kelvo.session.Session;
-import kelvo.time.DayTime;
 import org.openjdk.jmh.annotations.AuxCounters;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
@@ -26,7 +18,7 @@ import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
 
 /**
- * The demo session through the engine with its ten scans, between two bare passes over the same
+ * The demo session through the engine with a set of scans, between two bare passes over the same
  * events, so that all three run under the same conditions.
  */
 @State(Scope.Benchmark)
@@ -47,13 +39,11 @@ public class ReplayBenchmark {
   @Param({"3000", "11000"})
   public int securities;
 
+  /** Which scans, and none at all. */
+  @Param public ScanSet scans;
+
   private Session session;
-  private List<Scan> scans;
-  private BarePass before;
-  private BarePass after;
-  private TapeReplay replay;
-  private int hits;
-  private long sum;
+  private EngineRound next;
 
   /** What one round took. */
   @State(Scope.Thread)
@@ -62,36 +52,36 @@ public class ReplayBenchmark {
     /** The mean of the two bare passes, 14 fields and nothing else, ms. */
     public double bareMs;
 
-    /** Every field, edge and trigger of the ten shipped scans, hits with all their fields, ms. */
-    public double tenScansMs;
+    /** Every field, edge and trigger of the scans, hits with all their fields, ms. */
+    public double engineMs;
 
-    /** The rate with ten scans over that of the bare passes around it. */
+    /** The rate with the scans over that of the bare passes around it. */
     public double rate;
+
+    /** How many hits there were. */
+    public double hits;
   }
 
   /** Reads the market. */
   @Setup
   public void read() throws IOException {
     session = DemoSession.of(securities);
-    scans = ScanFile.shipped(Vocabulary.DEFAULT);
   }
 
   /** Makes what a session needs before its first event; that is not part of a pass. */
   @Setup(Level.Invocation)
   public void prepare() {
-    before = new BarePass(session.securities().size());
-    after = new BarePass(session.securities().size());
-    replay = ScanEngine.replay(session, new Program(scans, List.of()), hit -> hits++);
+    next = new EngineRound(session, scans);
   }
 
-  /** Bare, ten scans, bare. */
+  /** Bare, scans, bare. */
   @Benchmark
   public long round(Round round) {
-    double bareBefore = Timed.ms(() -> sum += before.run(session));
-    round.tenScansMs = Timed.ms(() -> replay.runTo(DayTime.LAST));
-    double bareAfter = Timed.ms(() -> sum += after.run(session));
-    round.bareMs = (bareBefore + bareAfter) / 2;
-    round.rate = round.bareMs / round.tenScansMs;
-    return sum + hits;
+    EngineRound.Times times = next.play();
+    round.bareMs = times.bareMs();
+    round.engineMs = times.engineMs();
+    round.rate = times.rate();
+    round.hits = times.hits();
+    return times.check() + times.hits();
   }
 }

@@ -1,5 +1,6 @@
 package kelvo.bench;
 
+import java.io.BufferedReader;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -36,7 +37,26 @@ final class WholeProcesses {
     this.kelvo = kelvo;
     demo = root.resolve("demo");
     history = root.resolve("twenty-sessions");
+    // Writes the demo where it is not there, and its columns.
     window();
+    command("hits", demo);
+  }
+
+  /** Starts by the keys of their promises. */
+  Map<String, Start> onDemo() {
+    Map<String, Start> starts = new LinkedHashMap<>();
+    starts.put("window", this::window);
+    starts.put("hits", () -> command("hits", demo));
+    starts.put("review", () -> command("review", demo));
+    return starts;
+  }
+
+  /** The SQL engine on the demo's tables. */
+  Start sqlOnDemo() {
+    return () -> sql(demo);
+  }
+
+  private void writeHistory() throws IOException {
     if (!Files.exists(history.resolve("scans"))) {
       DemoFolder.write(
           history,
@@ -46,25 +66,43 @@ final class WholeProcesses {
     }
   }
 
-  private interface Start {
+  /** A process from its start to its end. */
+  interface Start {
     void run() throws IOException, InterruptedException;
   }
 
   /** Measures and prints. */
   void print() throws IOException, InterruptedException {
+    writeHistory();
     Map<String, Start> first = new LinkedHashMap<>();
     first.put("hits, first reading ever", () -> afterDeleting(demo, () -> command("hits", demo)));
     first.put(
         "hits of twenty sessions, first reading ever",
         () -> afterDeleting(history, () -> command("hits", history)));
     Map<String, Start> later = new LinkedHashMap<>();
-    later.put("the SQL engine, every column of the demo", () -> sql(demo));
-    later.put("the demo's window, until it is usable and closed again", this::window);
-    later.put("hits", () -> command("hits", demo));
-    later.put("review", () -> command("review", demo));
+    later.put("the SQL engine, every column of the demo", sqlOnDemo());
+    later.putAll(onDemo());
     later.put("hits of twenty sessions", () -> command("hits", history));
     print(first, 1);
     print(later, ROUNDS);
+    timeline("hits");
+    timeline("review");
+  }
+
+  /** Prints how long each part of a command takes, by one more start. */
+  private void timeline(String name) throws IOException, InterruptedException {
+    ProcessBuilder builder =
+        new ProcessBuilder(kelvo.toString(), name, demo.toString())
+            .redirectOutput(ProcessBuilder.Redirect.DISCARD);
+    builder.environment().put("KELVO_JAVA_OPTIONS", "-Dkelvo.timeline=true");
+    Process process = builder.start();
+    try (BufferedReader lines = process.errorReader()) {
+      lines
+          .lines()
+          .filter(line -> line.startsWith("timeline: "))
+          .forEach(line -> System.out.println("  " + name + ", " + line));
+    }
+    process.waitFor();
   }
 
   private static void print(Map<String, Start> starts, int rounds)

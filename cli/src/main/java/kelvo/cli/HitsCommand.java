@@ -11,6 +11,7 @@ import kelvo.hit.HitFold;
 import kelvo.hit.HitFolding;
 import kelvo.hit.Program;
 import kelvo.hit.ScanEngine;
+import kelvo.replay.TapeReplay;
 import kelvo.scan.Scan;
 import kelvo.session.Session;
 import kelvo.tape.Price;
@@ -49,18 +50,24 @@ final class HitsCommand implements Callable<Integer> {
       throw new IllegalArgumentException(
           "--from " + from + " is after --to " + to + "; change one of them");
     }
+    Timeline timeline = Timeline.sinceStart(arguments.terminal());
     List<Scan> scans = arguments.scans();
+    timeline.done("scans");
     Session session = arguments.session();
+    timeline.done("session");
     List<Hit> hits = new ArrayList<>();
-    ScanEngine.replay(
+    TapeReplay replay =
+        ScanEngine.replay(
             session,
             new Program(scans, List.of()),
             hit -> {
               if (hit.at() >= first) {
                 hits.add(hit);
               }
-            })
-        .runTo(last);
+            });
+    timeline.done("set-up");
+    replay.runTo(last);
+    timeline.done("playing");
     List<HitFold> folds =
         unfolded ? hits.stream().map(HitFold::of).toList() : HitFolding.fold(hits, scans);
     Set<Field> columns = new LinkedHashSet<>();
@@ -69,6 +76,7 @@ final class HitsCommand implements Callable<Integer> {
     List<String> names = new ArrayList<>(FIRST_COLUMNS);
     columns.forEach(c -> names.add(c.words()));
     arguments.output.print(names, folds.stream().map(fold -> row(fold, columns)).toList());
+    timeline.done("output");
     return arguments.exitCode();
   }
 

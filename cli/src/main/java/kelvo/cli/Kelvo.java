@@ -84,7 +84,7 @@ public final class Kelvo implements Runnable {
       return LocalDate.parse(text);
     } catch (DateTimeParseException e) {
       throw new CommandLine.TypeConversionException(
-          "expected a date such as 2031-03-12, found \"" + text + "\"");
+          "expected a date such as 2031-03-12, found \"" + text + "\"", e);
     }
   }
 

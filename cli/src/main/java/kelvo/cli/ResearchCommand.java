@@ -55,9 +55,9 @@ final class ResearchCommand implements Callable<Integer> {
       names = "--held",
       paramLabel = "UNTIL",
       description =
-          "until when cases are held for the cuts and the answer: \"5 min\", \"15 min\", \"30 min\","
-              + " \"60 min\", close, \"next open\", \"next close\", \"day 3 close\" or \"day 5 close\";"
-              + " close if not given")
+          "until when cases are held for the cuts and the answer: \"5 min\", \"15 min\", \"30"
+              + " min\", \"60 min\", close, \"next open\", \"next close\", \"day 3 close\" or \"day"
+              + " 5 close\"; close if not given")
   String held = "close";
 
   @Option(
@@ -155,7 +155,7 @@ final class ResearchCommand implements Callable<Integer> {
   private List<Question> questions() {
     List<Scan> scans = arguments.scans();
     int named = arguments.scanFiles.size();
-    if (named == 0 || named > 2 || sql && named > 1) {
+    if (named == 0 || named > 2 || (sql && named > 1)) {
       throw new IllegalArgumentException(
           "name the scan with --scan FILE, and at most one more beside it, with --sql none");
     }

@@ -51,17 +51,23 @@ final class ReviewCommand implements Callable<Integer> {
 
   @Override
   public Integer call() {
+    Timeline timeline = Timeline.sinceStart(arguments.terminal());
     List<Scan> scans = arguments.scans();
+    timeline.done("scans");
     Session session = arguments.session();
+    timeline.done("session");
     DayBook book = book();
     ReviewSettings settings = arguments.data().settings().review();
     arguments.tellFaults();
+    timeline.done("ledger and fills");
     SessionRun run =
-        SessionRun.of(
-            session,
-            new Program(scans, book.levels(), arguments.alerts(book, scans)),
-            Progress.NONE);
+        SessionRun.unplayed(
+            session, new Program(scans, book.levels(), arguments.alerts(book, scans)));
+    timeline.done("set-up");
+    run.playToEnd(Progress.NONE);
+    timeline.done("playing");
     DayReview review = DayReview.of(session, scans, run.hits(), book, settings, DayTime.LAST);
+    timeline.done("review");
     if (out == null) {
       arguments.output.print(
           ReviewTables.TRADE_COLUMNS, ReviewTables.trades(review, arguments.date()));
@@ -71,6 +77,7 @@ final class ReviewCommand implements Callable<Integer> {
     arguments.terminal().err().println(settings.words());
     tellFillsLeftOut(review);
     review.beforeRecord().forEach(fill -> arguments.terminal().err().println(opened(fill)));
+    timeline.done("output");
     return arguments.exitCode();
   }
 

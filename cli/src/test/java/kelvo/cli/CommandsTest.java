@@ -12,7 +12,9 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.List;
+import java.util.concurrent.ExecutionException;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
 import java.util.stream.Collectors;
 import kelvo.data.report.ReviewTables;
 import kelvo.job.Progress;
@@ -53,7 +55,8 @@ class CommandsTest {
   }
 
   @Test
-  void aServedSessionIsRecordedAndReadBack(@TempDir Path recorded) throws Exception {
+  void aServedSessionIsRecordedAndReadBack(@TempDir Path recorded)
+      throws ExecutionException, IOException, InterruptedException, TimeoutException {
     Files.copy(folder.resolve("securities.csv"), recorded.resolve("securities.csv"));
     SimCommand sim = new SimCommand(terminal);
     sim.folder = folder;
@@ -380,7 +383,8 @@ class CommandsTest {
         .containsExactly(Arrays.stream(Held.values()).map(Held::words).toArray(String[]::new));
     assertThat(told.toString(StandardCharsets.UTF_8))
         .contains(
-            "and one sells short at the next print, from 2031-03-12 to 2031-03-12, until the close");
+            "and one sells short at the next print, from 2031-03-12 to 2031-03-12, until the"
+                + " close");
 
     printed.reset();
     assertThat(

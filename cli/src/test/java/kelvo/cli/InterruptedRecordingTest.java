@@ -3,6 +3,7 @@ package kelvo.cli;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.BufferedReader;
+import java.io.IOException;
 import java.io.InputStreamReader;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
@@ -17,7 +18,7 @@ class InterruptedRecordingTest {
   @TempDir Path recorded;
 
   @Test
-  void itsTablesAreClosedAndItsColumnsMade() throws Exception {
+  void itsTablesAreClosedAndItsColumnsMade() throws IOException, InterruptedException {
     ServedDay day = new ServedDay(folder, 6_000);
     day.prepare(recorded);
     Process recorder =

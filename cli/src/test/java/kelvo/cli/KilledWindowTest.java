@@ -12,6 +12,7 @@ import kelvo.data.ledger.KeptHit;
 import kelvo.data.ledger.Ledger;
 import kelvo.desktop.workspace.OpenedDay;
 import kelvo.sim.DemoSize;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.Timeout;
 import org.junit.jupiter.api.io.TempDir;
@@ -22,7 +23,9 @@ import org.junit.jupiter.api.io.TempDir;
  * ledger. {@code -Dkelvo.kills=500} kills fifty.
  */
 class KilledWindowTest {
-  private static final int KILLS = Math.max(2, Integer.getInteger("kelvo.kills", 0) / 10);
+  private static final int KILLS =
+      Math.max(
+          Boolean.getBoolean("kelvo.proofs") ? 3 : 1, Integer.getInteger("kelvo.kills", 0) / 10);
   private static final int EVENTS = 40_000;
   private static final String SESSION = "sessions/" + DemoSize.SESSION;
   private static final List<String> FILES =
@@ -32,6 +35,7 @@ class KilledWindowTest {
   @TempDir Path killed;
   @TempDir Path undisturbed;
 
+  @Tag("sampled")
   @Test
   @Timeout(value = 1, unit = TimeUnit.HOURS)
   void recordAndHitsAreThoseOfAWindowThatNobodyKills() throws Exception {
@@ -94,7 +98,8 @@ class KilledWindowTest {
   }
 
   /** Waits until the record is said to hold so many frames. */
-  private static void awaitFrame(Process window, Path folder, long frame) throws Exception {
+  private static void awaitFrame(Process window, Path folder, long frame)
+      throws IOException, InterruptedException {
     while (recorded(folder) < frame) {
       assertThat(window.waitFor(5, TimeUnit.MILLISECONDS))
           .as(() -> "it has ended: " + said(folder))

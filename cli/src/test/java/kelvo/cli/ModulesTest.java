@@ -12,6 +12,7 @@ class ModulesTest {
   private static final JavaClasses ALL =
       new ClassFileImporter()
           .withImportOption(new ImportOption.DoNotIncludeTests())
+          .withImportOption(location -> !location.contains("-tests.jar"))
           .importPackages("kelvo");
 
   private static void usesNone(String module, String... below) {

@@ -3,6 +3,7 @@ package kelvo.cli;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.BufferedReader;
+import java.io.IOException;
 import java.io.InputStreamReader;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -33,7 +34,7 @@ class TerminatedWindowTest {
   @TempDir Path folder;
 
   @Test
-  void whereTheDayWasLeftIsKept() throws Exception {
+  void whereTheDayWasLeftIsKept() throws IOException, InterruptedException {
     DemoFolder.write(
         folder, new DemoSize(60, 30, 6_000, DemoSize.SESSION), DemoFolder.SEED, Progress.NONE);
     Path log = Files.writeString(folder.resolve("log.xml"), LOG);

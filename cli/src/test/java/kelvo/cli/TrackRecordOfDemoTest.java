@@ -49,6 +49,7 @@ import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.Timeout;
 import org.junit.jupiter.api.io.TempDir;
@@ -57,6 +58,7 @@ import org.junit.jupiter.api.io.TempDir;
  * Twenty sessions of the demo's trader, and the one of the demo: what the window makes of them,
  * what the commands print, and whether the trader's habits come to light.
  */
+@Tag("proof")
 class TrackRecordOfDemoTest {
   private static final DemoSize SIZE =
       new DemoSize(900, 60, 60_000, DemoSize.SESSION).withRecord(DemoSize.RECORD);

@@ -57,7 +57,7 @@ public record Attention(
     }
     boolean asksForIt =
         event.kind() == AlertEvent.Kind.LEVEL
-            || alert != null && alert.about() instanceof About.Symbol;
+            || (alert != null && alert.about() instanceof About.Symbol);
     if (isWatched || asksForIt) {
       return Ring.Rank.WATCHED;
     }

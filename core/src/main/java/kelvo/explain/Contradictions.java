@@ -60,7 +60,7 @@ public final class Contradictions {
 
   private static boolean exclude(Rule one, Rule other, int phase, Phases phases) {
     if (!one.field().words().equals(other.field().words())
-        || one.orUnknown() && other.orUnknown()) {
+        || (one.orUnknown() && other.orUnknown())) {
       return false;
     }
     if (one.field() instanceof Field.Word) {

@@ -11,13 +11,12 @@ import kelvo.history.DailyBarList;
 import kelvo.history.DailyHistory;
 import kelvo.history.Swings;
 import kelvo.session.SecurityFacts;
-import kelvo.time.SessionHours;
 import kelvo.state.Market;
 import kelvo.state.OpeningRange;
 import kelvo.state.SymbolState;
-import org.jspecify.annotations.Nullable;
-import kelvo.state.SymbolState;
 import kelvo.tape.Price;
+import kelvo.time.SessionHours;
+import org.jspecify.annotations.Nullable;
 
 /** Highs, lows and ranges: of the day and its spans, of N days, in average true ranges. */
 final class RangeFields {
@@ -87,11 +86,13 @@ final class RangeFields {
         distance("52w low", MONTH, RangeFields::yearLow),
         swing(
             "overhead %",
-            "How far the nearest earlier daily swing high above price is; clear when none of the last 250 sessions has one.",
+            "How far the nearest earlier daily swing high above price is; clear when none of the"
+                + " last 250 sessions has one.",
             1),
         swing(
             "room below %",
-            "How far the nearest earlier daily swing low below price is; clear when none of the last 250 sessions has one.",
+            "How far the nearest earlier daily swing low below price is; clear when none of the"
+                + " last 250 sessions has one.",
             -1),
         live(
             "gap filled %",

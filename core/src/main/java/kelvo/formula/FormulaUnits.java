@@ -9,7 +9,7 @@ final class FormulaUnits {
 
   /** Whether two parts can be added, or compared by min and max. */
   static boolean agree(@Nullable Unit left, @Nullable Unit right) {
-    return left == null || right == null || left == right || isRatio(left) && isRatio(right);
+    return left == null || right == null || left == right || (isRatio(left) && isRatio(right));
   }
 
   /** The unit of two that agree. */
@@ -24,7 +24,8 @@ final class FormulaUnits {
     if (left == null || right == null) {
       return left == null ? right : left;
     }
-    if (left == Unit.PRICE && right == Unit.SHARES || left == Unit.SHARES && right == Unit.PRICE) {
+    if ((left == Unit.PRICE && right == Unit.SHARES)
+        || (left == Unit.SHARES && right == Unit.PRICE)) {
       return Unit.MONEY;
     }
     if (isRatio(left) || isRatio(right)) {

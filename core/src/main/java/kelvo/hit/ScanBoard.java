@@ -223,10 +223,11 @@ public final class ScanBoard {
     int row = id << ROW_BITS;
     long before = rows[row + INSIDE];
     long passed = ask(todo, state, now, phase);
-    long after = before & ~todo | passed;
+    long after = (before & ~todo) | passed;
     rows[row + INSIDE] = after;
     rows[row + AWAITING] =
-        (rows[row + AWAITING] & ~todo | passed | table.mayOpenWithTime() | groupsMayOpen) & passing;
+        ((rows[row + AWAITING] & ~todo) | passed | table.mayOpenWithTime() | groupsMayOpen)
+            & passing;
     long waitingForNews = table.waitingForNews();
     if (waitingForNews != 0) {
       awake[id] &= ~waitingForNews;

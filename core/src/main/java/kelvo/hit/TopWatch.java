@@ -92,7 +92,7 @@ final class TopWatch {
       boolean was = !Double.isNaN(keys[id]);
       boolean is = board.isInside(id, scan);
       double key = is ? scanOrder.key(order, state, now) : Double.NaN;
-      if (!was && !is || key == keys[id]) {
+      if ((!was && !is) || key == keys[id]) {
         return;
       }
       if (was) {

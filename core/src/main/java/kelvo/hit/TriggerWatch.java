@@ -148,8 +148,7 @@ final class TriggerWatch implements CorrectionListener {
     }
   }
 
-  private void askUnlessItRests(
-      int detector, SymbolState state, int event, long now, Fired fired) {
+  private void askUnlessItRests(int detector, SymbolState state, int event, long now, Fired fired) {
     int place = awake.restingPlace(detector);
     if (!rests.rests(state.id(), place, state.lastPrice(), now)) {
       ask(detector, state, event, now, fired);

@@ -84,7 +84,7 @@ public final class LatestAnswer {
 
   /** Whether an answer is still to come. */
   public boolean isBusy() {
-    return next != null || running != null && !running.stopped;
+    return next != null || (running != null && !running.stopped);
   }
 
   private void begin() {

@@ -86,6 +86,6 @@ public final class Naming {
   private static boolean isMarked(String text, int at, int length) {
     String before = text.substring(0, at).stripTrailing();
     boolean closed = at + length < text.length() && text.charAt(at + length) == ')';
-    return before.endsWith("$") || closed && (before.endsWith("(") || before.endsWith(":"));
+    return before.endsWith("$") || (closed && (before.endsWith("(") || before.endsWith(":")));
   }
 }

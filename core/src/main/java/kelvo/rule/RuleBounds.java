@@ -78,7 +78,7 @@ final class RuleBounds {
 
   /** Whether a value passes in a phase that asks and has no other field; NaN is unknown. */
   boolean holds(double value, int phase) {
-    return value >= lows[phase] && value <= highs[phase]
+    return (value >= lows[phase] && value <= highs[phase])
         ? !not
         : Double.isNaN(value) ? rule.orUnknown() : not;
   }

@@ -43,7 +43,7 @@ public final class RuleCheck {
     double value = number(subject, now);
     Values.Numbers other = others[phase];
     Bound.OtherField against = bounds.otherIn(phase);
-    return other == null || against == null
+    return (other == null || against == null)
         ? bounds.holds(value, phase)
         : bounds.holds(value, against, other.of(subject, now));
   }

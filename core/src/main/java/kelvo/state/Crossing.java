@@ -28,7 +28,7 @@ public final class Crossing {
   // while disarmed; then when it fired.
   private static final int WAY_BITS = 2;
   private static final long WAY = (1 << WAY_BITS) - 1;
-  private static final long DISARMED = 1L << 2 * WAY_BITS;
+  private static final long DISARMED = 1L << (2 * WAY_BITS);
   private static final int FIRED_AT_SHIFT = 2 * WAY_BITS + 1;
 
   private Crossing() {}

@@ -34,7 +34,7 @@ public record Halts(List<Halt> all) {
       }
       boolean trades = tape.state(event) == TradingState.TRADING;
       String reason = tape.reason(event);
-      offering = !trades && (HaltReason.isOffering(reason) || offering && reason.isEmpty());
+      offering = !trades && (HaltReason.isOffering(reason) || (offering && reason.isEmpty()));
       if (!trades && !halted && !offering) {
         halts.add(new Halt(tape.time(event), Long.MAX_VALUE, reason));
         halted = true;

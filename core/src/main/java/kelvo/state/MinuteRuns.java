@@ -77,7 +77,7 @@ public final class MinuteRuns extends TapeFollower.Made {
     }
     boolean last =
         (flags & TapeRules.LAST) != 0
-            || (flags & TapeRules.LAST_WHEN_FIRST) != 0 && close == Price.NONE;
+            || ((flags & TapeRules.LAST_WHEN_FIRST) != 0 && close == Price.NONE);
     if (last && at >= closeAt) {
       if (ofMinute != minute) {
         rising = risingMinutes(Long.MAX_VALUE);

@@ -59,8 +59,8 @@ public final class OpeningRange {
   }
 
   /**
-   * Whether those minutes were over when it was last asked, so that it stays what it is until a print is corrected or comes
-   * later than any has so far.
+   * Whether those minutes were over when it was last asked, so that it stays what it is until a
+   * print is corrected or comes later than any has so far.
    */
   public boolean isOver(SymbolState state) {
     return readUpTo[state.id()] == state.lastEvent()

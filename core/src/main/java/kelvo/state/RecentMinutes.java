@@ -27,6 +27,6 @@ final class RecentMinutes {
     int behind = minute - newest;
     return newest == NONE || behind >= SPAN
         ? SPAN
-        : SPAN - Long.bitCount(minutes & (1L << SPAN - behind) - 1);
+        : SPAN - Long.bitCount(minutes & (1L << (SPAN - behind)) - 1);
   }
 }

@@ -42,7 +42,7 @@ public final class StatusSoFar {
       goOn(at, reason);
       return 0;
     }
-    if (HaltReason.isOffering(reason) || before != TradingState.TRADING && reason.isEmpty()) {
+    if (HaltReason.isOffering(reason) || (before != TradingState.TRADING && reason.isEmpty())) {
       return 0;
     }
     halted = true;

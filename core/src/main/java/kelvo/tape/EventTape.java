@@ -277,7 +277,7 @@ public final class EventTape {
   }
 
   private static long pair(int first, int second) {
-    return (long) first << Integer.SIZE | second & LOW_INT;
+    return (long) first << Integer.SIZE | (second & LOW_INT);
   }
 
   private void append(EventKind kind, long at, int symbol, long price, long much, long detail) {

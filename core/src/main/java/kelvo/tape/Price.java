@@ -24,7 +24,10 @@ public final class Price {
     try {
       return new BigDecimal(dollars).movePointRight(4).longValueExact();
     } catch (ArithmeticException e) {
-      throw new NumberFormatException("more than four decimals in " + dollars);
+      NumberFormatException tooFine =
+          new NumberFormatException("more than four decimals in " + dollars);
+      tooFine.initCause(e);
+      throw tooFine;
     }
   }
 

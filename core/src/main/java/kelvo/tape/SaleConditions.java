@@ -78,7 +78,7 @@ public final class SaleConditions {
       return conditions;
     }
     int meant = TAPE_C.contains(mic) ? REGULAR.bit() : AVERAGE_PRICE.bit();
-    return conditions & ~BUNCHED.bit() | meant;
+    return (conditions & ~BUNCHED.bit()) | meant;
   }
 
   /**
@@ -87,9 +87,9 @@ public final class SaleConditions {
    */
   public static int at(int conditions, String venue, String mic) {
     boolean primary =
-        venue.isEmpty() || venue.equals(mic) || TAPE_C.contains(venue) && TAPE_C.contains(mic);
+        venue.isEmpty() || venue.equals(mic) || (TAPE_C.contains(venue) && TAPE_C.contains(mic));
     return primary || (conditions & OFFICIAL) == 0
         ? conditions
-        : conditions & ~OFFICIAL | FOREIGN_OFFICIAL.bit();
+        : (conditions & ~OFFICIAL) | FOREIGN_OFFICIAL.bit();
   }
 }

@@ -102,7 +102,7 @@ public final class TapeRules {
       flags &= condition.updatesVolume() ? -1 : ~VOLUME;
     }
     if (sold != 0 && (flags & LAST) != 0) {
-      flags = flags & ~LAST | LAST_WHEN_FIRST;
+      flags = (flags & ~LAST) | LAST_WHEN_FIRST;
     }
     flags |= (flags & VOLUME) != 0 && (set & OUTSIDE_VWAP) == 0 ? VWAP : 0;
     flags |= (set & OFFICIAL_OPEN.bit()) != 0 ? SETS_OPEN : 0;

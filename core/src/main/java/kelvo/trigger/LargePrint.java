@@ -25,7 +25,7 @@ final class LargePrint extends RememberingDetector {
   @Override
   public boolean fires(SymbolState state, int event, long now) {
     int conditions = session.tape().conditions(event);
-    if (!TapeRules.isOfTheMoment(conditions) || !crosses && TapeRules.isCross(conditions)) {
+    if (!TapeRules.isOfTheMoment(conditions) || (!crosses && TapeRules.isCross(conditions))) {
       return false;
     }
     long size = state.correctedShares(event);

@@ -40,7 +40,7 @@ public enum Mark {
    */
   public static Mark of(String words) {
     for (Mark mark : values()) {
-      if (mark.words().equals(words) || mark == NONE && words.isEmpty()) {
+      if (mark.words().equals(words) || (mark == NONE && words.isEmpty())) {
         return mark;
       }
     }

@@ -12,14 +12,24 @@ import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.sli
 import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
+import com.tngtech.archunit.core.importer.Location;
 import java.util.Date;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 
 class CoreArchitectureTest {
   private static final JavaClasses CORE =
       new ClassFileImporter()
           .withImportOption(new ImportOption.DoNotIncludeTests())
+          .withImportOption(location -> !location.contains("-tests.jar"))
+          .withImportOption(CoreArchitectureTest::isOfCore)
           .importPackages("kelvo");
+
+  /** Tests of all modules may run on one class path. */
+  private static boolean isOfCore(Location location) {
+    return Stream.of("data", "sim", "desktop", "cli", "tests")
+        .noneMatch(module -> location.contains("/kelvo/" + module + "/"));
+  }
 
   @Test
   void coreNeedsTheJdkOnly() {

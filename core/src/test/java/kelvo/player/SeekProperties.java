@@ -23,6 +23,7 @@ import kelvo.trigger.Trigger;
 import kelvo.trigger.TriggerCatalogue;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
+import net.jqwik.api.Tag;
 import net.jqwik.api.constraints.LongRange;
 
 /** A moment reached by dragging is the same as one reached by playing: states, matches and hits. */
@@ -42,7 +43,7 @@ class SeekProperties {
           TestSessions.scan(
               "everything",
               TriggerCatalogue.all().stream()
-                  .filter(t -> t.effect() == 0 && t != Trigger.ENTERS)
+                  .filter(t -> t.effect() == 0 && !t.equals(Trigger.ENTERS))
                   .toList(),
               "trades 5m at least 5"),
           TestSessions.scan(
@@ -50,7 +51,16 @@ class SeekProperties {
               List.of(Trigger.RISES_THROUGH_VWAP, Trigger.HALT),
               "spread % at most 3% or unknown"));
 
+  @Tag("proof")
   @Property(tries = 3)
+  void dragAndPlayMeetAtLength(
+      @ForAll long seed,
+      @ForAll @LongRange(min = DayTime.FIRST, max = DayTime.LAST) long first,
+      @ForAll @LongRange(min = DayTime.FIRST, max = DayTime.LAST) long second) {
+    dragAndPlayMeet(seed, first, second);
+  }
+
+  @Property(tries = 1)
   void dragAndPlayMeet(
       @ForAll long seed,
       @ForAll @LongRange(min = DayTime.FIRST, max = DayTime.LAST) long first,
@@ -92,7 +102,14 @@ class SeekProperties {
     }
   }
 
+  @Tag("proof")
   @Property(tries = 3)
+  void aLevelSetLaterGivesTheHitsOfAFullRunWithItAtLength(
+      @ForAll long seed, @ForAll @LongRange(min = DayTime.FIRST, max = DayTime.LAST) long setAt) {
+    aLevelSetLaterGivesTheHitsOfAFullRunWithIt(seed, setAt);
+  }
+
+  @Property(tries = 1)
   void aLevelSetLaterGivesTheHitsOfAFullRunWithIt(
       @ForAll long seed, @ForAll @LongRange(min = DayTime.FIRST, max = DayTime.LAST) long setAt) {
     Session session = RandomSessions.of(seed, SECURITIES, EVENTS);

@@ -48,8 +48,10 @@ class OpeningRangeProperties {
         standing.add(print);
       }
       if (step % 3 != 0) {
-        assertThat(range.high(taped.state())).isEqualTo(prices(standing).max().orElse(Price.NONE));
-        assertThat(range.low(taped.state())).isEqualTo(prices(standing).min().orElse(Price.NONE));
+        assertThat(range.high(taped.state(), now))
+            .isEqualTo(prices(standing).max().orElse(Price.NONE));
+        assertThat(range.low(taped.state(), now))
+            .isEqualTo(prices(standing).min().orElse(Price.NONE));
       }
     }
   }

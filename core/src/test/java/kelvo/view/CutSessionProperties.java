@@ -43,6 +43,7 @@ import kelvo.trigger.Trigger;
 import kelvo.watchlist.Watchlist;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
+import net.jqwik.api.Tag;
 import net.jqwik.api.constraints.LongRange;
 
 /**
@@ -178,7 +179,16 @@ class CutSessionProperties {
     return shown;
   }
 
+  @Tag("proof")
   @Property(tries = 8)
+  void noViewLooksAheadAtLength(
+      @ForAll long seed,
+      @ForAll @LongRange(min = DayTime.FIRST, max = DayTime.LAST) long moment,
+      @ForAll boolean late) {
+    noViewLooksAhead(seed, moment, late);
+  }
+
+  @Property(tries = 1)
   void noViewLooksAhead(
       @ForAll long seed,
       @ForAll @LongRange(min = DayTime.FIRST, max = DayTime.LAST) long moment,

@@ -13,6 +13,7 @@ class DataArchitectureTest {
   private static final JavaClasses DATA =
       new ClassFileImporter()
           .withImportOption(new ImportOption.DoNotIncludeTests())
+          .withImportOption(location -> !location.contains("-tests.jar"))
           .importPackages("kelvo.data");
 
   @Test

@@ -12,6 +12,7 @@ class DesktopArchitectureTest {
   private static final JavaClasses DESKTOP =
       new ClassFileImporter()
           .withImportOption(new ImportOption.DoNotIncludeTests())
+          .withImportOption(location -> !location.contains("-tests.jar"))
           .importPackages("kelvo.desktop");
 
   @Test

@@ -50,6 +50,7 @@ import kelvo.time.DayTime;
 import kelvo.trade.Fill;
 import kelvo.view.NewsView;
 import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.api.FxRobot;
@@ -165,6 +166,7 @@ class LiveWindowTest {
     assertThat(workspace.book().get().fills()).containsExactlyInAnyOrderElementsOf(fills);
   }
 
+  @Tag("proof")
   @Test
   void aSessionThatIsOverKeepsItsColumnsWhenTheWindowIsClosed() throws IOException {
     awaitEnd();
@@ -183,6 +185,7 @@ class LiveWindowTest {
     return SessionRun.of(session, new Program(workspace.scans(), List.of()), Progress.NONE).hits();
   }
 
+  @Tag("proof")
   @Test
   void theDayCanBeDraggedWhileTheSessionComesIn(FxRobot robot) {
     List<Hit> all = allHits();
@@ -229,6 +232,7 @@ class LiveWindowTest {
     assertThat(workspace.book().get().fills()).containsExactlyInAnyOrderElementsOf(fills);
   }
 
+  @Tag("proof")
   @Test
   void aFeedThatIsLostIsSaidInTheHeaderAsLongAsItLasts(FxRobot robot) {
     awaitEnd();
@@ -246,6 +250,7 @@ class LiveWindowTest {
         .collect(Collectors.joining());
   }
 
+  @Tag("proof")
   @Test
   void whatASourceTellsIsWrittenDownOnceAndIsTheSameWhenTheDayIsOpenedAgain(FxRobot robot)
       throws Exception {
@@ -266,7 +271,8 @@ class LiveWindowTest {
             wire, () -> DayTime.LAST, new InetSocketAddress(InetAddress.getLoopbackAddress(), 0))) {
       Files.writeString(
           folder.resolve("sources.json"),
-          "{\"kelvo\":1,\"sources\":[{\"name\":\"Filings\",\"kind\":\"regulator filing\",\"url\":\"http://localhost:"
+          "{\"kelvo\":1,\"sources\":[{\"name\":\"Filings\",\"kind\":\"regulator"
+              + " filing\",\"url\":\"http://localhost:"
               + news.port()
               + "/atom\"}]}");
       openAgain();

@@ -19,6 +19,7 @@ import kelvo.view.WallView;
 import kelvo.watchlist.TheTen;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.api.FxRobot;
@@ -90,6 +91,7 @@ class MorningByKeyboardTest {
   /**
    * Ten kept, an eleventh in the place of one of them, checks and wall looked at, the rail moved.
    */
+  @Tag("proof")
   @Test
   void theWholeMorningUntilTheSecondLookTakesNoMouse(FxRobot robot) {
     robot.type(KeyCode.J);
@@ -153,6 +155,7 @@ class MorningByKeyboardTest {
         .orElse("");
   }
 
+  @Tag("proof")
   @Test
   void sideBucketLevelsAndALineOfPlanComeByKeyboardToo(FxRobot robot) {
     robot.type(KeyCode.J);
@@ -179,6 +182,7 @@ class MorningByKeyboardTest {
         .containsExactlyInAnyOrder("stop", "by hand");
   }
 
+  @Tag("proof")
   @Test
   void afterAKeepThePlanKeysNameTheSymbolThatWasKeptAndUndoNamesItToo(FxRobot robot) {
     robot.type(KeyCode.J);
@@ -199,6 +203,7 @@ class MorningByKeyboardTest {
     return robot.lookup("#plan-keys").queryAs(Label.class).getText();
   }
 
+  @Tag("proof")
   @Test
   void aLevelFarFromThePriceAsksFirst(FxRobot robot) {
     robot.type(KeyCode.J);
@@ -221,6 +226,7 @@ class MorningByKeyboardTest {
         .count();
   }
 
+  @Tag("proof")
   @Test
   void aSymbolIsFoundByAPartOfItsNameAndTheKeysCanBeAskedFor(FxRobot robot) {
     robot.type(KeyCode.SLASH).write("tidal arc").type(KeyCode.ENTER);
@@ -239,6 +245,7 @@ class MorningByKeyboardTest {
     return node.getStyleClass().contains("overlay") && node.isVisible();
   }
 
+  @Tag("proof")
   @Test
   void theTradersOwnChecksAreAsked() {
     WaitForAsyncUtils.waitForAsyncFx(
@@ -266,6 +273,7 @@ class MorningByKeyboardTest {
     assertThat(cheap.detail()).startsWith("$8.");
   }
 
+  @Tag("proof")
   @Test
   void theWallShowsTheMoversAndPaintsOnlyWhatChanged(FxRobot robot) {
     robot.type(KeyCode.V);
@@ -279,6 +287,7 @@ class MorningByKeyboardTest {
     until(() -> !opened.workspace.wall().get());
   }
 
+  @Tag("proof")
   @Test
   void theSecondLookTellsWhoFellOut(FxRobot robot) {
     WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.seek(DayTime.of(10, 0)));

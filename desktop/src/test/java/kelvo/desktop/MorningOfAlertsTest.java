@@ -25,6 +25,7 @@ import kelvo.view.RangView;
 import kelvo.watchlist.Watchlist;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.Timeout;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -37,6 +38,7 @@ import org.testfx.util.WaitForAsyncUtils;
  * are used: what rang is in the history, nothing twice within its cooldown, each scan within its
  * budget, no halt held back. {@code -Dkelvo.speed=60} plays it slowly.
  */
+@Tag("proof")
 @ExtendWith(RealWindow.class)
 class MorningOfAlertsTest {
   private static final long START = DayTime.of(7, 0);

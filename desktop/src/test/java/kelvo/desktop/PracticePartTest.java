@@ -36,6 +36,7 @@ import kelvo.trade.Fees;
 import kelvo.trade.Fill;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.api.FxRobot;
@@ -127,6 +128,7 @@ class PracticePartTest {
         .hasSize(1);
   }
 
+  @Tag("proof")
   @Test
   void withoutASymbolNoOrderIsSent(FxRobot robot) {
     robot.interact(
@@ -139,6 +141,7 @@ class PracticePartTest {
   /**
    * An order of before the first quote needs the usual spreads, which are read behind the window.
    */
+  @Tag("proof")
   @Test
   void aDayWithKeptOrdersStaysWhereItIsOpened(FxRobot robot) {
     goTo(DayTime.FIRST);
@@ -195,6 +198,7 @@ class PracticePartTest {
     assertThat(desk().account().get().working()).isEmpty();
   }
 
+  @Tag("proof")
   @Test
   void whoGoesBackBeginsAnewFromThere(FxRobot robot) {
     robot.clickOn("Buy");
@@ -219,6 +223,7 @@ class PracticePartTest {
     until(() -> desk().account().get().working().isEmpty());
   }
 
+  @Tag("proof")
   @Test
   void theTimeThatAnOrderTakesIsASetting(FxRobot robot) {
     WaitForAsyncUtils.waitForAsyncFx(
@@ -233,6 +238,7 @@ class PracticePartTest {
         .allMatch(fill -> fill.at() >= OPENING + 9 * DayTime.SECOND);
   }
 
+  @Tag("proof")
   @Test
   void withoutAnotherDayThatIsSaid(FxRobot robot) {
     robot.clickOn("Another day");
@@ -240,6 +246,7 @@ class PracticePartTest {
     until(() -> text(robot, "#practice-told").equals("There is no other day in this folder."));
   }
 
+  @Tag("proof")
   @Test
   void aCallOfADrillOnThisDayIsReviewedWithTheTradesOnPaper(FxRobot robot) {
     robot.interact(
@@ -270,6 +277,7 @@ class PracticePartTest {
   }
 
   /** The calendar knows no such day, so that its reading throws. */
+  @Tag("proof")
   @Test
   void aCaseOfADrillThatCannotBeReadIsToldAndTheNextOneComes(FxRobot robot) {
     List<Double> results = Collections.nCopies(Held.values().length, 0.0);

@@ -40,6 +40,7 @@ import kelvo.time.DayTime;
 import kelvo.trade.Fees;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.api.FxRobot;
@@ -133,6 +134,7 @@ class ResearchStageTest {
     opens(robot, KeyCode.W, known.stream().min(byResult).orElseThrow());
   }
 
+  @Tag("proof")
   @Test
   void theWordsOfTheQuestionAreChosenByKeyboard(FxRobot robot) {
     robot.type(KeyCode.C);
@@ -171,6 +173,7 @@ class ResearchStageTest {
     until(() -> text(robot, "#listed-cases").startsWith(all.cases().size() + " case"));
   }
 
+  @Tag("proof")
   @Test
   void howSoonTheyWereAheadListsItsCases(FxRobot robot) {
     Answer all = answer(scan(0), 1);
@@ -189,6 +192,7 @@ class ResearchStageTest {
     assertThat(List.<Object>copyOf(cases(robot).rows())).isEqualTo(figures.of(first).reversed());
   }
 
+  @Tag("proof")
   @Test
   void aFieldOfOnesOwnTellsTheCasesApart(FxRobot robot) {
     robot.interact(() -> opened.workspace.desk().makeField("push = price / previous close"));
@@ -207,6 +211,7 @@ class ResearchStageTest {
     until(() -> text(robot, "#listed-cases").contains(": push "));
   }
 
+  @Tag("proof")
   @Test
   void eachFigureListsTheCasesThatItIsMadeOf(FxRobot robot) {
     Answer all = answer(scan(0), 1);
@@ -222,6 +227,7 @@ class ResearchStageTest {
     until(() -> cases(robot).rows().size() == all.cases().size());
   }
 
+  @Tag("proof")
   @Test
   void aBarAndTheShareAboveTheBarsListTheirCases(FxRobot robot) {
     ResultBars atClose = ResultBars.of(answer(scan(0), 1).cases(), Held.CLOSE);
@@ -285,6 +291,7 @@ class ResearchStageTest {
     assertThat(robot.lookup("#drill").tryQuery()).isEmpty();
   }
 
+  @Tag("proof")
   @Test
   void theRecordStandsInPlaceOfTheResults(FxRobot robot) {
     Grid<?> cases = cases(robot);
@@ -309,6 +316,7 @@ class ResearchStageTest {
     until(() -> Objects.equals(cases.getAccessibleText(), results));
   }
 
+  @Tag("proof")
   @Test
   void theStopIsMovedBeforeTheCall(FxRobot robot) {
     robot.type(KeyCode.D);
@@ -321,6 +329,7 @@ class ResearchStageTest {
     until(() -> robot.lookup("#drill").tryQuery().isEmpty());
   }
 
+  @Tag("proof")
   @Test
   void aQuestionIsKeptAndHeldAgainstAnother(FxRobot robot) throws IOException {
     ComboBox<String> kept = robot.lookup("#kept-questions").query();

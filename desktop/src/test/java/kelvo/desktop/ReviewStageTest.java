@@ -56,6 +56,7 @@ import kelvo.trade.Fill;
 import kelvo.trade.Trade;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.api.FxRobot;
@@ -117,6 +118,7 @@ class ReviewStageTest {
         .hasSize(opened.workspace.scans().size());
   }
 
+  @Tag("proof")
   @Test
   void theTradesAccountForEveryFillAndEveryCent() {
     List<Fill> fills = opened.workspace.book().get().fills();
@@ -143,6 +145,7 @@ class ReviewStageTest {
     return numbers.reduce(BigDecimal.ZERO, BigDecimal::add);
   }
 
+  @Tag("proof")
   @Test
   void eachMoveHasOneVerdictAndEachOnPlanTradeItsMove() {
     List<ReviewedMove> moves = review().moves();
@@ -164,6 +167,7 @@ class ReviewStageTest {
         .allMatch(t -> t.move() == null);
   }
 
+  @Tag("proof")
   @Test
   void theTotalsSetTradesOffPlanApart(FxRobot robot) {
     assertThat(labels(robot))
@@ -195,6 +199,7 @@ class ReviewStageTest {
         .isEqualTo(new LookedAt(first.trade().symbol(), first.trade().entryAt()));
   }
 
+  @Tag("proof")
   @Test
   void aClickOnALaneShowsWhatMattersMostInIt(FxRobot robot) {
     ReviewLane second = ReviewLane.of(review(), ReviewLane.Order.VERDICT).get(1);
@@ -221,6 +226,7 @@ class ReviewStageTest {
         });
   }
 
+  @Tag("proof")
   @Test
   void choosingATradeOrAMovePutsItsSymbolInFocus(FxRobot robot) {
     ReviewedTrade last = review().trades().getLast();
@@ -237,6 +243,7 @@ class ReviewStageTest {
     until(() -> opened.workspace.focus().get().equals(newest.move().symbol()));
   }
 
+  @Tag("proof")
   @Test
   void anEarlierMomentKnowsOnlyTheTradesUntilThen(FxRobot robot) {
     int all = review().trades().size();
@@ -250,6 +257,7 @@ class ReviewStageTest {
     assertThat(table(robot, "Trades").rows()).isEqualTo(review().trades());
   }
 
+  @Tag("proof")
   @Test
   void aScanIsTriedWithOtherRulesAndTheChangeIsKeptWithOneKey(FxRobot robot) {
     Scan was = opened.workspace.desk().scans().getFirst();
@@ -290,6 +298,7 @@ class ReviewStageTest {
         .query();
   }
 
+  @Tag("proof")
   @Test
   void aMoverThatNoScanFoundSaysWhyAndTheSmallestChangeIsTried(FxRobot robot) {
     robot.type(KeyCode.Y);
@@ -339,6 +348,7 @@ class ReviewStageTest {
     assertThat(review().trades()).hasSize(before + 1);
   }
 
+  @Tag("proof")
   @Test
   void fillsThatCannotBeSavedAreNotSaidToBe(FxRobot robot) throws Exception {
     String day = opened.workspace.day().toString();
@@ -349,7 +359,8 @@ class ReviewStageTest {
                 "jdbc:sqlite:" + opened.folder.resolve(OpenedDay.LEDGER).toAbsolutePath());
         Statement statement = other.createStatement()) {
       statement.execute(
-          "create trigger full before insert on fill begin select raise(abort, 'disk is full'); end");
+          "create trigger full before insert on fill begin select raise(abort, 'disk is full');"
+              + " end");
     }
     Files.createDirectories(opened.folder.resolve("fill-columns.json"));
     robot.type(KeyCode.F);
@@ -368,6 +379,7 @@ class ReviewStageTest {
     assertThat(review()).isNotNull();
   }
 
+  @Tag("proof")
   @Test
   void whatWasOpenedBeforeTheRecordIsAskedForOnce(FxRobot robot) {
     String day = opened.workspace.day().toString();

@@ -45,6 +45,7 @@ import kelvo.sim.DemoTrader;
 import kelvo.time.DayTime;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.api.FxRobot;
@@ -113,6 +114,7 @@ class SaturdayReviewTest {
         .query();
   }
 
+  @Tag("proof")
   @Test
   void aTradeIsWrittenAboutAndWhatWasWrittenIsInTheLedger(FxRobot robot) {
     robot.type(KeyCode.J);
@@ -133,6 +135,7 @@ class SaturdayReviewTest {
     until(() -> review().trades().getFirst().context().tags().equals(List.of("gap", "plan")));
   }
 
+  @Tag("proof")
   @Test
   void aMatchByHandCountsAtOnceAndIsTakenBack(FxRobot robot) {
     ReviewedTrade onAHit =
@@ -238,6 +241,7 @@ class SaturdayReviewTest {
     until(() -> text(robot, "#net").equals(dollars(ofToday)));
   }
 
+  @Tag("proof")
   @Test
   void aSessionThatIsThereLaterIsReviewedThen(FxRobot robot) throws IOException {
     double ofToday = review().all().net();
@@ -256,6 +260,7 @@ class SaturdayReviewTest {
     until(() -> text(robot, "#net").equals(dollars(2 * ofToday)));
   }
 
+  @Tag("proof")
   @Test
   void whatCannotBeReviewedIsToldAndNothingGoesOnWaiting(FxRobot robot) throws Exception {
     assertThat(opened.workspace.ledger().awaitSaved()).isTrue();
@@ -281,6 +286,7 @@ class SaturdayReviewTest {
         .sum();
   }
 
+  @Tag("proof")
   @Test
   void ownRulesAreWrittenAndKeptOrBroken(FxRobot robot) throws Exception {
     robot.type(KeyCode.N);
@@ -319,6 +325,7 @@ class SaturdayReviewTest {
     return Numbers.money(net);
   }
 
+  @Tag("proof")
   @Test
   void everyTabOpensWithItsKeyAndTheBoundsCountAtOnce(FxRobot robot) {
     robot.type(KeyCode.D);
@@ -350,6 +357,7 @@ class SaturdayReviewTest {
     until(() -> late() < late);
   }
 
+  @Tag("proof")
   @Test
   void aScanIsTriedWithAnotherBoundAndWhyNotLeadsToATryByKeys(FxRobot robot) {
     robot.type(KeyCode.T, 2);
@@ -385,6 +393,7 @@ class SaturdayReviewTest {
         .isEqualTo("change % at least 7");
   }
 
+  @Tag("proof")
   @Test
   void fillsOfABrokersFileAreAddedByKeys(FxRobot robot) throws Exception {
     Path file =
@@ -405,6 +414,7 @@ class SaturdayReviewTest {
     until(() -> review().trades().size() == before + 1);
   }
 
+  @Tag("proof")
   @Test
   void reportsTablesAndTheLedgerAreWrittenWhereTheTraderSays(FxRobot robot) throws Exception {
     Path html = opened.folder.resolve("out.html");

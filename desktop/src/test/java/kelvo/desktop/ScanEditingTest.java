@@ -28,6 +28,7 @@ import kelvo.session.Session;
 import kelvo.time.DayTime;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
@@ -92,6 +93,7 @@ class ScanEditingTest {
     until(() -> scan().equals(first) && opened.morning().fitting() == before);
   }
 
+  @Tag("proof")
   @Test
   void aRuleThatKeepsTheSymbolInFocusOutSaysWhenItLastHeld(FxRobot robot) {
     String symbol = opened.workspace.focus().get();
@@ -119,6 +121,7 @@ class ScanEditingTest {
     return RuleSentence.parse(sentence, opened.workspace.desk().vocabulary());
   }
 
+  @Tag("proof")
   @Test
   void aMistypedRuleSaysWhatItExpectedAndTheLastOneHolds(FxRobot robot) {
     robot.clickOn("#add-rule").write("gap at lea");
@@ -144,6 +147,7 @@ class ScanEditingTest {
             workings().curve() != null && workings().curve().left() == opened.morning().fitting());
   }
 
+  @Tag("proof")
   @Test
   void whatAnyOfLeavesIsCountedInTheRulesAndInTheCurve(FxRobot robot) {
     Scan grouped =
@@ -163,6 +167,7 @@ class ScanEditingTest {
                 .anyMatch(label -> label.getText().equals(left + " left")));
   }
 
+  @Tag("proof")
   @Test
   void aPhaseIsGivenABoundOfItsOwnAndLosesItAgain(FxRobot robot) {
     int volume = 2;
@@ -212,6 +217,7 @@ class ScanEditingTest {
     WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.shownScan().set(first));
   }
 
+  @Tag("proof")
   @Test
   void aScanGoesToAFileAndComesBackUnderAFreeName(@TempDir Path folder) {
     Path file = folder.resolve("shared.json");
@@ -226,6 +232,7 @@ class ScanEditingTest {
     WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.shownScan().set(first));
   }
 
+  @Tag("proof")
   @Test
   void theRulesOfWhichOneMustHoldAreTypedToo(FxRobot robot) {
     TextField anyOf = robot.lookup((Node n) -> "Any of".equals(n.getAccessibleText())).query();
@@ -241,6 +248,7 @@ class ScanEditingTest {
     assertThat(scan().anyOf().getFirst().getFirst().sentence()).isEqualTo("gap at least 9%");
   }
 
+  @Tag("proof")
   @Test
   void aFactThatIsPointedAtBecomesARule(FxRobot robot) {
     robot.rightClickOn("float turnover");
@@ -252,6 +260,7 @@ class ScanEditingTest {
     assertThat(opened.workspace.workedRule().get()).isEqualTo(first.rules().size());
   }
 
+  @Tag("proof")
   @Test
   void aCellThatIsPointedAtMovesTheBoundOfItsRule(FxRobot robot) {
     List<Rule> rules = new ArrayList<>(first.rules());
@@ -267,6 +276,7 @@ class ScanEditingTest {
     assertThat(scan().rules()).hasSameSizeAs(rules);
   }
 
+  @Tag("proof")
   @Test
   void contradictoryRulesAreNamed(FxRobot robot) {
     robot.clickOn("#add-rule").write("price below 0.5");
@@ -294,6 +304,7 @@ class ScanEditingTest {
     assertThat(opened.workspace.workedRule().get()).isNotEqualTo(Workspace.NO_RULE);
   }
 
+  @Tag("proof")
   @Test
   void anotherScanWithOtherColumnsIsListedWithItsOwn(FxRobot robot) {
     WaitForAsyncUtils.waitForAsyncFx(
@@ -303,6 +314,7 @@ class ScanEditingTest {
     until(() -> opened.morning().visibleRows() == shown().matches().rows().size());
   }
 
+  @Tag("proof")
   @Test
   void aFieldOfTheTradersOwnIsMadeAskedForAndTakenAway(FxRobot robot) {
     TextField line = accessible(robot, "Own field");

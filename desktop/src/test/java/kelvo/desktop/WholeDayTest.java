@@ -33,6 +33,7 @@ import kelvo.time.DayTime;
 import kelvo.view.NewsView;
 import kelvo.watchlist.TheTen;
 import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.api.FxRobot;
@@ -66,6 +67,7 @@ class WholeDayTest {
             shown().isThere() && shown().moment() == MORNING && opened.morning().visibleRows() > 0);
   }
 
+  @Tag("proof")
   @Test
   void theTriageTableIsThereAndTheChartFollowsTheFocus(FxRobot robot) {
     ready();
@@ -76,6 +78,7 @@ class WholeDayTest {
     assertThat(opened.morning().visibleRows()).isGreaterThan(10);
   }
 
+  @Tag("proof")
   @Test
   void keepAndDropWithAReasonByKeyboardAndUndo(FxRobot robot) {
     ready();
@@ -95,6 +98,7 @@ class WholeDayTest {
     until(() -> opened.workspace.book().get().decisionOn(second, MORNING).isEmpty());
   }
 
+  @Tag("proof")
   @Test
   void aFullTenAsksWhichOneGoes(FxRobot robot) {
     ready();
@@ -131,6 +135,7 @@ class WholeDayTest {
         .isEqualTo("made room for TIDARC");
   }
 
+  @Tag("proof")
   @Test
   void slashFindsASymbolFromAnywhere(FxRobot robot) {
     ready();
@@ -161,6 +166,7 @@ class WholeDayTest {
             tuple("GENSED", TradeVerdict.ON_A_HIT));
   }
 
+  @Tag("proof")
   @Test
   void newsIsFilteredAsTheFilterIsTyped(FxRobot robot) {
     ready();
@@ -190,6 +196,7 @@ class WholeDayTest {
         .query();
   }
 
+  @Tag("proof")
   @Test
   void clickingTheDayRailMovesTheWholeProgram(FxRobot robot) {
     ready();
@@ -228,6 +235,7 @@ class WholeDayTest {
    * Every tone is painted: the window has the ground of its theme, and its texts can be told from
    * it.
    */
+  @Tag("proof")
   @Test
   void bothThemesArePainted() {
     ready();
@@ -262,6 +270,7 @@ class WholeDayTest {
     return colours;
   }
 
+  @Tag("proof")
   @Test
   void openingTheDayAgainShowsItAsItWas() {
     ready();
@@ -286,6 +295,7 @@ class WholeDayTest {
     assertThat(opened.workspace.ledger().leftAt(opened.workspace.day())).hasValue(MORNING);
   }
 
+  @Tag("proof")
   @Test
   void howManyTheTenHoldsIsTheTradersChoiceAndIsTakenBack(FxRobot robot) {
     ready();

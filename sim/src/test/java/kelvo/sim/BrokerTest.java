@@ -64,7 +64,7 @@ class BrokerTest {
   }
 
   @Test
-  void fillsComeOnceEachAlsoAfterANewLogon() throws Exception {
+  void fillsComeOnceEachAlsoAfterANewLogon() throws InterruptedException {
     LinkedBlockingQueue<List<Fill>> heard = new LinkedBlockingQueue<>();
     try (SimulatedBroker broker = broker();
         DropCopy copy = copyOf(broker)) {

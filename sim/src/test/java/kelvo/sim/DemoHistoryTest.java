@@ -26,6 +26,7 @@ import kelvo.session.Session;
 import kelvo.time.DayTime;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -116,6 +117,7 @@ class DemoHistoryTest {
     assertThat(alone.faults()).isEmpty();
   }
 
+  @Tag("proof")
   @Test
   void whoAskedForTheSessionsBeforeSeesThemCome() {
     EarlierSessions earlier = new DataFolder(folder, CALENDAR).sessionsBefore(SIZE.session());
@@ -128,6 +130,7 @@ class DemoHistoryTest {
             LocalDate.of(2031, 3, 11), LocalDate.of(2031, 3, 10), LocalDate.of(2031, 3, 7));
   }
 
+  @Tag("proof")
   @Test
   void stoppedItGoesOnWithWhatIsMissing() throws IOException {
     assertThatThrownBy(
@@ -177,6 +180,7 @@ class DemoHistoryTest {
     assertThat(new DataFolder(folder, CALENDAR).sessionDates()).containsExactly(SIZE.session());
   }
 
+  @Tag("proof")
   @Test
   void whatAnOlderVersionHasWrittenIsWrittenAgain() throws IOException {
     writeHistory(Progress.NONE);
@@ -194,6 +198,7 @@ class DemoHistoryTest {
     assertThatAllIsThere();
   }
 
+  @Tag("proof")
   @Test
   void aDayThatWasCancelledIsWrittenAgainAtOnce() throws IOException {
     for (double end : new double[] {0.1, 0.5, 0.7}) {
@@ -220,6 +225,7 @@ class DemoHistoryTest {
     }
   }
 
+  @Tag("proof")
   @Test
   void whatCannotBeWrittenIsToldWhicheverThreadWritesIt() throws IOException {
     for (String file : List.of("daily.csv.zst", "sessions/2031-03-12/quotes.csv.zst")) {

@@ -20,10 +20,12 @@ import kelvo.session.Session;
 import kelvo.tape.Price;
 import kelvo.time.DayTime;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 /** The invented market with sessions before the demo's. */
+@Tag("proof")
 class EarlierSessionsTest {
   private static final int PRINT_SESSIONS = 2;
   private static final int MINUTE_SESSIONS = 11;

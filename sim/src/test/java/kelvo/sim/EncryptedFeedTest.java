@@ -3,6 +3,7 @@ package kelvo.sim;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.io.IOException;
 import java.net.InetAddress;
 import java.net.InetSocketAddress;
 import java.net.URI;
@@ -68,7 +69,7 @@ class EncryptedFeedTest {
         folder.resolve(name + ".pem").toString());
   }
 
-  private static void tool(String... arguments) throws Exception {
+  private static void tool(String... arguments) throws IOException, InterruptedException {
     List<String> command = new java.util.ArrayList<>();
     command.add(Path.of(System.getProperty("java.home"), "bin", "keytool").toString());
     command.addAll(List.of(arguments));
@@ -109,7 +110,7 @@ class EncryptedFeedTest {
   }
 
   @Test
-  void aClientThatTrustsTheCertificateIsServed() throws Exception {
+  void aClientThatTrustsTheCertificateIsServed() throws InterruptedException {
     try (FeedServer server = server()) {
       FeedAddress address = FeedAddress.trusting(uri(server), "secret", folder.resolve("feed.pem"));
 
@@ -118,7 +119,7 @@ class EncryptedFeedTest {
   }
 
   @Test
-  void aClientThatTrustsAnotherIsNot() throws Exception {
+  void aClientThatTrustsAnotherIsNot() throws InterruptedException {
     try (FeedServer server = server()) {
       FeedAddress address =
           FeedAddress.trusting(uri(server), "secret", folder.resolve("other.pem"));

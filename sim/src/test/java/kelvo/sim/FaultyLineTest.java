@@ -16,7 +16,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.ExecutionException;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
 import java.util.stream.Stream;
 import kelvo.data.feed.FeedAddress;
 import kelvo.data.feed.FeedClient;
@@ -25,6 +27,7 @@ import kelvo.data.feed.SessionRecorder;
 import kelvo.job.Progress;
 import kelvo.session.Session;
 import kelvo.time.DayTime;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.Timeout;
 import org.junit.jupiter.api.io.TempDir;
@@ -33,7 +36,8 @@ import org.junit.jupiter.api.io.TempDir;
  * A session that comes over a line that is cut and goes dead is recorded to the byte all the same.
  */
 class FaultyLineTest {
-  private static final int CUTS = Integer.getInteger("kelvo.cuts", 50);
+  private static final int CUTS =
+      Integer.getInteger("kelvo.cuts", Boolean.getBoolean("kelvo.proofs") ? 50 : 15);
   private static final int EVENTS = CUTS * 800;
   private static final FeedClient.Timeouts QUICK =
       new FeedClient.Timeouts(Duration.ofMillis(1), Duration.ofMillis(5), Duration.ofMillis(1_500));
@@ -80,7 +84,8 @@ class FaultyLineTest {
     }
   }
 
-  private static void record(int port, Path folder, long last) throws Exception {
+  private static void record(int port, Path folder, long last)
+      throws ExecutionException, InterruptedException, TimeoutException {
     try (SessionRecorder recorder = new SessionRecorder(folder, DemoSize.SESSION)) {
       Recording recording = new Recording(recorder, last);
       try (FeedClient client =
@@ -113,6 +118,7 @@ class FaultyLineTest {
     return files;
   }
 
+  @Tag("sampled")
   @Test
   @Timeout(value = 1, unit = TimeUnit.HOURS)
   void whatIsRecordedIsTheSameToTheByte() throws Exception {

@@ -14,7 +14,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.SplittableRandom;
 import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.ExecutionException;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
 import java.util.stream.LongStream;
 import kelvo.data.feed.FeedAddress;
 import kelvo.data.feed.FeedClient;
@@ -29,6 +31,7 @@ import kelvo.rule.Vocabulary;
 import kelvo.session.Session;
 import kelvo.time.DayTime;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -36,7 +39,7 @@ import org.junit.jupiter.api.io.TempDir;
 class FeedTest {
   private static final FeedClient.Timeouts QUICK =
       new FeedClient.Timeouts(Duration.ofMillis(1), Duration.ofMillis(5), Duration.ofSeconds(3));
-  private static final int CUTS = 200;
+  private static final int CUTS = Boolean.getBoolean("kelvo.proofs") ? 200 : 20;
   private static final int EVENTS = 60_000;
 
   @TempDir static Path folder;
@@ -126,8 +129,9 @@ class FeedTest {
     return hits;
   }
 
+  @Tag("sampled")
   @Test
-  void twoHundredCutsLoseNothing() throws Exception {
+  void cutsLoseNothing() throws ExecutionException, InterruptedException, TimeoutException {
     try (FeedServer server = server("secret", FeedServer.AT_ONCE)) {
       Heard heard = new Heard();
       heard.lastFrame = server.frames();
@@ -173,7 +177,8 @@ class FeedTest {
   }
 
   @Test
-  void aWrongTokenIsRefusedWithAWord() throws Exception {
+  void aWrongTokenIsRefusedWithAWord()
+      throws ExecutionException, InterruptedException, TimeoutException {
     try (FeedServer server = server("secret", FeedServer.AT_ONCE)) {
       Heard heard = new Heard();
       try (FeedClient client = client(server, "guess", heard)) {
@@ -201,7 +206,8 @@ class FeedTest {
   }
 
   @Test
-  void aServerThatIsNotThereYetIsTriedAgain() throws Exception {
+  void aServerThatIsNotThereYetIsTriedAgain()
+      throws ExecutionException, InterruptedException, TimeoutException {
     Heard heard = new Heard();
     FeedServer first = server("", FeedServer.AT_ONCE);
     int port = first.port();

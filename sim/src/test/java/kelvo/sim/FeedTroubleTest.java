@@ -7,7 +7,9 @@ import java.time.Duration;
 import java.time.LocalDate;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.ExecutionException;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
 import kelvo.data.feed.FeedAddress;
 import kelvo.data.feed.FeedClient;
 import kelvo.data.feed.FeedReader;
@@ -46,7 +48,8 @@ class FeedTroubleTest {
   }
 
   @Test
-  void whatIsDoneEverySecondIsDoneAgainThoughItThrew() throws Exception {
+  void whatIsDoneEverySecondIsDoneAgainThoughItThrew()
+      throws ExecutionException, InterruptedException, TimeoutException {
     CountDownLatch twice = new CountDownLatch(2);
     CompletableFuture<String> told = new CompletableFuture<>();
     FeedClient.Listener listener =

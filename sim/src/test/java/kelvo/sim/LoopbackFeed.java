@@ -7,7 +7,9 @@ import java.net.InetSocketAddress;
 import java.net.URI;
 import java.time.Duration;
 import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.ExecutionException;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
 import java.util.function.LongConsumer;
 import kelvo.data.feed.FeedAddress;
 import kelvo.data.feed.FeedClient;
@@ -51,7 +53,7 @@ abstract class LoopbackFeed extends WebSocketServer {
   }
 
   private void follow(HeardFrames heard, CompletableFuture<?> end, Duration silence)
-      throws Exception {
+      throws ExecutionException, InterruptedException, TimeoutException {
     start();
     try (FeedClient client =
         new FeedClient(

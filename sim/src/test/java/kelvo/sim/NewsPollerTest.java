@@ -3,9 +3,11 @@ package kelvo.sim;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.sun.net.httpserver.HttpServer;
+import java.io.IOException;
 import java.net.InetAddress;
 import java.net.InetSocketAddress;
 import java.net.URI;
+import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -95,7 +97,8 @@ class NewsPollerTest {
           try (exchange) {
             tags.add(String.valueOf(exchange.getRequestHeaders().getFirst("If-None-Match")));
             byte[] body =
-                "<rss version=\"2.0\"><channel><title>t</title></channel></rss>".getBytes();
+                "<rss version=\"2.0\"><channel><title>t</title></channel></rss>"
+                    .getBytes(StandardCharsets.UTF_8);
             exchange.getResponseHeaders().set("ETag", "\"one\"");
             exchange.sendResponseHeaders(200, body.length);
             exchange.getResponseBody().write(body);
@@ -131,7 +134,8 @@ class NewsPollerTest {
   }
 
   @Test
-  void aSourceIsAskedAgainThoughNobodyCanBeToldThatItFailed() throws Exception {
+  void aSourceIsAskedAgainThoughNobodyCanBeToldThatItFailed()
+      throws IOException, InterruptedException {
     CountDownLatch asked = new CountDownLatch(3);
     AtomicInteger told = new AtomicInteger();
     HttpServer server = HttpServer.create(new InetSocketAddress("localhost", 0), 0);
@@ -172,11 +176,11 @@ class NewsPollerTest {
             String body =
                 answers.getAndIncrement() == 0
                     ? "<html><body>Please sign in"
-                    : "{\"version\":\"https://jsonfeed.org/version/1.1\",\"title\":\"t\",\"items\":[{\"id\":\"1\","
-                        + "\"title\":\"TIDARC wins a pier\",\"tags\":[\"TIDARC\"],"
-                        + "\"date_published\":\"2031-03-12T06:30:00-04:00\"}]}";
+                    : "{\"version\":\"https://jsonfeed.org/version/1.1\",\"title\":\"t\",\"items\":[{\"id\":\"1\",\"title\":\"TIDARC"
+                          + " wins a pier\",\"tags\":[\"TIDARC\"],"
+                          + "\"date_published\":\"2031-03-12T06:30:00-04:00\"}]}";
             exchange.sendResponseHeaders(200, body.length());
-            exchange.getResponseBody().write(body.getBytes());
+            exchange.getResponseBody().write(body.getBytes(StandardCharsets.UTF_8));
           }
         });
     server.start();

@@ -3,6 +3,7 @@ package kelvo.sim;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.rometools.rome.io.SyndFeedInput;
+import java.io.IOException;
 import java.io.StringReader;
 import java.net.InetAddress;
 import java.net.InetSocketAddress;
@@ -39,7 +40,7 @@ class NewsServerTest {
   }
 
   private static HttpResponse<String> ask(NewsServer server, String path, String tag)
-      throws Exception {
+      throws IOException, InterruptedException {
     try (HttpClient client = HttpClient.newHttpClient()) {
       return client.send(
           HttpRequest.newBuilder(URI.create("http://localhost:" + server.port() + path))

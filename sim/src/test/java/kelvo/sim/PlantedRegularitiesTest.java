@@ -34,11 +34,13 @@ import kelvo.time.DayTime;
 import kelvo.time.SessionHours;
 import kelvo.trade.Fees;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.Timeout;
 import org.junit.jupiter.api.io.TempDir;
 
 /** Research finds what is planted in sessions of minute bars, at its size, and nothing else. */
+@Tag("proof")
 class PlantedRegularitiesTest {
   private static final DemoSize SIZE = new DemoSize(900, 120, 6_000, DemoSize.SESSION).withBars(45);
   private static final int SHUFFLES = 200;

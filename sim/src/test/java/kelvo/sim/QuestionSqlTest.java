@@ -41,12 +41,14 @@ import kelvo.time.Phases;
 import kelvo.trade.Fees;
 import kelvo.universe.Universe;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 /** DuckDB finds the same cases on a partitioned store of the demo as the program on its folder. */
+@Tag("proof")
 class QuestionSqlTest {
   private static final DemoSize SIZE = new DemoSize(300, 60, 6_000, DemoSize.SESSION).withBars(14);
   private static final double EXACT = 1e-9;

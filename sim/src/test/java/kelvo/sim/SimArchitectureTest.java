@@ -11,6 +11,7 @@ class SimArchitectureTest {
   private static final JavaClasses SIM =
       new ClassFileImporter()
           .withImportOption(new ImportOption.DoNotIncludeTests())
+          .withImportOption(location -> !location.contains("-tests.jar"))
           .importPackages("kelvo.sim");
 
   @Test

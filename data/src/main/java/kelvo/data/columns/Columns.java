@@ -53,7 +53,7 @@ public final class Columns {
           ? Optional.of(read.apply(file))
           : Optional.empty();
     } catch (ClosedByInterruptException e) {
-      throw stopped(name);
+      throw stopped(name, e);
     } catch (IOException | TornColumns | IndexOutOfBoundsException e) {
       LOG.warn("{} is not used and will be made again: {}", path, e.toString());
       return Optional.empty();
@@ -82,14 +82,17 @@ public final class Columns {
         remove(unfinished);
       }
       if (e instanceof ClosedByInterruptException) {
-        throw stopped(name);
+        throw stopped(name, e);
       }
       LOG.warn("{} could not be written, so that tables are read again: {}", path, e.toString());
     }
   }
 
-  private static CancellationException stopped(String name) {
-    return new CancellationException("work on the columns of " + name + " was stopped");
+  private static CancellationException stopped(String name, IOException by) {
+    CancellationException stopped =
+        new CancellationException("work on the columns of " + name + " was stopped");
+    stopped.initCause(by);
+    return stopped;
   }
 
   private static String prefix(Path path) {

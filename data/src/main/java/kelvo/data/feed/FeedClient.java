@@ -15,6 +15,7 @@ import java.util.concurrent.CompletionStage;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.ScheduledFuture;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import java.util.function.LongSupplier;
@@ -139,11 +140,12 @@ public final class FeedClient implements AutoCloseable {
   public void start() {
     run("connecting", this::connect);
     long check = Math.max(1, timeouts.silence().toMillis() / 3);
-    thread.scheduleWithFixedDelay(
-        guarded("asking whether the feed is silent", this::checkSilence),
-        check,
-        check,
-        TimeUnit.MILLISECONDS);
+    ScheduledFuture<?> unused =
+        thread.scheduleWithFixedDelay(
+            guarded("asking whether the feed is silent", this::checkSilence),
+            check,
+            check,
+            TimeUnit.MILLISECONDS);
   }
 
   /**
@@ -202,7 +204,8 @@ public final class FeedClient implements AutoCloseable {
    * @param what it does, such as "saving the record"
    */
   public void everySecond(String what, Runnable task) {
-    thread.scheduleWithFixedDelay(guarded(what, task), 1, 1, TimeUnit.SECONDS);
+    ScheduledFuture<?> unused =
+        thread.scheduleWithFixedDelay(guarded(what, task), 1, 1, TimeUnit.SECONDS);
   }
 
   /**
@@ -226,24 +229,25 @@ public final class FeedClient implements AutoCloseable {
     int mine = ++connection;
     become(Status.CONNECTING, "connecting to " + address.uri());
     heardAt = nanos.getAsLong();
-    http.newWebSocketBuilder()
-        .connectTimeout(Duration.ofSeconds(10))
-        .buildAsync(address.uri(), new Frames(mine))
-        .whenComplete(
-            (opened, error) ->
-                run(
-                    "connecting",
-                    () -> {
-                      if (mine != connection) {
-                        return;
-                      }
-                      if (error == null) {
-                        socket = opened;
-                        greet();
-                      } else {
-                        lost(mine, "no feed at " + address.uri() + "; it is tried again");
-                      }
-                    }));
+    CompletableFuture<WebSocket> unused =
+        http.newWebSocketBuilder()
+            .connectTimeout(Duration.ofSeconds(10))
+            .buildAsync(address.uri(), new Frames(mine))
+            .whenComplete(
+                (opened, error) ->
+                    run(
+                        "connecting",
+                        () -> {
+                          if (mine != connection) {
+                            return;
+                          }
+                          if (error == null) {
+                            socket = opened;
+                            greet();
+                          } else {
+                            lost(mine, "no feed at " + address.uri() + "; it is tried again");
+                          }
+                        }));
   }
 
   private void run(String what, Runnable task) {
@@ -270,7 +274,17 @@ public final class FeedClient implements AutoCloseable {
     WebSocket open = socket;
     asking = true;
     if (open != null) {
-      open.sendText(hello.toString(), true);
+      int mine = connection;
+      CompletableFuture<WebSocket> unused =
+          open.sendText(hello.toString(), true)
+              .whenComplete(
+                  (sent, error) -> {
+                    if (error != null) {
+                      run(
+                          "greeting",
+                          () -> lost(mine, "the greeting was not sent: " + error.getMessage()));
+                    }
+                  });
     }
   }
 
@@ -285,8 +299,9 @@ public final class FeedClient implements AutoCloseable {
       open.abort();
     }
     become(Status.STALE, why);
-    thread.schedule(
-        guarded("connecting again", this::connect), wait.toNanos(), TimeUnit.NANOSECONDS);
+    ScheduledFuture<?> unused =
+        thread.schedule(
+            guarded("connecting again", this::connect), wait.toNanos(), TimeUnit.NANOSECONDS);
     Duration doubled = wait.multipliedBy(2);
     wait = doubled.compareTo(timeouts.longest()) > 0 ? timeouts.longest() : doubled;
   }

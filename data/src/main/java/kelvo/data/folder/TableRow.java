@@ -295,6 +295,7 @@ final class TableRow extends AbstractBaseCsvCallbackHandler<TableRow> {
   }
 
   /** A date such as 2031-03-12. */
+  @SuppressWarnings("UnusedException") // A fault says what was expected; a file may have millions.
   LocalDate date(int column) {
     String text = word(column);
     LocalDate known = dates.get(text);
@@ -324,6 +325,7 @@ final class TableRow extends AbstractBaseCsvCallbackHandler<TableRow> {
   }
 
   /** An ISO 8601 time with an offset, in New York. */
+  @SuppressWarnings("UnusedException") // A fault says what was expected; a file may have millions.
   ZonedDateTime zoned(int column) {
     try {
       return OffsetDateTime.parse(text(column)).atZoneSameInstant(DayTime.NEW_YORK);

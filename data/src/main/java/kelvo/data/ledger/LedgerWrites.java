@@ -144,7 +144,7 @@ final class LedgerWrites {
     long pause = FIRST_PAUSE_MS;
     int lastTries = 0;
     try {
-      while (!stopping || !open.isEmpty() && lastTries < LAST_TRIES) {
+      while (!stopping || (!open.isEmpty() && lastTries < LAST_TRIES)) {
         stopping |= take(open.isEmpty() ? Long.MAX_VALUE : stopping ? FIRST_PAUSE_MS : pause);
         lastTries += stopping ? 1 : 0;
         boolean written = writeOpen();

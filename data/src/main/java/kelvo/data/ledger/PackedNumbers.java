@@ -30,7 +30,7 @@ final class PackedNumbers {
     for (int i = 0; i < count; i++) {
       double number = numbers.applyAsDouble(i);
       int kind = kind(number);
-      kinds[i / IN_A_BYTE] |= (byte) (kind << BITS * (i % IN_A_BYTE));
+      kinds[i / IN_A_BYTE] |= (byte) (kind << (BITS * (i % IN_A_BYTE)));
       switch (kind) {
         case WHOLE -> whole(values, (long) number);
         case TEN_THOUSANDTHS -> whole(values, Math.round(number * UNIT));
@@ -62,9 +62,9 @@ final class PackedNumbers {
   }
 
   private static void whole(ByteArrayOutputStream to, long number) {
-    long left = number << 1 ^ number >> Long.SIZE - 1;
+    long left = number << 1 ^ number >> (Long.SIZE - 1);
     while ((left & ~0x7fL) != 0) {
-      to.write((int) (left & 0x7f | 0x80));
+      to.write((int) ((left & 0x7f) | 0x80));
       left >>>= 7;
     }
     to.write((int) left);
@@ -77,7 +77,7 @@ final class PackedNumbers {
     double[] numbers = new double[count];
     for (int i = 0; i < count; i++) {
       numbers[i] =
-          switch (kinds[i / IN_A_BYTE] >> BITS * (i % IN_A_BYTE) & (1 << BITS) - 1) {
+          switch (kinds[i / IN_A_BYTE] >> (BITS * (i % IN_A_BYTE)) & (1 << BITS) - 1) {
             case UNKNOWN -> Double.NaN;
             case WHOLE -> whole(packed);
             case TEN_THOUSANDTHS -> whole(packed) / UNIT;

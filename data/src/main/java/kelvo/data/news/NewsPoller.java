@@ -19,6 +19,7 @@ import java.util.Set;
 import java.util.concurrent.ConcurrentLinkedQueue;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.ScheduledFuture;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Consumer;
 import kelvo.news.Catalyst;
@@ -92,7 +93,8 @@ public final class NewsPoller implements AutoCloseable {
     } finally {
       if (!thread.isShutdown()) {
         long wait = source.every().toMillis() * asked(source).backOff;
-        thread.schedule(() -> askAndGoOn(source), wait, TimeUnit.MILLISECONDS);
+        ScheduledFuture<?> unused =
+            thread.schedule(() -> askAndGoOn(source), wait, TimeUnit.MILLISECONDS);
       }
     }
   }

@@ -12,6 +12,7 @@ import java.util.Locale;
 import java.util.concurrent.TimeUnit;
 import kelvo.data.KillableProcesses;
 import kelvo.time.DayTime;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.Timeout;
 import org.junit.jupiter.api.io.TempDir;
@@ -23,7 +24,8 @@ import org.junit.jupiter.api.io.TempDir;
  */
 class KilledRecorderTest {
   private static final LocalDate DATE = LocalDate.of(2031, 3, 12);
-  private static final int KILLS = Integer.getInteger("kelvo.kills", 100);
+  private static final int KILLS =
+      Integer.getInteger("kelvo.kills", Boolean.getBoolean("kelvo.proofs") ? 100 : 5);
   private static final int FRAMES_EACH = 20;
   private static final int BETWEEN_SAVES = 2;
 
@@ -45,9 +47,11 @@ class KilledRecorderTest {
   @TempDir Path undisturbed;
   @TempDir Path scratch;
 
+  @Tag("sampled")
   @Test
   @Timeout(value = 1, unit = TimeUnit.HOURS)
-  void noKillLosesWhatWasSavedAndTheRecordIsWholeInTheEnd() throws Exception {
+  void noKillLosesWhatWasSavedAndTheRecordIsWholeInTheEnd()
+      throws IOException, InterruptedException {
     KillableProcesses recorders =
         new KillableProcesses(
             scratch, KilledRecorderTest.class, scratch.resolve("first").toString(), "20");

@@ -46,7 +46,8 @@ class SessionRecorderTest {
 
   /** Another process is killed after it has begun to record and before anything was saved. */
   @Test
-  void aRecorderKilledBeforeItsFirstSaveLeavesTablesThatCanBeGoneOnWith() throws Exception {
+  void aRecorderKilledBeforeItsFirstSaveLeavesTablesThatCanBeGoneOnWith()
+      throws IOException, InterruptedException {
     int code =
         new ProcessBuilder(
                 Path.of(System.getProperty("java.home"), "bin", "java").toString(),

@@ -2,6 +2,7 @@ package kelvo.data.folder;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.IOException;
 import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -35,7 +36,7 @@ class FolderLockTest {
 
   /** The lock is the operating system's: it ends with the process that had it. */
   @Test
-  void aKilledProcessLetsItGo() throws Exception {
+  void aKilledProcessLetsItGo() throws IOException, InterruptedException {
     Process holder =
         new ProcessBuilder(
                 Path.of(System.getProperty("java.home"), "bin", "java").toString(),

@@ -2,6 +2,7 @@ package kelvo.data.ledger;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.IOException;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.List;
@@ -15,6 +16,7 @@ import kelvo.journal.Note;
 import kelvo.scan.Side;
 import kelvo.time.DayTime;
 import kelvo.trigger.Trigger;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.Timeout;
 import org.junit.jupiter.api.io.TempDir;
@@ -26,7 +28,8 @@ import org.junit.jupiter.api.io.TempDir;
  */
 class KilledLedgerTest {
   private static final LocalDate DAY = LocalDate.of(2031, 3, 12);
-  private static final int KILLS = Integer.getInteger("kelvo.kills", 100);
+  private static final int KILLS =
+      Integer.getInteger("kelvo.kills", Boolean.getBoolean("kelvo.proofs") ? 100 : 5);
   private static final int HITS_EACH = 20;
   private static final int BETWEEN_SAVES = 4;
 
@@ -36,9 +39,11 @@ class KilledLedgerTest {
   @TempDir Path folder;
   @TempDir Path scratch;
 
+  @Tag("sampled")
   @Test
   @Timeout(value = 1, unit = TimeUnit.HOURS)
-  void noKillLosesWhatWasSavedAndTheLedgerIsWholeInTheEnd() throws Exception {
+  void noKillLosesWhatWasSavedAndTheLedgerIsWholeInTheEnd()
+      throws IOException, InterruptedException {
     KillableProcesses writers =
         new KillableProcesses(
             scratch, KilledLedgerTest.class, scratch.resolve("first.sqlite").toString(), "40");

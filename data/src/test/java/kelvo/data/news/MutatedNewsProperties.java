@@ -20,6 +20,7 @@ import net.jqwik.api.Arbitrary;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.Provide;
+import net.jqwik.api.Tag;
 import net.jqwik.api.lifecycle.AfterProperty;
 import net.jqwik.api.lifecycle.BeforeProperty;
 
@@ -110,17 +111,35 @@ class MutatedNewsProperties {
     assertThat(items.size() + faults.all().size()).isLessThanOrEqualTo(4);
   }
 
+  @Tag("proof")
   @Property(tries = FEEDS, seed = SEED)
+  void anRssFeedGivesItemsOrFaultsAtLength(@ForAll("rss") String changed) throws IOException {
+    anRssFeedGivesItemsOrFaults(changed);
+  }
+
+  @Property(tries = 100, seed = SEED)
   void anRssFeedGivesItemsOrFaults(@ForAll("rss") String changed) throws IOException {
     givesItemsOrFaults(RSS, changed, "wire.xml");
   }
 
+  @Tag("proof")
   @Property(tries = FEEDS, seed = SEED)
+  void anAtomFeedGivesItemsOrFaultsAtLength(@ForAll("atom") String changed) throws IOException {
+    anAtomFeedGivesItemsOrFaults(changed);
+  }
+
+  @Property(tries = 100, seed = SEED)
   void anAtomFeedGivesItemsOrFaults(@ForAll("atom") String changed) throws IOException {
     givesItemsOrFaults(ATOM, changed, "registry.xml");
   }
 
+  @Tag("proof")
   @Property(tries = FEEDS, seed = SEED)
+  void aJsonFeedGivesItemsOrFaultsAtLength(@ForAll("json") String changed) throws IOException {
+    aJsonFeedGivesItemsOrFaults(changed);
+  }
+
+  @Property(tries = 100, seed = SEED)
   void aJsonFeedGivesItemsOrFaults(@ForAll("json") String changed) throws IOException {
     givesItemsOrFaults(JSON, changed, "releases.json");
   }

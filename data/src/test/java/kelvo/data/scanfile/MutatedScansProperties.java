@@ -13,6 +13,7 @@ import net.jqwik.api.Arbitrary;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.Provide;
+import net.jqwik.api.Tag;
 
 /** Mutated scan files and sentences: a scan, or one sentence that says what is wrong. */
 class MutatedScansProperties {
@@ -36,7 +37,13 @@ class MutatedScansProperties {
     return Mutations.of(good, NOISE, MAX);
   }
 
+  @Tag("proof")
   @Property(tries = 15_000, seed = SEED)
+  void aFileIsAScanOrSaysWhatIsWrongAtLength(@ForAll("files") String text) {
+    aFileIsAScanOrSaysWhatIsWrong(text);
+  }
+
+  @Property(tries = 1_500, seed = SEED)
   void aFileIsAScanOrSaysWhatIsWrong(@ForAll("files") String text) {
     try {
       Scan scan = ScanFile.parse("tried.json", text, Vocabulary.DEFAULT, List.of());
@@ -46,7 +53,13 @@ class MutatedScansProperties {
     }
   }
 
+  @Tag("proof")
   @Property(tries = 30_000, seed = SEED)
+  void aSentenceIsARuleThatReadsBackOrSaysWhereAtLength(@ForAll("sentences") String sentence) {
+    aSentenceIsARuleThatReadsBackOrSaysWhere(sentence);
+  }
+
+  @Property(tries = 3_000, seed = SEED)
   void aSentenceIsARuleThatReadsBackOrSaysWhere(@ForAll("sentences") String sentence) {
     try {
       Rule rule = RuleSentence.parse(sentence, Vocabulary.DEFAULT);

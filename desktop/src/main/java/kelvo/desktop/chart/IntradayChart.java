@@ -101,7 +101,7 @@ public final class IntradayChart extends ChartCanvas {
             : GroupedBars.of(
                 shown.minutes(),
                 choice().minutes().get(),
-                at -> all || at >= SessionHours.OPEN && at < close);
+                at -> all || (at >= SessionHours.OPEN && at < close));
     paint();
   }
 

@@ -160,7 +160,7 @@ final class AlertList extends BorderPane {
     said.getStyleClass().removeAll("faded", "tone-bad");
     Alert old = edited;
     String problem =
-        text.isBlank() || old != null && text.equals(AlertSentence.of(old))
+        text.isBlank() || (old != null && text.equals(AlertSentence.of(old)))
             ? ""
             : desk.problem(text);
     said.setText(problem.isEmpty() ? text.isBlank() ? EXPECTED : "Enter sets it" : problem);

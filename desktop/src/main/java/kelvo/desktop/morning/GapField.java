@@ -260,7 +260,7 @@ final class GapField extends Region {
   private Stream<GapsView.Gap> named(int side) {
     return gaps.stream()
         .filter(gap -> Math.signum(gap.percent()) == side)
-        .filter(gap -> inFocus(gap) || !gap.thin() && Math.abs(gap.percent()) >= NAMED_FROM)
+        .filter(gap -> inFocus(gap) || (!gap.thin() && Math.abs(gap.percent()) >= NAMED_FROM))
         .sorted(
             Comparator.comparing(this::inFocus)
                 .thenComparingDouble(GapsView.Gap::dollarVolume)

@@ -431,6 +431,11 @@ public final class MorningStage extends BorderPane implements DayStage {
     return wall.paintedLast();
   }
 
+  /** How many triage rows there are. */
+  public int rows() {
+    return table.rows().size();
+  }
+
   /** How many triage rows can be seen. */
   public int visibleRows() {
     return table.visibleRows();

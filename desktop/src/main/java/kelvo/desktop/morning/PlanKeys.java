@@ -132,7 +132,7 @@ final class PlanKeys {
     int space = text.lastIndexOf(' ');
     String named = text.substring(0, Math.max(0, space)).strip().toLowerCase(Locale.ROOT);
     for (LevelKind kind : LevelKind.values()) {
-      if (kind.words().equals(named) || named.isEmpty() && kind == LevelKind.BY_HAND) {
+      if (kind.words().equals(named) || (named.isEmpty() && kind == LevelKind.BY_HAND)) {
         setLevel(symbol, kind, text.substring(space + 1));
         return;
       }

@@ -209,7 +209,7 @@ public final class CutCurveView extends Region {
     g.setStroke(theme.colour(Tone.INK));
     g.setLineWidth(1.5);
     g.beginPath();
-    boolean upper = shown.hasHigh() && (!shown.hasLow() || draggingHigh && dragging);
+    boolean upper = shown.hasHigh() && (!shown.hasLow() || (draggingHigh && dragging));
     for (double x = LEFT; x <= LEFT + plotWidth(); x++) {
       double at = value(x);
       int left = upper ? shown.left(Math.min(low, at), at) : shown.left(at, Math.max(high, at));

@@ -20,7 +20,7 @@ final class ControlKeys {
           choice.isShowing()
               || key == KeyCode.UP
               || key == KeyCode.DOWN
-              || key == KeyCode.SPACE && choice.isFocusVisible();
+              || (key == KeyCode.SPACE && choice.isFocusVisible());
       case ButtonBase button ->
           (key == KeyCode.SPACE || key == KeyCode.ENTER)
               && button.isFocusTraversable()

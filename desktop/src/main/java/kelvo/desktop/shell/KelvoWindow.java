@@ -101,6 +101,9 @@ public final class KelvoWindow extends Application {
     stage.setTitle("Kelvo");
     stage.setScene(scene);
     stage.show();
+    if (!request.isShowOnly()) {
+      ScreenRoom.fit(stage);
+    }
     read(stage, request);
   }
 
@@ -223,6 +226,7 @@ public final class KelvoWindow extends Application {
         stage.setX(layout.look().x());
         stage.setY(layout.look().y());
       }
+      ScreenRoom.fit(stage);
       Path folder = day.scanFolder().root();
       if (blind) {
         // Windows of their own would tell what it is.

@@ -285,7 +285,7 @@ public final class MainWindow extends BorderPane {
   }
 
   private boolean windowKey(KeyEvent event) {
-    if (event.getText().equals("?") || event.getCode() == KeyCode.SLASH && event.isShiftDown()) {
+    if (event.getText().equals("?") || (event.getCode() == KeyCode.SLASH && event.isShiftDown())) {
       getScene().getWindow().requestFocus();
       keysPane.open(shown);
       return true;

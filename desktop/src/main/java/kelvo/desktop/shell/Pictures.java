@@ -159,7 +159,7 @@ final class Pictures {
         e -> {
           DayReview review = workspace.review().review().get();
           boolean reviewed = review != null && review.until() == moment;
-          boolean done = !shot.stage().equals(ReviewStage.KIND) || reviewed && wasReviewed;
+          boolean done = !shot.stage().equals(ReviewStage.KIND) || (reviewed && wasReviewed);
           if (done && !isPlayingSessions()) {
             workspace.ask(
                 run -> true, answered -> workspace.workOut(() -> true, workedOut -> take()));
@@ -174,8 +174,8 @@ final class Pictures {
     return Stream.of(TrackRecordPane.WORKING, ResearchStage.WORKING)
             .map(scene::lookup)
             .anyMatch(shown -> shown instanceof Label working && !working.getText().isEmpty())
-        || scene.lookup(DrillPane.TOLD) instanceof Label told
-            && told.getText().equals(DrillPane.READING);
+        || (scene.lookup(DrillPane.TOLD) instanceof Label told
+            && told.getText().equals(DrillPane.READING));
   }
 
   /** What the trader does to see it. */

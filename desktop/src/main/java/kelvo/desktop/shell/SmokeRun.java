@@ -5,8 +5,9 @@ import kelvo.desktop.morning.MorningStage;
 import kelvo.desktop.workspace.Workspace;
 
 /**
- * Proves in a real window that the demo works: waits until 30 triage rows are seen and the chart of
- * the symbol in focus is drawn, says so and exits; after a minute without that it fails.
+ * Proves in a real window that the demo works: waits until the triage table has 30 rows, however
+ * many of them the screen has room for, and the chart of the symbol in focus is drawn, says so and
+ * exits; after a minute without that it fails.
  */
 final class SmokeRun extends AnimationTimer {
   private static final int ROWS_WANTED = 30;
@@ -23,7 +24,7 @@ final class SmokeRun extends AnimationTimer {
 
   @Override
   public void handle(long now) {
-    int rows = window.shown() instanceof MorningStage morning ? morning.visibleRows() : 0;
+    int rows = window.shown() instanceof MorningStage morning ? morning.rows() : 0;
     if (rows > 0 && workspace.focus().get().isEmpty() && window.shown() instanceof MorningStage m) {
       m.focusOnFirst();
     }
@@ -33,7 +34,7 @@ final class SmokeRun extends AnimationTimer {
       System.out.println(
           "window: "
               + rows
-              + " triage rows seen, "
+              + " triage rows, "
               + window.minuteBarsDrawn()
               + " minute bars drawn for "
               + workspace.focus().get());

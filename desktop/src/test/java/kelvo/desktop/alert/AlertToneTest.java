@@ -9,7 +9,7 @@ import org.junit.jupiter.params.provider.EnumSource;
 
 class AlertToneTest {
   private static short at(byte[] samples, int place) {
-    return (short) (samples[2 * place] & 0xff | samples[2 * place + 1] << 8);
+    return (short) ((samples[2 * place] & 0xff) | samples[2 * place + 1] << 8);
   }
 
   @ParameterizedTest

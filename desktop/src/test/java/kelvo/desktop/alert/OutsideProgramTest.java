@@ -65,7 +65,7 @@ class OutsideProgramTest {
   }
 
   @Test
-  void theFirstProgramThatIsThereIsCalledWithItsWords() throws Exception {
+  void theFirstProgramThatIsThereIsCalledWithItsWords() throws IOException, InterruptedException {
     program("second", "echo \"$@\" > \"" + path.resolve("said") + "\"; exit 3");
     try (OutsideProgram found =
         OutsideProgram.first(
@@ -97,7 +97,7 @@ class OutsideProgramTest {
   }
 
   @Test
-  void aRingIsSpokenLetterByLetter() throws Exception {
+  void aRingIsSpokenLetterByLetter() throws IOException, InterruptedException {
     program("espeak-ng", "echo \"$@\" > \"" + path.resolve("said") + "\"; exit 1");
     try (AlertOutlets outlets =
         new AlertOutlets(path, LocalDate.of(2031, 3, 12), search(), told::add)) {
@@ -108,7 +108,7 @@ class OutsideProgramTest {
   }
 
   @Test
-  void aProgramThatCannotBeStartedIsTold() throws Exception {
+  void aProgramThatCannotBeStartedIsTold() throws IOException, InterruptedException {
     Path file = path.resolve("espeak-ng");
     Files.writeString(file, "#!/no/such/shell\n");
     Files.setPosixFilePermissions(file, PosixFilePermissions.fromString("rwxr-xr-x"));

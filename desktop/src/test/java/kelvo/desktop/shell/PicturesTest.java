@@ -8,7 +8,9 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.ExecutionException;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
 import javafx.scene.Scene;
 import javafx.stage.Stage;
 import javax.imageio.ImageIO;
@@ -66,7 +68,8 @@ class PicturesTest {
     WaitForAsyncUtils.waitForAsyncFx(20_000, workspace::close);
   }
 
-  private int take(Path to, Pictures.Shot... shots) throws Exception {
+  private int take(Path to, Pictures.Shot... shots)
+      throws ExecutionException, InterruptedException, TimeoutException {
     CompletableFuture<Integer> ended = new CompletableFuture<>();
     WaitForAsyncUtils.waitForAsyncFx(
         5_000, () -> new Pictures(workspace, scene, to, List.of(shots), ended::complete).start());

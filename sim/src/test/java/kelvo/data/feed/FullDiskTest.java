@@ -120,7 +120,7 @@ class FullDiskTest {
   }
 
   @Test
-  void theSessionGoesOnAndTheRecordIsWholeAfterwards() throws Exception {
+  void theSessionGoesOnAndTheRecordIsWholeAfterwards() throws IOException, InterruptedException {
     invent();
     Session served = read(original);
     Files.copy(original.resolve("securities.csv"), folder.resolve("securities.csv"));
