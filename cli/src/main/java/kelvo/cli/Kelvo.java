@@ -79,12 +79,13 @@ public final class Kelvo implements Runnable {
         .execute(args);
   }
 
+  @SuppressWarnings("UnusedException") // It takes no cause, and the sentence says it all.
   private static LocalDate date(String text) {
     try {
       return LocalDate.parse(text);
     } catch (DateTimeParseException e) {
       throw new CommandLine.TypeConversionException(
-          "expected a date such as 2031-03-12, found \"" + text + "\"", e);
+          "expected a date such as 2031-03-12, found \"" + text + "\"");
     }
   }
 

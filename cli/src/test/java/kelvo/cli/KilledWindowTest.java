@@ -38,7 +38,7 @@ class KilledWindowTest {
   @Tag("sampled")
   @Test
   @Timeout(value = 1, unit = TimeUnit.HOURS)
-  void recordAndHitsAreThoseOfAWindowThatNobodyKills() throws Exception {
+  void recordAndHitsAreThoseOfAWindowThatNobodyKills() throws IOException, InterruptedException {
     ServedDay day = new ServedDay(original, EVENTS);
     try {
       day.prepare(undisturbed);
@@ -90,7 +90,8 @@ class KilledWindowTest {
         .start();
   }
 
-  private static void record(ServedDay day, Path folder, long frames) throws Exception {
+  private static void record(ServedDay day, Path folder, long frames)
+      throws IOException, InterruptedException {
     Process window = window(day, folder);
     awaitFrame(window, folder, frames);
     window.toHandle().destroy();

@@ -15,10 +15,12 @@ import kelvo.job.Progress;
 import kelvo.sim.DemoFolder;
 import kelvo.sim.DemoSize;
 import kelvo.time.DayTime;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 /** A window whose process is told to end keeps what it keeps when it is closed. */
+@Tag("proof")
 class TerminatedWindowTest {
   /** Says in the first line that is looked for when the day has been opened. */
   private static final String LOG =

@@ -53,8 +53,7 @@ public final class TriggerCatalogue {
           Trigger.detected(
               "base break",
               1,
-              "Two highs within 0.5%, at least 5 minutes apart, with rising lows between and after,"
-                  + " then a print above them with volume 1m not below its mean in the base.",
+              "Two highs within 0.5%, at least 5 minutes apart, with rising lows between and after, then a print above them with volume 1m not below its mean in the base.",
               BaseBreak::new),
           Trigger.detected(
               "band near",
@@ -205,8 +204,7 @@ public final class TriggerCatalogue {
         way(m),
         "Price passes "
             + field.words()
-            + ", so that the last side told is the one that it is on; a bounce of under 0.1% within"
-            + " a minute is not told.",
+            + ", so that the last side told is the one that it is on; a bounce of under 0.1% within a minute is not told.",
         session -> ThroughLine.of(session, field, way(m)));
   }
 
@@ -238,8 +236,7 @@ public final class TriggerCatalogue {
     return Trigger.detected(
         m.group(),
         0,
-        "Volume of five minutes is at least a multiple of its mean at this time of day, and a"
-            + " floor, by a print or by the clock; where nothing is usual the floor alone decides.",
+        "Volume of five minutes is at least a multiple of its mean at this time of day, and a floor, by a print or by the clock; where nothing is usual the floor alone decides.",
         session -> new VolumeBurst(session, times, least));
   }
 
@@ -249,8 +246,7 @@ public final class TriggerCatalogue {
     return Trigger.detected(
         m.group(),
         way(m),
-        "At a print: price has changed by so much against the price so many minutes ago, or against"
-            + " the previous close when there was none, and had not at the print before.",
+        "At a print: price has changed by so much against the price so many minutes ago, or against the previous close when there was none, and had not at the print before.",
         session -> new Mover(session, percent, minutes, way(m)));
   }
 
@@ -258,8 +254,7 @@ public final class TriggerCatalogue {
     return Trigger.detected(
         m.group(),
         0,
-        "One print of at least so many shares, made at a price of the moment; an auction's only"
-            + " with \"or cross\".",
+        "One print of at least so many shares, made at a price of the moment; an auction's only with \"or cross\".",
         session -> new LargePrint(session, amount(m.group(1)), 0, m.group(2) != null));
   }
 
@@ -267,8 +262,7 @@ public final class TriggerCatalogue {
     return Trigger.detected(
         m.group(),
         0,
-        "One print of at least so much money, made at a price of the moment; an auction's only with"
-            + " \"or cross\".",
+        "One print of at least so much money, made at a price of the moment; an auction's only with \"or cross\".",
         session -> new LargePrint(session, 0, amount(m.group(1)), m.group(2) != null));
   }
 
@@ -276,9 +270,7 @@ public final class TriggerCatalogue {
     return Trigger.detected(
         m.group(),
         1,
-        "On prints: a rise of at least 1%, a pullback of at least 0.2% and two ticks and at most"
-            + " half of the rise, then a price over the high; at every such step from the given one"
-            + " on, until a price passes the last pullback or 30 minutes pass without a step.",
+        "On prints: a rise of at least 1%, a pullback of at least 0.2% and two ticks and at most half of the rise, then a price over the high; at every such step from the given one on, until a price passes the last pullback or 30 minutes pass without a step.",
         session -> new StairStep(session, Integer.parseInt(m.group(1))));
   }
 
@@ -286,8 +278,7 @@ public final class TriggerCatalogue {
     return Trigger.detected(
         m.group(),
         way(m),
-        "The open is known and lies at least so far from the previous close; once more when the"
-            + " official open is another."
+        "The open is known and lies at least so far from the previous close; once more when the official open is another."
             + LATER,
         session -> new OpeningGap(session, Double.parseDouble(m.group(2)), way(m)));
   }
@@ -299,8 +290,7 @@ public final class TriggerCatalogue {
     return Trigger.detected(
         m.group(),
         1,
-        "After an opening gap up: price falls so far from the high, then regains a part of the fall"
-            + " from its lowest; once a session."
+        "After an opening gap up: price falls so far from the high, then regains a part of the fall from its lowest; once a session."
             + LATER,
         session -> new FirstDip(session, gap, fall, regained));
   }
@@ -310,8 +300,7 @@ public final class TriggerCatalogue {
     return Trigger.detected(
         m.group(),
         side,
-        "A message says that an auction cannot pair so many shares; with \"to buy\" or \"to sell\""
-            + " those of that side alone.",
+        "A message says that an auction cannot pair so many shares; with \"to buy\" or \"to sell\" those of that side alone.",
         session -> new AuctionImbalance(session, shares, part, side));
   }
 
@@ -339,8 +328,7 @@ public final class TriggerCatalogue {
     return Trigger.detected(
         m.group(),
         -1,
-        "Up so much on the day with its high not before the given time, a lower high since, then a"
-            + " print below "
+        "Up so much on the day with its high not before the given time, a lower high since, then a print below "
             + line
             + " of 1-minute bars.",
         session -> new Fade(session, percent, after, belowLine));

@@ -13,7 +13,7 @@ import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 class AnswerTest {
-  private static final int SEEDS = Boolean.getBoolean("kelvo.proofs") ? 200 : 80;
+  private static final int SEEDS = Boolean.getBoolean("kelvo.proofs") ? 200 : 40;
 
   private static Answer answer(List<ResearchCase> cases) {
     return Answer.of(InventedCases.QUESTION, Held.CLOSE, cases);

@@ -18,6 +18,7 @@ import kelvo.view.AlertStanding;
 import kelvo.view.AlertStanding.State;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.api.FxRobot;
@@ -89,6 +90,7 @@ class AlertsByKeyboardTest {
     assertThat(file).content().contains("TIDARC new high of day, once");
   }
 
+  @Tag("proof")
   @Test
   void whatIsWrongIsSaidWhileItIsTypedAndMakesNoAlert(FxRobot robot) {
     type(robot, "jumps");
@@ -101,6 +103,7 @@ class AlertsByKeyboardTest {
     return robot.lookup(".label").queryAllAs(Label.class).stream().map(Label::getText);
   }
 
+  @Tag("proof")
   @Test
   void anAlertIsSnoozedChangedSwitchedOffAndTakenBack(FxRobot robot) {
     type(robot, "rises through 100");
@@ -141,6 +144,7 @@ class AlertsByKeyboardTest {
     robot.clickOn(action);
   }
 
+  @Tag("proof")
   @Test
   void theHeaderSaysThatItIsMuted(FxRobot robot) {
     boolean sounds = opened.workspace.alerts().sound().get();

@@ -17,6 +17,7 @@ import kelvo.time.DayTime;
 import kelvo.view.MinutesView;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.api.FxRobot;
@@ -49,6 +50,7 @@ class ChartTest {
     opened.close();
   }
 
+  @Tag("proof")
   @Test
   void longerBarsAreFewerAndExtendedHoursCanBeLeftOut(FxRobot robot) {
     int minutes = chart.barsDrawn();
@@ -91,6 +93,7 @@ class ChartTest {
         .toList();
   }
 
+  @Tag("proof")
   @Test
   void aDragWithTheOtherButtonMeasuresAndDoesNotMove(FxRobot robot) {
     int all = chart.barsDrawn();
@@ -101,6 +104,7 @@ class ChartTest {
     assertThat(chart.barsDrawn()).isEqualTo(all);
   }
 
+  @Tag("proof")
   @Test
   void aChartOnWhichNothingChangedIsNotPaintedAgain() {
     int security = opened.workspace.session().numberOf("TIDARC").orElseThrow();
@@ -136,6 +140,7 @@ class ChartTest {
         });
   }
 
+  @Tag("proof")
   @Test
   void theDaysZoomMoveAndComeBack(FxRobot robot) {
     until(() -> days.barsDrawn() == fitting());
@@ -165,6 +170,7 @@ class ChartTest {
     until(done);
   }
 
+  @Tag("proof")
   @Test
   void theDaysAreMeasuredAndTakeLevelsToo(FxRobot robot) {
     robot.moveTo(days).press(MouseButton.SECONDARY);
@@ -184,6 +190,7 @@ class ChartTest {
     assertThat(opened.workspace.action().get()).startsWith("Trend line");
   }
 
+  @Tag("proof")
   @Test
   void theCrosshairIsThatOfAllCharts(FxRobot robot) {
     robot.moveTo(chart);

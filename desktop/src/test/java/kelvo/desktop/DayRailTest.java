@@ -21,6 +21,7 @@ import kelvo.view.CatalystFilter;
 import kelvo.view.NewsView;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.api.FxRobot;
@@ -59,6 +60,7 @@ class DayRailTest {
     return opened.shown();
   }
 
+  @Tag("proof")
   @Test
   void arrowsGoAMinuteAndWithShiftAQuarterOfAnHour(FxRobot robot) {
     WaitForAsyncUtils.waitForAsyncFx(5_000, rail::requestFocus);
@@ -68,6 +70,7 @@ class DayRailTest {
     until(() -> shown().moment() == START - 14 * DayTime.MINUTE);
   }
 
+  @Tag("proof")
   @Test
   void whatLiesUnderThePointerIsSaidInWords(FxRobot robot) {
     double atTheOpen = rail.getBoundsInLocal().getWidth() * (5.5 / 16 - 0.5);
@@ -129,6 +132,7 @@ class DayRailTest {
         });
   }
 
+  @Tag("proof")
   @Test
   void aMomentLooksTheSameAfterALaterOneWasLookedAt() {
     until(() -> opened.workspace.playedUntil().get() == DayTime.LAST);
@@ -140,6 +144,7 @@ class DayRailTest {
     assertThat(again).isEqualTo(before);
   }
 
+  @Tag("proof")
   @Test
   void theSpeedButtonGoesRoundAndPlayingPauses(FxRobot robot) {
     robot.clickOn("60x");
@@ -152,6 +157,7 @@ class DayRailTest {
     until(() -> opened.workspace.speed().get() == 0);
   }
 
+  @Tag("proof")
   @Test
   void theBreadthShowsItsPartsAndWarnsOfAKnownEvent(FxRobot robot) {
     Label next = robot.lookup((Node n) -> isLabelWith(n, "Wholesale inventories")).query();

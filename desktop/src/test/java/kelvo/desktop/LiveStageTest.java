@@ -27,6 +27,7 @@ import kelvo.view.WatchView;
 import kelvo.watchlist.Watchlist;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.api.FxRobot;
@@ -113,6 +114,7 @@ class LiveStageTest {
     return stream.rows().stream().anyMatch(row -> row.hits().newest().scan().equals(scan));
   }
 
+  @Tag("proof")
   @Test
   void aScanMadeLaterIsNamedAndItsHitsComeAndCanBeLeftOut(FxRobot robot) {
     until(() -> robot.lookup((Node n) -> n instanceof Grid<?>).queryAll().size() >= 4);
@@ -206,6 +208,7 @@ class LiveStageTest {
     until(() -> opened.workspace.alerts().quietUntil() == 0);
   }
 
+  @Tag("proof")
   @Test
   void theStreamIsDividedAsTheTraderLikes(FxRobot robot) {
     until(() -> !opened.workspace.hits().isEmpty());
@@ -226,6 +229,7 @@ class LiveStageTest {
     until(() -> opened.workspace.now() == moment);
   }
 
+  @Tag("proof")
   @Test
   void onlyOneSideOrKindIsListed(FxRobot robot) {
     until(() -> !lane(robot).rows().isEmpty());
@@ -238,6 +242,7 @@ class LiveStageTest {
     assertThat(lane(robot).rows()).allMatch(row -> row.hits().newest().side().direction() < 0);
   }
 
+  @Tag("proof")
   @Test
   void theStreamIsOfAWatchlistOnly(FxRobot robot) {
     until(() -> !lane(robot).rows().isEmpty());

@@ -24,6 +24,7 @@ import kelvo.desktop.workspace.PartKind;
 import kelvo.time.DayTime;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
@@ -92,6 +93,7 @@ class PartWindowsTest {
     return WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.window.windows().placed());
   }
 
+  @Tag("proof")
   @Test
   void theKeyOffersThePartsAndEnterOpensOne(FxRobot robot) {
     robot.type(KeyCode.O);
@@ -133,6 +135,7 @@ class PartWindowsTest {
                 .toList());
   }
 
+  @Tag("proof")
   @Test
   void whatStandsOnLiveStandsInWindowsOfItsOwnOnceEach() {
     LiveParts.ALL.forEach(kind -> open(kind, kind));
@@ -158,6 +161,7 @@ class PartWindowsTest {
         .orElse(0);
   }
 
+  @Tag("proof")
   @Test
   void eachPhaseGetsItsOwnSetBack() {
     open(PrintsPart.KIND);

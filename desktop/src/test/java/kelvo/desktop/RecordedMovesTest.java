@@ -18,6 +18,7 @@ import kelvo.rule.Vocabulary;
 import kelvo.scan.Scan;
 import kelvo.time.DayTime;
 import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.api.FxRobot;
@@ -69,6 +70,7 @@ class RecordedMovesTest {
     WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.undo());
   }
 
+  @Tag("proof")
   @Test
   void sessionsThatComeLaterAreFound(FxRobot robot) throws IOException {
     Path trades = opened.folder.resolve("sessions/" + DemoCopy.DAY_BEFORE + "/trades.csv.zst");
@@ -86,6 +88,7 @@ class RecordedMovesTest {
     until(() -> said(robot).contains("in one recorded session"));
   }
 
+  @Tag("proof")
   @Test
   void aFolderThatIsGoneIsTold(FxRobot robot) throws IOException {
     until(() -> opened.shown().isThere());

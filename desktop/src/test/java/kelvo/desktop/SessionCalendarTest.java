@@ -12,6 +12,7 @@ import kelvo.desktop.workspace.OtherDay;
 import kelvo.player.Step;
 import kelvo.time.DayTime;
 import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.api.FxRobot;
@@ -65,6 +66,7 @@ class SessionCalendarTest {
             OtherDay.of(DemoCopy.DAY_BEFORE, DayTime.of(9, 45), opened.workspace.focus().get()));
   }
 
+  @Tag("proof")
   @Test
   void oneIsChosenByChanceAndOpenedBlind(FxRobot robot) {
     until(() -> opened.shown().isThere());
@@ -76,6 +78,7 @@ class SessionCalendarTest {
         .isEqualTo(new OtherDay(DemoCopy.DAY_BEFORE, DayTime.of(9, 45), "", true));
   }
 
+  @Tag("proof")
   @Test
   void theBracketsStepThroughTheDay(FxRobot robot) {
     until(() -> opened.shown().isThere());

@@ -24,6 +24,7 @@ import kelvo.trade.Fill;
 import kelvo.trade.FillSide;
 import kelvo.view.DayResultView;
 import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.api.FxRobot;
@@ -65,6 +66,7 @@ class SettingsPageTest {
     robot.write(text).type(KeyCode.ENTER);
   }
 
+  @Tag("proof")
   @Test
   void lettersGrowAtOnceAndAreAsTheyShipAgain(FxRobot robot) {
     Label symbol = robot.lookup(".symbol").query();
@@ -80,6 +82,7 @@ class SettingsPageTest {
     until(() -> !kept().contains("text size"));
   }
 
+  @Tag("proof")
   @Test
   void aValueThatIsNotAllowedSaysWhatIsAndTheOldOneCounts(FxRobot robot) {
     find(robot, "further than this");
@@ -106,6 +109,7 @@ class SettingsPageTest {
     until(() -> opened.workspace.theme().get() == Theme.DAYBREAK && !kept().contains("night"));
   }
 
+  @Tag("proof")
   @Test
   void theDaysLossLimitWarnsInTheHeaderAtHalfAndAtTheWhole(FxRobot robot) {
     WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.seek(DayTime.LAST));
@@ -155,6 +159,7 @@ class SettingsPageTest {
         .collect(Collectors.joining());
   }
 
+  @Tag("proof")
   @Test
   void theNextStepIsSentAwayOnAStageAndComesBack(FxRobot robot) {
     Node line = robot.lookup("#next-step").query();

@@ -22,6 +22,7 @@ import kelvo.time.DayTime;
 import kelvo.view.PrintsView;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.api.FxRobot;
@@ -77,6 +78,7 @@ class SymbolPartsTest {
     until(() -> labels(robot).contains("No news names it"));
   }
 
+  @Tag("proof")
   @Test
   void factsAndChecksAreThoseOfTheSymbol(FxRobot robot) {
     until(() -> labels(robot).contains("avg volume 20d"));
@@ -85,6 +87,7 @@ class SymbolPartsTest {
         .anyMatch(text -> text.startsWith("✓"));
   }
 
+  @Tag("proof")
   @Test
   void printsCarryTheSideOfTheQuoteAtWhichTheyTraded(FxRobot robot) {
     robot.clickOn("Prints");
@@ -108,6 +111,7 @@ class SymbolPartsTest {
     return opened.shown().look(new PrintsView(opened.workspace.session(), security));
   }
 
+  @Tag("proof")
   @Test
   void newsShowsTheTextAndTheWordsThatDecided(FxRobot robot) {
     robot.clickOn("News");
@@ -137,6 +141,7 @@ class SymbolPartsTest {
     until(() -> levels().isEmpty());
   }
 
+  @Tag("proof")
   @Test
   void aLevelThatIsNoPriceSaysWhatWasExpected(FxRobot robot) {
     robot.clickOn("Plan and notes");

@@ -18,6 +18,7 @@ import kelvo.universe.Membership;
 import kelvo.universe.Universe;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.api.FxRobot;
@@ -77,6 +78,7 @@ class UniverseStageTest {
     until(() -> universe().excluded().isEmpty());
   }
 
+  @Tag("proof")
   @Test
   void scansOfAUniverseFindNobodyWhoIsOut(FxRobot robot) {
     robot.clickOn("To every scan");
@@ -99,6 +101,7 @@ class UniverseStageTest {
     until(() -> shown().hits().stream().noneMatch(hit -> hit.symbol().equals("TIDARC")));
   }
 
+  @Tag("proof")
   @Test
   void aTableWrittenForASpreadsheetSaysTheSameWhenItComesBack() throws Exception {
     Universe changed =
@@ -114,6 +117,7 @@ class UniverseStageTest {
     assertThat(Files.readString(file)).contains("ORBTOW", "excluded by hand");
   }
 
+  @Tag("proof")
   @Test
   void aFloatIsPutRightWithItsDateAndSource(FxRobot robot) throws Exception {
     Path figures = opened.folder.resolve("figures.csv");
@@ -146,6 +150,7 @@ class UniverseStageTest {
                 .anyMatch(label -> label.getText().equals("✗ fund")));
   }
 
+  @Tag("proof")
   @Test
   void aFigureThatCannotBeReadSaysWhatWasExpected(FxRobot robot) {
     WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.focusOn("TIDARC"));

@@ -15,6 +15,7 @@ import kelvo.time.DayTime;
 import kelvo.view.WallView;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.api.FxRobot;
@@ -75,6 +76,7 @@ class WallTest {
     assertThat(ofWall.isSelected()).isFalse();
   }
 
+  @Tag("proof")
   @Test
   void themesComeFirstThenRisersAndFallers() {
     List<String> groups = shown().wall().stream().map(WallView.Tile::group).toList();
@@ -87,6 +89,7 @@ class WallTest {
         .allMatch(tile -> tile.card().changePercent() > 0);
   }
 
+  @Tag("proof")
   @Test
   void aClickPutsASymbolInFocusAndADragMovesItsChart(FxRobot robot) {
     String first = symbols().getFirst();
@@ -102,6 +105,7 @@ class WallTest {
     until(() -> opened.workspace.focus().get().equals(third));
   }
 
+  @Tag("proof")
   @Test
   void pointingAtAChartPointsAtThatTimeOnAllOthers(FxRobot robot) {
     robot.moveTo(place(1));

@@ -33,12 +33,12 @@ class EncryptedFeedTest {
   @TempDir static Path folder;
 
   @BeforeAll
-  static void makeCertificates() throws Exception {
+  static void makeCertificates() throws IOException, InterruptedException {
     make("feed");
     make("other");
   }
 
-  private static void make(String name) throws Exception {
+  private static void make(String name) throws IOException, InterruptedException {
     Path store = folder.resolve(name + ".p12");
     tool(
         "-genkeypair",

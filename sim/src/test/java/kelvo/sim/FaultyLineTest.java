@@ -121,7 +121,8 @@ class FaultyLineTest {
   @Tag("sampled")
   @Test
   @Timeout(value = 1, unit = TimeUnit.HOURS)
-  void whatIsRecordedIsTheSameToTheByte() throws Exception {
+  void whatIsRecordedIsTheSameToTheByte()
+      throws ExecutionException, IOException, InterruptedException, TimeoutException {
     DemoFolder.write(
         original, new DemoSize(120, 60, 12_000, DemoSize.SESSION), DemoFolder.SEED, Progress.NONE);
     Session session = ShortSession.of(original, EVENTS);

@@ -36,7 +36,8 @@ class FeedTroubleTest {
 
   /** Every frame throws: with more of them than may wait at once, none may be forgotten. */
   @Test
-  void framesThatCannotBeTakenAreToldAndTheNextOnesAreAskedFor() throws Exception {
+  void framesThatCannotBeTakenAreToldAndTheNextOnesAreAskedFor()
+      throws ExecutionException, InterruptedException, TimeoutException {
     HeardFrames heard = new Plain().follow(SILENCE, seq -> throwing("the disk is full"));
 
     assertThat(heard.done).hasSize(FRAMES).isSorted();

@@ -3,6 +3,8 @@ package kelvo.sim;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Duration;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.TimeoutException;
 import org.java_websocket.WebSocket;
 import org.junit.jupiter.api.Test;
 
@@ -37,7 +39,8 @@ class HoleTest {
   }
 
   @Test
-  void aLostFrameIsAskedForOnceAndNothingIsDoneTwice() throws Exception {
+  void aLostFrameIsAskedForOnceAndNothingIsDoneTwice()
+      throws ExecutionException, InterruptedException, TimeoutException {
     Careless server = new Careless(7, -1);
     HeardFrames heard = server.follow(SILENCE);
 
@@ -47,7 +50,8 @@ class HoleTest {
   }
 
   @Test
-  void aFrameThatIsBrokenEveryTimeIsGivenUpWithAWord() throws Exception {
+  void aFrameThatIsBrokenEveryTimeIsGivenUpWithAWord()
+      throws ExecutionException, InterruptedException, TimeoutException {
     HeardFrames heard = new Careless(-1, 9).follow(SILENCE);
 
     assertThat(heard.done).hasSize(FRAMES - 1).isSorted().doesNotContain(9L);

@@ -7,6 +7,8 @@ import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.TimeoutException;
 import java.util.function.BiConsumer;
 import org.java_websocket.WebSocket;
 import org.java_websocket.enums.Opcode;
@@ -56,14 +58,16 @@ class HostileFeedTest {
     }
   }
 
-  private static HeardFrames follow(Odd server) throws Exception {
+  private static HeardFrames follow(Odd server)
+      throws ExecutionException, InterruptedException, TimeoutException {
     HeardFrames heard = server.follow(SILENCE);
     assertThat(heard.done).doesNotHaveDuplicates().isSorted();
     return heard;
   }
 
   @Test
-  void aFrameOfFiftyMegabytesIsToldAndNotKept() throws Exception {
+  void aFrameOfFiftyMegabytesIsToldAndNotKept()
+      throws ExecutionException, InterruptedException, TimeoutException {
     String huge = "{\"seq\":5,\"e\":[\"" + "x".repeat(50_000_000) + "\"]}";
     HeardFrames heard = follow(new Odd((connection, seq) -> connection.send(huge)));
 
@@ -73,7 +77,7 @@ class HostileFeedTest {
   }
 
   @Test
-  void bytesAreNoFrame() throws Exception {
+  void bytesAreNoFrame() throws ExecutionException, InterruptedException, TimeoutException {
     HeardFrames heard = follow(new Odd((connection, seq) -> connection.send(new byte[] {1, 2, 3})));
 
     assertThat(heard.done).hasSize(FRAMES);
@@ -82,7 +86,8 @@ class HostileFeedTest {
   }
 
   @Test
-  void textThatIsNoUnicodeBreaksTheConnectionAndIsGivenUpAfterThreeTimes() throws Exception {
+  void textThatIsNoUnicodeBreaksTheConnectionAndIsGivenUpAfterThreeTimes()
+      throws ExecutionException, InterruptedException, TimeoutException {
     HeardFrames heard =
         follow(
             new Odd(
@@ -110,7 +115,8 @@ class HostileFeedTest {
   }
 
   @Test
-  void framesThatComeTwiceOrOutOfOrderAreTakenOnceAndInOrder() throws Exception {
+  void framesThatComeTwiceOrOutOfOrderAreTakenOnceAndInOrder()
+      throws ExecutionException, InterruptedException, TimeoutException {
     List<Integer> order = Odd.numbers();
     Collections.swap(order, 9, 11);
     order.addAll(20, order.subList(3, 15));
@@ -121,7 +127,8 @@ class HostileFeedTest {
   }
 
   @Test
-  void anotherSessionIsRefusedInsteadOfBeingMixedIn() throws Exception {
+  void anotherSessionIsRefusedInsteadOfBeingMixedIn()
+      throws ExecutionException, InterruptedException, TimeoutException {
     HeardFrames heard =
         new Odd(
                 (connection, seq) ->

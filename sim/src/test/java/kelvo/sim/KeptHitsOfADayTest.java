@@ -20,10 +20,12 @@ import kelvo.job.Progress;
 import kelvo.player.SessionRun;
 import kelvo.rule.Vocabulary;
 import kelvo.session.Session;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 /** The hits of an invented day in the ledger: with every field, bit by bit, in little room. */
+@Tag("proof")
 class KeptHitsOfADayTest {
   private static final int MOST_BYTES_A_HIT = 500;
 

@@ -34,19 +34,22 @@ abstract class LoopbackFeed extends WebSocketServer {
   abstract void send(WebSocket connection, int from);
 
   /** Lets a client follow it until its last frame, at most so long. */
-  final HeardFrames follow(Duration silence) throws Exception {
+  final HeardFrames follow(Duration silence)
+      throws ExecutionException, InterruptedException, TimeoutException {
     return follow(silence, seq -> {});
   }
 
   /** Lets a client follow it; {@code afterFrame} is called after each frame and may throw. */
-  final HeardFrames follow(Duration silence, LongConsumer afterFrame) throws Exception {
+  final HeardFrames follow(Duration silence, LongConsumer afterFrame)
+      throws ExecutionException, InterruptedException, TimeoutException {
     HeardFrames heard = new HeardFrames(frames, afterFrame);
     follow(heard, heard.last, silence);
     return heard;
   }
 
   /** Lets a client follow it until it follows no more. */
-  final HeardFrames followUntilRefused(Duration silence) throws Exception {
+  final HeardFrames followUntilRefused(Duration silence)
+      throws ExecutionException, InterruptedException, TimeoutException {
     HeardFrames heard = new HeardFrames(frames);
     follow(heard, heard.refused, silence);
     return heard;

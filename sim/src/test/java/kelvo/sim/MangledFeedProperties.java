@@ -6,6 +6,8 @@ import java.time.Duration;
 import java.time.LocalDate;
 import java.util.BitSet;
 import java.util.SplittableRandom;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.TimeoutException;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import kelvo.time.DayTime;
@@ -58,12 +60,14 @@ class MangledFeedProperties {
 
   @Tag("proof")
   @Property(tries = 5, edgeCases = EdgeCasesMode.NONE, seed = "20310312")
-  void everyFrameComesOrIsReportedAndTheEndIsReachedAtLength(@ForAll long seed) throws Exception {
+  void everyFrameComesOrIsReportedAndTheEndIsReachedAtLength(@ForAll long seed)
+      throws ExecutionException, InterruptedException, TimeoutException {
     everyFrameComesOrIsReportedAndTheEndIsReached(seed);
   }
 
   @Property(tries = 1, edgeCases = EdgeCasesMode.NONE, seed = "20310312")
-  void everyFrameComesOrIsReportedAndTheEndIsReached(@ForAll long seed) throws Exception {
+  void everyFrameComesOrIsReportedAndTheEndIsReached(@ForAll long seed)
+      throws ExecutionException, InterruptedException, TimeoutException {
     Spoiling server = new Spoiling(seed);
     HeardFrames heard = server.follow(Duration.ofSeconds(1));
 

@@ -80,6 +80,7 @@ class RecordingTest {
     return JSON.readTree(writer.frame(seq, from, Math.min(events, from + FRAME))).get("e");
   }
 
+  @Tag("proof")
   @Test
   void filesFeedRecordingAndDraggingGiveTheSameHits() throws IOException {
     giveTheSameHits(DemoFolder.SEED);

@@ -31,10 +31,12 @@ import kelvo.view.Moment;
 import kelvo.view.RangView;
 import kelvo.watchlist.Watchlist;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 /** What rings over a whole invented day, with every scan ringing on any symbol. */
+@Tag("proof")
 class RingsOfTheDemoTest {
   private static final List<Scan> SCANS = ScanFile.shipped(Vocabulary.DEFAULT);
 

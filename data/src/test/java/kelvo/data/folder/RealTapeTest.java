@@ -178,8 +178,7 @@ class RealTapeTest {
 
   private static String run(String holds) {
     return BARS
-        + "select count(*) from done where m > coalesce((select max(m) from done where not"
-        + " coalesce("
+        + "select count(*) from done where m > coalesce((select max(m) from done where not coalesce("
         + holds
         + ", false)), -1)";
   }
@@ -259,21 +258,22 @@ class RealTapeTest {
    */
   private static String fade(String floor) {
     return "with bars as (select t // 60000000000 as m, max(price) as h, min(price) as l,"
-               + " row_number() over (order by t // 60000000000) as r from p group by 1), swings as"
-               + " (select r + 2 as known, m, h, l, h > lag(h) over w and h > lead(h) over w as"
-               + " top, l < lag(l) over w and l < lead(l) over w as bottom from bars window w as"
-               + " (order by r)), seen as (select p.*, r, coalesce(max(case when t >= :open and t <"
-               + " :close then price end) over (order by seq), 0) as high from p join bars on m = t"
-               + " // 60000000000), turns as (select seen.*, high > coalesce(lag(high) over w, 0)"
-               + " as anew, coalesce(r <> lag(r) over w and s.h < high, false) as lower from seen"
-               + " left join (select known, h from swings where top) s on s.known = r window w as"
-               + " (order by seq)), parts as (select *, count(*) filter (anew or lower) over (order"
-               + " by seq) as part, max(case when anew then t end) over (order by seq) as high_at"
-               + " from turns), held as (select parts.*, low.l, low.m, earlier, earlier_m,"
-               + " bool_or(anew) over (partition by part) as only_high from parts asof left join"
-               + " (select *, lag(l) over w as earlier, lag(m) over w as earlier_m from swings"
-               + " where bottom window w as (order by known)) low on low.known <= r) select min(t)"
-               + " as t from held where not only_high and part > 0 and price < "
+        + " row_number() over (order by t // 60000000000) as r from p group by 1),"
+        + " swings as (select r + 2 as known, m, h, l, h > lag(h) over w and h > lead(h) over w as top,"
+        + " l < lag(l) over w and l < lead(l) over w as bottom from bars window w as (order by r)),"
+        + " seen as (select p.*, r, coalesce(max(case when t >= :open and t < :close then price end)"
+        + " over (order by seq), 0) as high from p join bars on m = t // 60000000000),"
+        + " turns as (select seen.*, high > coalesce(lag(high) over w, 0) as anew,"
+        + " coalesce(r <> lag(r) over w and s.h < high, false) as lower from seen"
+        + " left join (select known, h from swings where top) s on s.known = r"
+        + " window w as (order by seq)),"
+        + " parts as (select *, count(*) filter (anew or lower) over (order by seq) as part,"
+        + " max(case when anew then t end) over (order by seq) as high_at from turns),"
+        + " held as (select parts.*, low.l, low.m, earlier, earlier_m, bool_or(anew)"
+        + " over (partition by part) as only_high from parts asof left join (select *,"
+        + " lag(l) over w as earlier, lag(m) over w as earlier_m from swings where bottom"
+        + " window w as (order by known)) low on low.known <= r)"
+        + " select min(t) as t from held where not only_high and part > 0 and price < "
         + floor
         + " and price >= 800 and high_at >= :open + 300000000000 group by part";
   }
@@ -304,10 +304,11 @@ class RealTapeTest {
             + " where v >= 1000");
     TRIGGERS.put(
         "first dip 1% after gap 5% regaining 50%",
-        "select t from (with q as (select *, max(price) over (order by seq) as h from p where t >="
-            + " :open and t < :close), f as (select min(seq) as s from q where h - price >= 0.01 *"
-            + " h), d as (select q.*, min(price) over (order by seq) as low from q, f where seq >="
-            + " f.s) select t from d, f where d.seq > f.s and price - low >= 0.5 * (h - low) and "
+        "select t from (with q as (select *, max(price) over (order by seq) as h from p"
+            + " where t >= :open and t < :close), f as (select min(seq) as s from q"
+            + " where h - price >= 0.01 * h), d as (select q.*, min(price) over (order by seq) as low"
+            + " from q, f where seq >= f.s) select t from d, f where d.seq > f.s"
+            + " and price - low >= 0.5 * (h - low) and "
             + OPEN
             + " >= 840 order by seq limit 1)");
     TRIGGERS.put("fade from 0% with high after 09:35", fade("l"));
@@ -705,6 +706,7 @@ class RealTapeTest {
     }
   }
 
+  @Tag("proof")
   @Test
   void everyTriggerWithAMemoryFiresAtThePrintsThatAFoldNames() throws SQLException {
     for (Map.Entry<String, String> trigger : FOLDS.entrySet()) {

@@ -30,6 +30,7 @@ import kelvo.time.DayTime;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
@@ -228,6 +229,7 @@ class KelvoWindowTest {
     until(this::showsTheDay);
   }
 
+  @Tag("proof")
   @Test
   void otherPhasesCountOnceThePageOfSettingsIsClosed(FxRobot robot) throws Exception {
     open(dated(DATE));
@@ -250,6 +252,7 @@ class KelvoWindowTest {
         .contains("\"morning from\" : \"10:30\"");
   }
 
+  @Tag("proof")
   @Test
   void whatNobodyHasCaughtIsToldInTheStatusLine() throws Exception {
     open(dated(DATE));
@@ -267,6 +270,7 @@ class KelvoWindowTest {
         () -> says("Work on the thread \"soundings\" went wrong: no such reef; the rest goes on."));
   }
 
+  @Tag("proof")
   @Test
   void whatThrowsOnTheWindowsOwnThreadIsToldToo() throws Exception {
     open(dated(DATE));
@@ -313,6 +317,7 @@ class KelvoWindowTest {
     };
   }
 
+  @Tag("proof")
   @Test
   void workBesideTheDayTellsHowFarItIsAndWhenItIsDone() throws Exception {
     CountDownLatch going = new CountDownLatch(1);
@@ -337,6 +342,7 @@ class KelvoWindowTest {
     assertThat(window.opened().pastSessions().get()).isOne();
   }
 
+  @Tag("proof")
   @Test
   void workBesideTheDayThatThrowsIsTold() throws Exception {
     open(
@@ -349,6 +355,7 @@ class KelvoWindowTest {
     until(() -> says("Charting the reef went wrong: the reef has moved; the rest goes on."));
   }
 
+  @Tag("proof")
   @Test
   void workBesideTheDayEndsWithTheWindow() throws Exception {
     CountDownLatch ended = new CountDownLatch(1);

@@ -27,6 +27,7 @@ import kelvo.sim.DemoSize;
 import kelvo.time.DayTime;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
@@ -77,7 +78,8 @@ class PicturesTest {
   }
 
   @Test
-  void twoViewsOfTheSameMomentAreBothTaken() throws Exception {
+  void twoViewsOfTheSameMomentAreBothTaken()
+      throws ExecutionException, IOException, InterruptedException, TimeoutException {
     int code =
         take(
             written,
@@ -96,8 +98,10 @@ class PicturesTest {
     assertThat(workspace.now()).isEqualTo(DayTime.of(9, 40));
   }
 
+  @Tag("proof")
   @Test
-  void thePageOfSettingsIsOnItsOwnPictureOnly() throws Exception {
+  void thePageOfSettingsIsOnItsOwnPictureOnly()
+      throws ExecutionException, IOException, InterruptedException, TimeoutException {
     take(
         written,
         new Pictures.Shot("before", MorningStage.KIND, "09:40:00", symbol, Theme.DAYBREAK),
@@ -111,8 +115,10 @@ class PicturesTest {
     assertThat(differing(before, after)).isLessThan(0.05);
   }
 
+  @Tag("proof")
   @Test
-  void aFolderThatCannotBeMadeEndsWithACode() throws Exception {
+  void aFolderThatCannotBeMadeEndsWithACode()
+      throws ExecutionException, IOException, InterruptedException, TimeoutException {
     Path file = Files.writeString(written.resolve("taken"), "a file");
 
     assertThat(
@@ -132,8 +138,10 @@ class PicturesTest {
     return differ / (double) (one.getWidth() * one.getHeight());
   }
 
+  @Tag("proof")
   @Test
-  void aDayThatIsOnlyShownIsLeftAsItWas() throws Exception {
+  void aDayThatIsOnlyShownIsLeftAsItWas()
+      throws ExecutionException, InterruptedException, TimeoutException {
     workspace.keepNothing();
     take(
         written,

@@ -26,6 +26,7 @@ import kelvo.time.DayTime;
 import kelvo.view.Moment;
 import kelvo.view.View;
 import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
@@ -37,6 +38,7 @@ import org.testfx.util.WaitForAsyncUtils;
  * A part needs a view, a part and a line in a list, as CONTRIBUTING says; it is served only while
  * it is shown.
  */
+@Tag("proof")
 @ExtendWith(RealWindow.class)
 class ToyPartTest {
   private static final PartKind TOY =
