@@ -7,16 +7,16 @@ import kelvo.tape.Price;
 import kelvo.tape.TapeRules;
 
 /**
- * The price of each security some time ago, found by following its prints on the tape. Moments must
- * not go back. Owned by one thread; does not allocate when asked.
+ * The price of each security some time ago, found by following its prints on the tape: the newest
+ * one that set the price before the first event that is newer than that moment. Where it begins to
+ * follow makes no difference. Moments must not go back. Owned by one thread; does not allocate when
+ * asked.
  */
 public final class EarlierPrices {
   private final Session session;
   private final long ago;
   private final int[] reached;
   private final long[] prices;
-  private final int[] seen;
-  private final long[] first;
 
   /**
    * Prices of some time ago.
@@ -28,11 +28,7 @@ public final class EarlierPrices {
     this.ago = ago;
     reached = new int[session.securities().size()];
     prices = new long[reached.length];
-    seen = new int[reached.length];
-    first = new long[reached.length];
     Arrays.fill(reached, EventTape.NONE);
-    Arrays.fill(seen, EventTape.NONE);
-    Arrays.fill(first, Long.MAX_VALUE);
   }
 
   /** The price in force then; {@link Price#NONE} when there was no print yet. */
@@ -41,10 +37,12 @@ public final class EarlierPrices {
     int id = state.id();
     int at = reached[id];
     if (at == EventTape.NONE || at > state.lastEvent()) {
-      if (isTooSoon(state, now)) {
+      boolean isTooSoon =
+          state.lastEvent() == EventTape.NONE || tape.time(tape.firstOfSymbol(id)) > now - ago;
+      if (isTooSoon) {
         return Price.NONE;
       }
-      lookBack(state, now);
+      lookBack(state, now - ago);
       return prices[id];
     }
     int next = tape.laterOfSymbol(at);
@@ -56,40 +54,25 @@ public final class EarlierPrices {
     return prices[id];
   }
 
-  /**
-   * Whether all events of a security are newer than the moment that is asked about, as they are
-   * soon after its first one: only those that have come since the last question are looked at.
-   */
-  private boolean isTooSoon(SymbolState state, long now) {
+  /** Stands where following the events in their order would have led to by now. */
+  private void lookBack(SymbolState state, long moment) {
     EventTape tape = session.tape();
     int id = state.id();
-    if (seen[id] > state.lastEvent()) {
-      forget(id);
+    int firstNewer = EventTape.NONE;
+    // Before an event as old as that no newer one can stand, as late as events have come yet.
+    long old = moment - tape.mostLateness();
+    for (int i = state.lastEvent();
+        i != EventTape.NONE && tape.time(i) > old;
+        i = tape.earlierOfSymbol(i)) {
+      firstNewer = tape.time(i) > moment ? i : firstNewer;
     }
-    for (int i = state.lastEvent(); i > seen[id]; i = tape.earlierOfSymbol(i)) {
-      first[id] = Math.min(first[id], tape.time(i));
-      if (first[id] <= now - ago) {
-        return false;
-      }
+    reached[id] =
+        firstNewer == EventTape.NONE ? state.lastEvent() : tape.earlierOfSymbol(firstNewer);
+    int set = reached[id];
+    while (set != EventTape.NONE && !sets(state, set)) {
+      set = tape.earlierOfSymbol(set);
     }
-    seen[id] = state.lastEvent();
-    return first[id] > now - ago;
-  }
-
-  private void lookBack(SymbolState state, long now) {
-    EventTape tape = session.tape();
-    int id = state.id();
-    prices[id] = Price.NONE;
-    reached[id] = EventTape.NONE;
-    for (int i = state.lastEvent(); i != EventTape.NONE; i = tape.earlierOfSymbol(i)) {
-      if (tape.time(i) <= now - ago) {
-        reached[id] = reached[id] == EventTape.NONE ? i : reached[id];
-        if (sets(state, i)) {
-          prices[id] = state.correctedPrice(i);
-          return;
-        }
-      }
-    }
+    prices[id] = set == EventTape.NONE ? Price.NONE : state.correctedPrice(set);
   }
 
   private void take(SymbolState state, int event) {
@@ -109,21 +92,17 @@ public final class EarlierPrices {
 
   /** How far it has followed a security, so that it can go on from there another time. */
   public long[] reached(int security) {
-    return new long[] {reached[security], prices[security], seen[security], first[security]};
+    return new long[] {reached[security], prices[security]};
   }
 
   /** Goes on with a security from where it had followed it to. */
   public void restore(int security, long[] to) {
     reached[security] = (int) to[0];
     prices[security] = to[1];
-    seen[security] = (int) to[2];
-    first[security] = to[3];
   }
 
   /** Forgets a security, so that the next question looks back on the tape. */
   public void forget(int security) {
     reached[security] = EventTape.NONE;
-    seen[security] = EventTape.NONE;
-    first[security] = Long.MAX_VALUE;
   }
 }

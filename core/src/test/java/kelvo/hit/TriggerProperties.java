@@ -22,6 +22,7 @@ import kelvo.trigger.Detector;
 import kelvo.trigger.OnceDetector;
 import kelvo.trigger.Trigger;
 import kelvo.universe.Universe;
+import net.jqwik.api.Example;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.Tag;
@@ -97,6 +98,12 @@ class TriggerProperties {
   @Property(tries = 2)
   void firesTheSameAmongEventsThatComeLate(@ForAll long seed) {
     assertSameFirings(RandomSessions.withLateEvents(seed, SECURITIES, 30_000));
+  }
+
+  /** Found by chance: movers that begin among late events. */
+  @Example
+  void moversThatBeginAmongLateEventsStandWhereTheyWouldHaveStood() {
+    assertSameFirings(RandomSessions.withLateEvents(-89, SECURITIES, 30_000));
   }
 
   private static void assertSameFirings(Session session) {

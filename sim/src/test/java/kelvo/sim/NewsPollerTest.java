@@ -177,8 +177,8 @@ class NewsPollerTest {
                 answers.getAndIncrement() == 0
                     ? "<html><body>Please sign in"
                     : "{\"version\":\"https://jsonfeed.org/version/1.1\",\"title\":\"t\",\"items\":[{\"id\":\"1\",\"title\":\"TIDARC"
-                          + " wins a pier\",\"tags\":[\"TIDARC\"],"
-                          + "\"date_published\":\"2031-03-12T06:30:00-04:00\"}]}";
+                        + " wins a pier\",\"tags\":[\"TIDARC\"],"
+                        + "\"date_published\":\"2031-03-12T06:30:00-04:00\"}]}";
             exchange.sendResponseHeaders(200, body.length());
             exchange.getResponseBody().write(body.getBytes(StandardCharsets.UTF_8));
           }
