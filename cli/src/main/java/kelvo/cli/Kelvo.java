@@ -18,26 +18,28 @@ import picocli.CommandLine.Option;
     mixinStandardHelpOptions = true,
     scope = CommandLine.ScopeType.INHERIT,
     version = "Kelvo 0.1",
-    description = "Scans the US stock market, alerts, and reviews hits against trades.",
-    subcommands = {
-      CheckCommand.class,
-      MatchesCommand.class,
-      HitsCommand.class,
-      ReviewCommand.class,
-      TrackRecordCommand.class,
-      ResearchCommand.class,
-      WhatIfCommand.class,
-      ReportCommand.class,
-      LedgerCommand.class,
-      ConvertCommand.class,
-      RecordCommand.class,
-      SimCommand.class,
-      OpenCommand.class,
-      LiveCommand.class,
-      DemoCommand.class,
-      TrainCommand.class
-    })
+    description = "Scans the US stock market, alerts, and reviews hits against trades.")
 public final class Kelvo implements Runnable {
+  /** All commands, in the order of the help. */
+  private static final List<Class<?>> COMMANDS =
+      List.of(
+          CheckCommand.class,
+          MatchesCommand.class,
+          HitsCommand.class,
+          ReviewCommand.class,
+          TrackRecordCommand.class,
+          ResearchCommand.class,
+          WhatIfCommand.class,
+          ReportCommand.class,
+          LedgerCommand.class,
+          ConvertCommand.class,
+          RecordCommand.class,
+          SimCommand.class,
+          OpenCommand.class,
+          LiveCommand.class,
+          DemoCommand.class,
+          TrainCommand.class);
+
   private final Terminal terminal;
 
   @Option(
@@ -70,13 +72,28 @@ public final class Kelvo implements Runnable {
   /** Runs a command in this process and returns its exit code. */
   static int run(Terminal terminal, String... args) {
     Kelvo kelvo = new Kelvo(terminal);
-    return new CommandLine(kelvo, new Commands(terminal))
-        .setOut(new PrintWriter(terminal.out(), true, StandardCharsets.UTF_8))
+    CommandLine line = new CommandLine(kelvo, new Commands(terminal));
+    commands(args).forEach(line::addSubcommand);
+    return line.setOut(new PrintWriter(terminal.out(), true, StandardCharsets.UTF_8))
         .setErr(new PrintWriter(terminal.err(), true, StandardCharsets.UTF_8))
         .setCaseInsensitiveEnumValuesAllowed(true)
         .registerConverter(LocalDate.class, Kelvo::date)
         .setExecutionExceptionHandler((error, command, result) -> kelvo.explain(error))
         .execute(args);
+  }
+
+  /**
+   * The command that the first argument names, or all of them when it names none: to learn what a
+   * command takes costs a start some time, and most starts are of one command.
+   */
+  private static List<Class<?>> commands(String... args) {
+    List<Class<?>> named =
+        COMMANDS.stream().filter(kind -> args.length > 0 && nameOf(kind).equals(args[0])).toList();
+    return named.isEmpty() ? COMMANDS : named;
+  }
+
+  private static String nameOf(Class<?> command) {
+    return command.getAnnotation(Command.class).name();
   }
 
   @SuppressWarnings("UnusedException") // It takes no cause, and the sentence says it all.

@@ -24,7 +24,7 @@ import picocli.CommandLine.Parameters;
 final class TrainCommand implements Callable<Integer> {
   /** Enough for a triage table that fills the window, and for code to become busy. */
   private static final DemoSize MARKET =
-      new DemoSize(1_500, 280, 600_000, DemoSize.SESSION).withHistory(0, 12);
+      new DemoSize(500, 120, 150_000, DemoSize.SESSION).withHistory(0, 2);
 
   @Parameters(paramLabel = "FOLDER", description = "an empty folder for the market")
   Path folder;
@@ -39,7 +39,7 @@ final class TrainCommand implements Callable<Integer> {
     PrintStream nowhere =
         new PrintStream(OutputStream.nullOutputStream(), false, StandardCharsets.UTF_8);
     Terminal quiet = new Terminal(nowhere, nowhere);
-    for (String command : List.of("check", "hits", "hits", "review")) {
+    for (String command : List.of("hits", "hits", "review")) {
       int code = Kelvo.run(quiet, command, folder.toString());
       if (code != 0) {
         return code;
