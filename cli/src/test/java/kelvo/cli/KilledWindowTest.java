@@ -25,7 +25,7 @@ import org.junit.jupiter.api.io.TempDir;
 class KilledWindowTest {
   private static final int KILLS =
       Math.max(
-          Boolean.getBoolean("kelvo.proofs") ? 3 : 1, Integer.getInteger("kelvo.kills", 0) / 10);
+          2, Integer.getInteger("kelvo.kills", 0) / 10);
   private static final int EVENTS = 40_000;
   private static final String SESSION = "sessions/" + DemoSize.SESSION;
   private static final List<String> FILES =
@@ -35,7 +35,7 @@ class KilledWindowTest {
   @TempDir Path killed;
   @TempDir Path undisturbed;
 
-  @Tag("sampled")
+  @Tag("proof")
   @Test
   @Timeout(value = 1, unit = TimeUnit.HOURS)
   void recordAndHitsAreThoseOfAWindowThatNobodyKills() throws IOException, InterruptedException {

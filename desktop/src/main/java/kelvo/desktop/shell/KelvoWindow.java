@@ -93,10 +93,7 @@ public final class KelvoWindow extends Application {
     setUserAgentStylesheet(theme.baseStyles());
     Thread.setDefaultUncaughtExceptionHandler(this::uncaught);
     Scene scene =
-        new Scene(
-            new BorderPane(),
-            request.smoke() ? 1600 : WindowLayout.DEFAULT.width(),
-            request.smoke() ? 1200 : WindowLayout.DEFAULT.height());
+        new Scene(new BorderPane(), WindowLayout.DEFAULT.width(), WindowLayout.DEFAULT.height());
     scene.getStylesheets().setAll(theme.styles());
     stage.setTitle("Kelvo");
     stage.setScene(scene);
