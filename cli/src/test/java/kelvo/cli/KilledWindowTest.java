@@ -23,9 +23,7 @@ import org.junit.jupiter.api.io.TempDir;
  * ledger. {@code -Dkelvo.kills=500} kills fifty.
  */
 class KilledWindowTest {
-  private static final int KILLS =
-      Math.max(
-          2, Integer.getInteger("kelvo.kills", 0) / 10);
+  private static final int KILLS = Math.max(2, Integer.getInteger("kelvo.kills", 0) / 10);
   private static final int EVENTS = 40_000;
   private static final String SESSION = "sessions/" + DemoSize.SESSION;
   private static final List<String> FILES =
