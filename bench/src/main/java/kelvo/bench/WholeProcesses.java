@@ -85,15 +85,16 @@ final class WholeProcesses {
     later.put("hits of twenty sessions", () -> command("hits", history));
     print(first, 1);
     print(later, ROUNDS);
-    timeline("hits");
-    timeline("review");
+    timeline("window", windowOnDemo());
+    timeline("hits", commandOn("hits", demo));
+    timeline("review", commandOn("review", demo));
   }
 
   /** Prints how long each part of a command takes, by one more start. */
-  private void timeline(String name) throws IOException, InterruptedException {
+  private static void timeline(String name, List<String> command)
+      throws IOException, InterruptedException {
     ProcessBuilder builder =
-        new ProcessBuilder(kelvo.toString(), name, demo.toString())
-            .redirectOutput(ProcessBuilder.Redirect.DISCARD);
+        new ProcessBuilder(command).redirectOutput(ProcessBuilder.Redirect.DISCARD);
     builder.environment().put("KELVO_JAVA_OPTIONS", "-Dkelvo.timeline=true");
     Process process = builder.start();
     try (BufferedReader lines = process.errorReader()) {
@@ -129,11 +130,20 @@ final class WholeProcesses {
   }
 
   private void window() throws IOException, InterruptedException {
-    run(List.of(kelvo.toString(), "demo", "--smoke", "--at", "08:58", "--folder", demo.toString()));
+    run(windowOnDemo());
+  }
+
+  private List<String> windowOnDemo() {
+    return List.of(
+        kelvo.toString(), "demo", "--smoke", "--at", "08:58", "--folder", demo.toString());
   }
 
   private void command(String name, Path folder) throws IOException, InterruptedException {
-    run(List.of(kelvo.toString(), name, folder.toString()));
+    run(commandOn(name, folder));
+  }
+
+  private List<String> commandOn(String name, Path folder) {
+    return List.of(kelvo.toString(), name, folder.toString());
   }
 
   private static void sql(Path folder) throws IOException, InterruptedException {

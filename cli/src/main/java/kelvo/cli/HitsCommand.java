@@ -5,6 +5,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.concurrent.Callable;
+import kelvo.data.timing.Timeline;
 import kelvo.field.Field;
 import kelvo.hit.Hit;
 import kelvo.hit.HitFold;
@@ -50,7 +51,7 @@ final class HitsCommand implements Callable<Integer> {
       throw new IllegalArgumentException(
           "--from " + from + " is after --to " + to + "; change one of them");
     }
-    Timeline timeline = Timeline.sinceStart(arguments.terminal());
+    Timeline timeline = Timeline.sinceStart(arguments.terminal().err());
     List<Scan> scans = arguments.scans();
     timeline.done("scans");
     Session session = arguments.session();

@@ -1,13 +1,13 @@
 package kelvo.cli;
 
 import java.io.IOException;
-import java.io.OutputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Locale;
 import java.util.concurrent.Callable;
+import kelvo.data.fault.PlainReason;
+import kelvo.data.file.WholeFile;
 import kelvo.data.report.Report;
 import kelvo.desktop.theme.Theme;
 import kelvo.review.ReviewSettings;
@@ -58,15 +58,19 @@ final class ReportCommand implements Callable<Integer> {
   }
 
   private void write(Report report, boolean pdf) {
-    try (OutputStream to = Files.newOutputStream(out)) {
-      if (pdf) {
-        report.writePdf(to, Theme::textFont);
-      } else {
-        to.write(report.html().getBytes(StandardCharsets.UTF_8));
-      }
+    try {
+      WholeFile.replaceForOwner(
+          out,
+          to -> {
+            if (pdf) {
+              report.writePdf(to, Theme::textFont);
+            } else {
+              to.write(report.html().getBytes(StandardCharsets.UTF_8));
+            }
+          });
     } catch (IOException e) {
       throw new UncheckedIOException(
-          "cannot write to " + out + "; name a file that can be written", e);
+          "cannot write to " + out + " (" + PlainReason.of(e) + "); name another file", e);
     }
   }
 }

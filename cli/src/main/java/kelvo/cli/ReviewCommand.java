@@ -10,6 +10,7 @@ import java.util.concurrent.Callable;
 import kelvo.data.ledger.KeptFills;
 import kelvo.data.ledger.Ledger;
 import kelvo.data.report.ReviewTables;
+import kelvo.data.timing.Timeline;
 import kelvo.desktop.workspace.OpenedDay;
 import kelvo.hit.Program;
 import kelvo.job.Progress;
@@ -51,7 +52,7 @@ final class ReviewCommand implements Callable<Integer> {
 
   @Override
   public Integer call() {
-    Timeline timeline = Timeline.sinceStart(arguments.terminal());
+    Timeline timeline = Timeline.sinceStart(arguments.terminal().err());
     List<Scan> scans = arguments.scans();
     timeline.done("scans");
     Session session = arguments.session();

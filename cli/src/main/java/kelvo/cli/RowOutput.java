@@ -10,10 +10,10 @@ import java.io.OutputStreamWriter;
 import java.io.UncheckedIOException;
 import java.io.Writer;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import kelvo.data.file.SpreadsheetCell;
+import kelvo.data.file.WholeFile;
 import picocli.CommandLine.Option;
 
 /** Writes rows as CSV, or as JSON lines when asked to. */
@@ -36,9 +36,7 @@ final class RowOutput {
 
   /** Writes a table to a file. */
   void write(Path file, List<String> columns, List<List<String>> rows) throws IOException {
-    try (OutputStream target = Files.newOutputStream(file)) {
-      write(target, columns, rows);
-    }
+    WholeFile.replaceForOwner(file, target -> write(target, columns, rows));
   }
 
   private void write(OutputStream target, List<String> columns, List<List<String>> rows) {

@@ -17,10 +17,8 @@ import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import java.util.stream.Collectors;
 import kelvo.data.report.ReviewTables;
-import kelvo.job.Progress;
 import kelvo.research.Held;
-import kelvo.sim.DemoFolder;
-import kelvo.sim.DemoSize;
+import kelvo.sim.SmallDemo;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -33,7 +31,7 @@ class CommandsTest {
 
   @BeforeAll
   static void demo() {
-    DemoFolder.write(folder, DemoSize.SMALL, DemoFolder.SEED, Progress.NONE);
+    SmallDemo.copyTo(folder);
   }
 
   private final Terminal terminal =

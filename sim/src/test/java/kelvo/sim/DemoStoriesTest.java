@@ -39,7 +39,7 @@ class DemoStoriesTest {
 
   @BeforeAll
   static void play() {
-    DemoFolder.write(folder, DemoSize.SMALL, DemoFolder.SEED, Progress.NONE);
+    SmallDemo.copyTo(folder);
     data = new DataFolder(folder, new ExchangeCalendar());
     session = data.session(DemoSize.SESSION, Progress.NONE);
     run = SessionRun.of(session, new Program(SCANS, List.of()), Progress.NONE);

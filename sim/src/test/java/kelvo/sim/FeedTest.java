@@ -26,7 +26,6 @@ import kelvo.data.scanfile.ScanFile;
 import kelvo.hit.Hit;
 import kelvo.hit.Program;
 import kelvo.hit.ScanEngine;
-import kelvo.job.Progress;
 import kelvo.rule.Vocabulary;
 import kelvo.session.Session;
 import kelvo.time.DayTime;
@@ -47,7 +46,7 @@ class FeedTest {
 
   @BeforeAll
   static void write() throws IOException {
-    DemoFolder.write(folder, DemoSize.SMALL, DemoFolder.SEED, Progress.NONE);
+    SmallDemo.copyTo(folder);
     session = ShortSession.of(folder, EVENTS);
   }
 

@@ -52,7 +52,7 @@ class KeptHitsOfADayTest {
   @Test
   void everyFieldComesBackAndAHitTakesFiveHundredBytesAtMost() throws IOException {
     Path data = folder.resolve("demo");
-    DemoFolder.write(data, DemoSize.SMALL, DemoFolder.SEED, Progress.NONE);
+    SmallDemo.copyTo(data);
     Session session =
         new DataFolder(data, new ExchangeCalendar()).session(DemoSize.SESSION, Progress.NONE);
     Path file = folder.resolve("ledger.sqlite");

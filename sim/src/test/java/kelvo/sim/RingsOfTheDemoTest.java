@@ -47,7 +47,7 @@ class RingsOfTheDemoTest {
 
   @BeforeAll
   static void play() {
-    DemoFolder.write(folder, DemoSize.SMALL, DemoFolder.SEED, Progress.NONE);
+    SmallDemo.copyTo(folder);
     session =
         new DataFolder(folder, new ExchangeCalendar()).session(DemoSize.SESSION, Progress.NONE);
     run = SessionRun.of(session, new Program(SCANS, List.of()), Progress.NONE);

@@ -53,8 +53,11 @@ final class RecordedTable {
   private Writer out;
   private CsvWriter writer;
 
-  /** How many bytes are whole and saved. */
+  /** How many bytes the record's mark stands for. */
   private long saved;
+
+  /** How many bytes were there after the last flush. */
+  private long written;
 
   /** Opens a table whose file holds whole rows only, or none. */
   RecordedTable(Kind kind, Path folder, RecordingStore store) throws IOException {
@@ -66,7 +69,8 @@ final class RecordedTable {
     if (!begun) {
       writer.writeRecord(kind.columns);
     }
-    save();
+    flush();
+    saved();
   }
 
   /**
@@ -97,17 +101,22 @@ final class RecordedTable {
     writer.writeRecord(fields);
   }
 
-  /** Brings all rows so far to the file. */
-  void save() throws IOException {
+  /** Brings all rows so far to the file; they count once the mark names them. */
+  void flush() throws IOException {
     try {
       writer.flush();
     } catch (UncheckedIOException e) {
       throw new IOException(e.getCause() == null ? e.getMessage() : e.getCause().getMessage(), e);
     }
-    saved = Files.size(file);
+    written = Files.size(file);
   }
 
-  /** Forgets every row since the last {@link #save}, however much of it has reached the file. */
+  /** The mark names what was flushed last. */
+  void saved() {
+    saved = written;
+  }
+
+  /** Forgets every row that is not {@link #saved}, however much of it has reached the file. */
   void backToSaved() throws IOException {
     abandon();
     store.truncate(file, saved);
@@ -127,7 +136,6 @@ final class RecordedTable {
   }
 
   void close() throws IOException {
-    save();
     writer.close();
   }
 

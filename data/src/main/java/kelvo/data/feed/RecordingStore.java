@@ -38,6 +38,7 @@ interface RecordingStore {
 
     @Override
     public void replace(Path file, String text) throws IOException {
+      // Not forced to the disk as other files are: it must not get there before the tables' rows.
       Path part = file.resolveSibling(file.getFileName() + ".part");
       Files.writeString(part, text);
       OwnerOnly.file(part);

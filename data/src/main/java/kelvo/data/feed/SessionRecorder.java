@@ -368,16 +368,17 @@ public final class SessionRecorder implements FeedSink, AutoCloseable {
       }
       for (RecordedTable table : tables.values()) {
         writing = table.file();
-        table.save();
+        table.flush();
       }
       if (newsChanged) {
         writing = newsFile;
         store.replace(newsFile, JSON.writeValueAsString(news));
         newsChanged = false;
       }
-      unsavedBetweenFrames.clear();
       writing = mark;
       store.replace(mark, Long.toString(frame));
+      unsavedBetweenFrames.clear();
+      tables.values().forEach(RecordedTable::saved);
       savedFrame = frame;
       failure = "";
     } catch (IOException e) {

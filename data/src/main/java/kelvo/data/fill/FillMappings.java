@@ -9,6 +9,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import kelvo.data.file.WholeFile;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
@@ -71,7 +72,7 @@ public final class FillMappings {
     var parts = kept.putArray(key(table));
     mapping.parts().forEach(part -> parts.add(part.name().toLowerCase(Locale.ROOT)));
     try {
-      Files.writeString(file, kept.toPrettyString() + System.lineSeparator());
+      WholeFile.replace(file, kept.toPrettyString() + "\n");
     } catch (IOException e) {
       throw new UncheckedIOException(file + " cannot be written", e);
     }

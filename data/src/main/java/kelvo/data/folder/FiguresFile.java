@@ -9,11 +9,11 @@ import java.math.BigDecimal;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.nio.file.StandardOpenOption;
 import java.util.ArrayList;
 import java.util.List;
 import kelvo.data.fault.Faults;
+import kelvo.data.file.WholeFile;
 import kelvo.universe.Figure;
 
 /**
@@ -72,9 +72,7 @@ public final class FiguresFile {
         }
       }
       lines.subList(first, after).clear();
-      Path fresh = file.resolveSibling(NAME + ".csv.new");
-      Files.write(fresh, lines);
-      Files.move(fresh, file, StandardCopyOption.REPLACE_EXISTING, StandardCopyOption.ATOMIC_MOVE);
+      WholeFile.replace(file, String.join("\n", lines) + "\n");
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }

@@ -2,10 +2,13 @@ package kelvo.data.report;
 
 import de.siegmar.fastcsv.writer.CsvWriter;
 import java.io.IOException;
+import java.io.OutputStreamWriter;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import kelvo.data.file.SpreadsheetCell;
+import kelvo.data.file.WholeFile;
 import kelvo.review.TradeGrouping;
 import kelvo.trackrecord.TrackRecord;
 
@@ -47,9 +50,14 @@ public final class CsvTables {
 
   private static void write(Path file, List<String> columns, List<List<String>> rows)
       throws IOException {
-    try (CsvWriter csv = CsvWriter.builder().build(file)) {
-      csv.writeRecord(columns);
-      rows.forEach(row -> csv.writeRecord(row.stream().map(SpreadsheetCell::of).toList()));
-    }
+    WholeFile.replaceForOwner(
+        file,
+        out -> {
+          CsvWriter csv =
+              CsvWriter.builder().build(new OutputStreamWriter(out, StandardCharsets.UTF_8));
+          csv.writeRecord(columns);
+          rows.forEach(row -> csv.writeRecord(row.stream().map(SpreadsheetCell::of).toList()));
+          csv.flush();
+        });
   }
 }

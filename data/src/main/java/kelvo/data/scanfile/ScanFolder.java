@@ -4,7 +4,6 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -15,6 +14,8 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import kelvo.alert.AlertBook;
 import kelvo.check.CheckRule;
+import kelvo.data.file.KeptAside;
+import kelvo.data.file.WholeFile;
 import kelvo.data.folder.FiguresFile;
 import kelvo.formula.OwnField;
 import kelvo.journal.OwnRules;
@@ -346,7 +347,6 @@ public final class ScanFolder {
     return free;
   }
 
-  /** Beside the file first, then in its place: a cut leaves the old one whole. */
   private void write(Path file, String text) {
     if (!writable) {
       return;
@@ -356,9 +356,7 @@ public final class ScanFolder {
       if (Files.exists(file) && !JsonText.isReadable(file)) {
         keepAside(file);
       }
-      Path fresh = file.resolveSibling(file.getFileName() + ".new");
-      Files.writeString(fresh, text);
-      Files.move(fresh, file, StandardCopyOption.REPLACE_EXISTING, StandardCopyOption.ATOMIC_MOVE);
+      WholeFile.replace(file, text);
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
@@ -366,8 +364,7 @@ public final class ScanFolder {
 
   /** What cannot be read is not written over: the trader may still put it right. */
   private void keepAside(Path file) throws IOException {
-    Path aside = file.resolveSibling(file.getFileName() + ".unreadable");
-    Files.move(file, aside, StandardCopyOption.REPLACE_EXISTING);
+    Path aside = KeptAside.move(file);
     wrong.accept(
         file.getFileName()
             + " could not be read and is kept as "

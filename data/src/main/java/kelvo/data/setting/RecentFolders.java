@@ -6,6 +6,7 @@ import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import kelvo.data.file.WholeFile;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
@@ -57,7 +58,7 @@ public final class RecentFolders {
         .forEach(other -> lines.add(other.toString()));
     try {
       Files.createDirectories(file.getParent());
-      Files.write(file, lines);
+      WholeFile.replace(file, String.join("\n", lines) + "\n");
     } catch (IOException e) {
       LOG.warn("{} cannot be written: {}", file, e.getMessage());
     }

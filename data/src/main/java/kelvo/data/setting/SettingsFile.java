@@ -9,10 +9,11 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.function.Consumer;
+import kelvo.data.file.KeptAside;
+import kelvo.data.file.WholeFile;
 import kelvo.setting.Allowed;
 import kelvo.setting.Setting;
 import kelvo.setting.SettingCatalogue;
@@ -112,9 +113,7 @@ public final class SettingsFile {
           put(json, setting, settings.text(setting));
         }
       }
-      Path fresh = file.resolveSibling(NAME + ".new");
-      Files.writeString(fresh, json.toPrettyString() + "\n");
-      Files.move(fresh, file, StandardCopyOption.REPLACE_EXISTING, StandardCopyOption.ATOMIC_MOVE);
+      WholeFile.replace(file, json.toPrettyString() + "\n");
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
@@ -127,11 +126,9 @@ public final class SettingsFile {
           return object;
         }
       } catch (JsonProcessingException e) {
-        // Whoever reads the folder has been told; nothing of it counts, so nothing of it is lost
-        // but its text, which stays beside.
-        Files.copy(
-            file, file.resolveSibling(NAME + ".unreadable"), StandardCopyOption.REPLACE_EXISTING);
+        // Whoever reads the folder has been told.
       }
+      KeptAside.move(file);
     }
     return JSON.createObjectNode();
   }

@@ -4,19 +4,27 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.io.Writer;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.regex.MatchResult;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import kelvo.data.calendar.ExchangeCalendar;
 import kelvo.data.folder.DataFolder;
 import kelvo.job.Progress;
+import kelvo.news.Catalyst;
 import kelvo.session.Session;
 import kelvo.tape.SaleCondition;
 import kelvo.time.DayTime;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 
 class SessionRecorderTest {
   private static final LocalDate DATE = LocalDate.of(2031, 3, 12);
@@ -209,9 +217,7 @@ class SessionRecorderTest {
   void newsOfOtherSourcesOutlivesAFullDisk() throws IOException {
     FullDisk disk = new FullDisk(2_000);
     SessionRecorder recorder = new SessionRecorder(folder, DATE, disk);
-    recorder.newsBetweenFrames(
-        new kelvo.news.Catalyst(
-            DayTime.of(9, 0), "Quay", "Tidal Arc files its report", "", List.of("TIDARC")));
+    recorder.newsBetweenFrames(news(DayTime.of(9, 0), "Tidal Arc files its report"));
     disk.room = 0;
     recorder.save();
     assertThat(recorder.failure()).contains("cannot be written");
@@ -223,5 +229,159 @@ class SessionRecorderTest {
     assertThat(read().catalysts())
         .singleElement()
         .satisfies(item -> assertThat(item.headline()).isEqualTo("Tidal Arc files its report"));
+  }
+
+  /** A disk on which one write is torn in the middle for want of room, counted once it is armed. */
+  private static final class TornWrite implements RecordingStore {
+    private final RecordingStore disk = RecordingStore.DISK;
+    private final int torn;
+    private boolean armed;
+    private int writes;
+
+    TornWrite(int torn) {
+      this.torn = torn;
+    }
+
+    private boolean isTorn() {
+      return armed && writes++ == torn;
+    }
+
+    @Override
+    public Writer append(Path file) throws IOException {
+      Writer to = disk.append(file);
+      return new Writer() {
+        @Override
+        public void write(char[] characters, int from, int length) throws IOException {
+          if (isTorn()) {
+            to.write(characters, from, length / 2);
+            to.flush();
+            throw new IOException("No space left on device");
+          }
+          to.write(characters, from, length);
+        }
+
+        @Override
+        public void flush() throws IOException {
+          to.flush();
+        }
+
+        @Override
+        public void close() throws IOException {
+          to.close();
+        }
+      };
+    }
+
+    @Override
+    public void replace(Path file, String text) throws IOException {
+      if (isTorn()) {
+        throw new IOException("No space left on device");
+      }
+      disk.replace(file, text);
+    }
+
+    @Override
+    public void truncate(Path file, long bytes) throws IOException {
+      disk.truncate(file, bytes);
+    }
+
+    @Override
+    public long room(Path file) throws IOException {
+      return disk.room(file);
+    }
+  }
+
+  private static Catalyst news(long at, String headline) {
+    return new Catalyst(at, "Quay", headline, "", List.of("TIDARC"));
+  }
+
+  /** A frame with rows of several tables and an item of news. */
+  private static void wideFrame(FeedSink to, long seq) {
+    long at = DayTime.of(9, 30) + seq * DayTime.SECOND;
+    to.frameBegins(seq);
+    to.trade(at, "TIDARC", 82_000 + seq, 100, REGULAR, seq);
+    to.quote(at, "TIDARC", 81_900, 100, 82_100, 100);
+    to.cancel(at, "TIDARC", seq);
+    to.news(news(at, "of the feed " + seq));
+    to.frameDone(seq);
+  }
+
+  /**
+   * Records six frames and asks again for what a failure has cost, as a client does.
+   *
+   * @param killed whether a failure is followed by a new start instead of more room
+   * @return how many saves have failed
+   */
+  private static int recordSix(Path folder, TornWrite store, boolean killed) {
+    int failures = 0;
+    // Of what comes between frames there is no other copy, so that a kill would lose it.
+    boolean told = killed;
+    SessionRecorder recorder = new SessionRecorder(folder, DATE, store);
+    store.armed = true;
+    while (recorder.lastFrame() < 6) {
+      wideFrame(recorder, recorder.lastFrame() + 1);
+      if (recorder.lastFrame() == 3 && !told) {
+        told = true;
+        recorder.newsBetweenFrames(news(DayTime.of(9, 31), "of another source"));
+      }
+      if (recorder.lastFrame() % 2 == 0) {
+        recorder.save();
+      }
+      if (!recorder.failure().isEmpty()) {
+        failures++;
+        if (killed) {
+          recorder = new SessionRecorder(folder, DATE, store);
+        } else {
+          recorder.save();
+          assertThat(recorder.failure()).isEmpty();
+        }
+      }
+    }
+    try {
+      recorder.close();
+    } catch (UncheckedIOException e) {
+      new SessionRecorder(folder, DATE, store).close();
+      failures++;
+    }
+    return failures;
+  }
+
+  /** The tables with their names, and the headlines of the news. */
+  private static List<String> contents(Path folder) throws IOException {
+    List<String> contents = new ArrayList<>();
+    try (Stream<Path> all = Files.walk(folder)) {
+      for (Path file : all.filter(Files::isRegularFile).sorted().toList()) {
+        String text = Files.readString(file);
+        contents.add(
+            folder.relativize(file)
+                + "\n"
+                + (text.startsWith("{")
+                    ? Pattern.compile("\"title\":\"[^\"]*\"")
+                        .matcher(text)
+                        .results()
+                        .map(MatchResult::group)
+                        .sorted()
+                        .toList()
+                    : text));
+      }
+    }
+    return contents;
+  }
+
+  @ParameterizedTest
+  @ValueSource(booleans = {false, true})
+  void whicheverWriteIsTornByAFullDiskEveryRowIsThereOnce(boolean killed, @TempDir Path other)
+      throws IOException {
+    Path whole = Files.createDirectories(other.resolve("whole"));
+    TornWrite never = new TornWrite(Integer.MAX_VALUE);
+    recordSix(whole, never, killed);
+
+    int failed = 0;
+    for (int torn = 0; torn < never.writes; torn++) {
+      Path tried = Files.createDirectories(other.resolve("torn-" + torn));
+      failed += recordSix(tried, new TornWrite(torn), killed);
+      assertThat(contents(tried)).as("write %d is torn", torn).isEqualTo(contents(whole));
+    }
+    assertThat(failed).as("writes before the end").isGreaterThan(never.writes / 2);
   }
 }

@@ -1,16 +1,16 @@
 package kelvo.desktop.review;
 
 import java.io.IOException;
-import java.io.OutputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import javafx.geometry.Pos;
 import javafx.scene.layout.HBox;
+import kelvo.data.fault.PlainReason;
+import kelvo.data.file.WholeFile;
 import kelvo.data.ledger.LedgerArchive;
 import kelvo.data.past.WantedHits;
 import kelvo.data.report.CsvTables;
@@ -123,17 +123,12 @@ final class ExportPanel extends HBox {
         workspace.action()::set);
   }
 
-  /** Something that writes. */
-  private interface Writing {
-    void to(OutputStream target) throws IOException;
-  }
-
-  private static String written(Path file, Writing writing) {
-    try (OutputStream target = Files.newOutputStream(file)) {
-      writing.to(target);
+  private static String written(Path file, WholeFile.Contents contents) {
+    try {
+      WholeFile.replaceForOwner(file, contents);
       return "Written to " + file;
     } catch (IOException | UncheckedIOException e) {
-      return file + " could not be written; choose another place";
+      return file + " could not be written (" + PlainReason.of(e) + "); choose another place";
     }
   }
 

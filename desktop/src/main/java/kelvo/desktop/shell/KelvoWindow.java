@@ -18,6 +18,7 @@ import javafx.scene.layout.BorderPane;
 import javafx.stage.Stage;
 import javafx.stage.WindowEvent;
 import kelvo.data.fault.PlainReason;
+import kelvo.data.timing.Timeline;
 import kelvo.desktop.theme.Theme;
 import kelvo.desktop.windows.WindowSets;
 import kelvo.desktop.workspace.NoSuchSession;
@@ -56,6 +57,9 @@ public final class KelvoWindow extends Application {
   private volatile @Nullable Workspace workspace;
 
   private final WorkBeside beside = new WorkBeside();
+
+  /** Of the start, on the window's thread. */
+  private final Timeline timeline = Timeline.sinceStart(System.err);
 
   /** Whether the day that is read is to be covered. */
   private boolean blind;
@@ -101,6 +105,7 @@ public final class KelvoWindow extends Application {
     if (!request.isShowOnly()) {
       ScreenRoom.fit(stage);
     }
+    timeline.done("first page");
     read(stage, request);
   }
 
@@ -199,6 +204,7 @@ public final class KelvoWindow extends Application {
       WindowLayout layout,
       WindowSets sets,
       OpenRequest.@Nullable Beside work) {
+    timeline.done("reading the day");
     long left = day.ledger().leftAt(day.session().hours().date()).orElse(request.otherwiseAt());
     long moment = request.at() >= 0 ? request.at() : left;
     Workspace opened = new Workspace(day, moment, theme(request, day.settings()));
@@ -249,11 +255,12 @@ public final class KelvoWindow extends Application {
       opened.onOtherDay(() -> leave(stage, opened, () -> choose(stage, request)));
     }
     LOG.info("The day {} is open", day.session().hours().date());
+    timeline.done("building the window");
     if (request.pictures() != null) {
       new Pictures(opened, scene, request.pictures(), Pictures.MAIN_VIEWS, KelvoWindow::exit)
           .start();
     } else if (request.smoke()) {
-      new SmokeRun(opened, window).start();
+      new SmokeRun(opened, window, timeline).start();
     } else {
       opened.focusOn(again == null ? first(opened, moment) : again);
       again = null;

@@ -1,6 +1,7 @@
 package kelvo.desktop.shell;
 
 import javafx.animation.AnimationTimer;
+import kelvo.data.timing.Timeline;
 import kelvo.desktop.morning.MorningStage;
 import kelvo.desktop.workspace.Workspace;
 
@@ -15,11 +16,13 @@ final class SmokeRun extends AnimationTimer {
 
   private final Workspace workspace;
   private final MainWindow window;
+  private final Timeline timeline;
   private final long begun = System.nanoTime();
 
-  SmokeRun(Workspace workspace, MainWindow window) {
+  SmokeRun(Workspace workspace, MainWindow window, Timeline timeline) {
     this.workspace = workspace;
     this.window = window;
+    this.timeline = timeline;
   }
 
   @Override
@@ -31,6 +34,7 @@ final class SmokeRun extends AnimationTimer {
     boolean drawn = rows >= ROWS_WANTED && window.minuteBarsDrawn() > 0;
     if (drawn || System.nanoTime() - begun > TIMEOUT_NANOS) {
       stop();
+      timeline.done("playing to the moment and drawing");
       System.out.println(
           "window: "
               + rows

@@ -2,10 +2,11 @@ package kelvo.desktop.shell;
 
 import java.io.IOException;
 import java.io.Reader;
-import java.io.Writer;
+import java.io.StringWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Properties;
+import kelvo.data.file.WholeFile;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
@@ -80,8 +81,10 @@ public record WindowLayout(
     kept.setProperty("dailyShare", Double.toString(dailyShare));
     look.into(kept);
     Path file = folder.resolve(FILE);
-    try (Writer writer = Files.newBufferedWriter(file)) {
-      kept.store(writer, "Kelvo: the window's size and splitters");
+    try {
+      StringWriter text = new StringWriter();
+      kept.store(text, "Kelvo: the window's size and splitters");
+      WholeFile.replace(file, text.toString());
     } catch (IOException e) {
       LOG.warn("{} cannot be written, so the window's size is not kept: {}", file, e.getMessage());
     }

@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import kelvo.data.file.WholeFile;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
@@ -50,7 +51,8 @@ public record WindowSets(Map<String, List<PlacedPart>> byPhase) {
   public void keepIn(Path folder) {
     Path file = folder.resolve(FILE);
     try {
-      JSON.writerWithDefaultPrettyPrinter().writeValue(file.toFile(), byPhase);
+      WholeFile.replace(
+          file, JSON.writerWithDefaultPrettyPrinter().writeValueAsString(byPhase) + "\n");
     } catch (IOException e) {
       LOG.warn("{} cannot be written, so the windows are not kept: {}", file, e.getMessage());
     }

@@ -1,7 +1,6 @@
 package kelvo.desktop.workspace;
 
 import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -20,6 +19,7 @@ import javafx.collections.FXCollections;
 import javafx.collections.ObservableList;
 import javafx.util.Duration;
 import kelvo.check.CheckRule;
+import kelvo.data.file.WholeFile;
 import kelvo.data.scanfile.ScanFile;
 import kelvo.data.scanfile.ScanFolder;
 import kelvo.formula.OwnField;
@@ -422,7 +422,7 @@ public final class ScanDesk {
   /** Writes a scan to a file for somebody else; returns what happened, in words. */
   public String share(Scan scan, Path file) {
     try {
-      Files.writeString(file, ScanFile.write(scan));
+      WholeFile.replace(file, ScanFile.write(scan));
       return "Wrote " + scan.name() + " to " + file.getFileName();
     } catch (IOException e) {
       return file.getFileName() + " could not be written; choose another place";

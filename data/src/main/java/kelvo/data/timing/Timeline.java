@@ -1,4 +1,4 @@
-package kelvo.cli;
+package kelvo.data.timing;
 
 import java.io.PrintStream;
 import java.time.Duration;
@@ -6,11 +6,11 @@ import java.time.Instant;
 import java.util.Locale;
 
 /**
- * How long each part of a command takes, a line a part on standard error; for measurements, which
- * ask for it with the system property {@code kelvo.timeline}. Silent otherwise. For the command's
- * thread.
+ * How long each part of a command or of the window's start takes, one line for each part; for
+ * measurements, which ask for it with the system property {@code kelvo.timeline}. Silent otherwise.
+ * For one thread.
  */
-final class Timeline {
+public final class Timeline {
   private static final String PROPERTY = "kelvo.timeline";
   private static final double NANOS_IN_MS = 1e6;
 
@@ -23,8 +23,8 @@ final class Timeline {
   }
 
   /** A timeline that has told how long it took from the start of the process until now. */
-  static Timeline sinceStart(Terminal terminal) {
-    Timeline timeline = new Timeline(terminal.err());
+  public static Timeline sinceStart(PrintStream out) {
+    Timeline timeline = new Timeline(out);
     if (timeline.isWanted) {
       ProcessHandle.current()
           .info()
@@ -36,7 +36,7 @@ final class Timeline {
   }
 
   /** A part has ended, and the next begins. */
-  void done(String part) {
+  public void done(String part) {
     long now = System.nanoTime();
     if (isWanted) {
       tell(part, now - begun);

@@ -1,0 +1,2 @@
+/** How long the program takes, for measurements. */
+package kelvo.data.timing;
