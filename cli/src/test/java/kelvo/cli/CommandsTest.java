@@ -20,6 +20,7 @@ import kelvo.data.report.ReviewTables;
 import kelvo.research.Held;
 import kelvo.sim.SmallDemo;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -94,6 +95,7 @@ class CommandsTest {
     assertThat(recorded.resolve("sessions/2031-03-12/trades.csv")).content().contains("extended");
   }
 
+  @Tag("proof")
   @Test
   void aSessionIsConvertedToParquetAndGivesTheSameMatches(@TempDir Path out) {
     Path converted = out.resolve("parquet");

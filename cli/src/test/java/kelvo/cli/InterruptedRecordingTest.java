@@ -9,6 +9,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -17,6 +18,7 @@ class InterruptedRecordingTest {
   @TempDir Path folder;
   @TempDir Path recorded;
 
+  @Tag("proof")
   @Test
   void itsTablesAreClosedAndItsColumnsMade() throws IOException, InterruptedException {
     ServedDay day = new ServedDay(folder, 6_000);

@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.TreeMap;
+import java.util.regex.MatchResult;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -24,6 +25,9 @@ import org.junit.jupiter.api.Test;
  */
 class FieldsDocumentTest {
   private static final Path DOCUMENT = Path.of("..", "docs", "fields.md");
+
+  /** What tests ask for: a text in quotation marks, or a trigger by its constant. */
+  private static final Pattern ASKED = Pattern.compile("\"[^\"\n]*\"|Trigger\\.\\w+");
 
   private static final Map<String, String> TESTS = tests();
 
@@ -112,7 +116,7 @@ class FieldsDocumentTest {
     return classes.isEmpty() ? "-" : String.join(", ", classes);
   }
 
-  /** The sources of the tests of core and data by class. */
+  /** The texts and triggers in the tests of core and data by class, one a line. */
   private static Map<String, String> tests() {
     Map<String, String> sources = new TreeMap<>();
     for (String module : List.of("core", "data")) {
@@ -120,7 +124,13 @@ class FieldsDocumentTest {
       try (Stream<Path> files = Files.walk(root)) {
         for (Path file : files.filter(f -> f.toString().endsWith(".java")).toList()) {
           String name = file.getFileName().toString().replace(".java", "");
-          sources.put(name, Files.readString(file));
+          sources.put(
+              name,
+              ASKED
+                  .matcher(Files.readString(file))
+                  .results()
+                  .map(MatchResult::group)
+                  .collect(Collectors.joining("\n")));
         }
       } catch (IOException e) {
         throw new UncheckedIOException(e);

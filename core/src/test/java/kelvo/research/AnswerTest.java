@@ -28,6 +28,7 @@ class AnswerTest {
 
   /** Whole answers, thirteen tests each, of cases in which there is nothing to find. */
   @Tag("sampled")
+  @Tag("proof")
   @Test
   void chanceCarriesAtMostOneAnswerInTwenty() {
     long carried =

@@ -11,6 +11,7 @@ import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
 import kelvo.time.DayTime;
 import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.api.FxRobot;
@@ -41,6 +42,7 @@ class BlindDayTest {
         .collect(Collectors.joining("\n"));
   }
 
+  @Tag("proof")
   @Test
   void itIsTradedWithoutBeingKnownAndToldAtTheEnd(FxRobot robot) {
     until(() -> opened.shown().isThere());

@@ -60,6 +60,7 @@ class ChartTest {
     until(() -> chart.barsDrawn() == 12);
   }
 
+  @Tag("proof")
   @Test
   void theWheelZoomsAndADoubleClickShowsTheDayAgain(FxRobot robot) {
     int all = chart.barsDrawn();

@@ -86,6 +86,7 @@ class DayRailTest {
                             && tooltip.getText().contains(" hits")));
   }
 
+  @Tag("proof")
   @Test
   void behindTheWindowTheWholeDayIsPlayed() {
     until(() -> opened.workspace.playedUntil().get() == DayTime.LAST);

@@ -15,6 +15,7 @@ import kelvo.time.DayTime;
 import kelvo.view.HitsView;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.api.FxRobot;
@@ -52,6 +53,7 @@ class FolderGoneTest {
                 .anyMatch(sentence -> sentence.startsWith(what)));
   }
 
+  @Tag("proof")
   @Test
   void theEchoesSayThatTheyCouldNotBeFound(FxRobot robot) {
     until(
@@ -70,6 +72,7 @@ class FolderGoneTest {
     untilTold("Looking for echoes");
   }
 
+  @Tag("proof")
   @Test
   void theCalendarAndTheChoiceOfAnotherDaySayThatTheyFailed(FxRobot robot) {
     robot.push(KeyCode.SHORTCUT, KeyCode.O);

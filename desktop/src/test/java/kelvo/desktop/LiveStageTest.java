@@ -131,6 +131,7 @@ class LiveStageTest {
     assertThat(stream.rows()).isNotEmpty();
   }
 
+  @Tag("proof")
   @Test
   void aListIsMadePastedAddedToFollowedAndTakenBack(FxRobot robot) {
     robot.clickOn("+").write("Fades").type(KeyCode.ENTER);

@@ -208,6 +208,7 @@ class LiveWindowTest {
     assertThat(shown().hits()).isEqualTo(all).hasSizeGreaterThan(20);
   }
 
+  @Tag("proof")
   @Test
   void aCutIsSeenAtOnceAndMendedAndOpeningAgainGoesOn(FxRobot robot) {
     awaitEnd();

@@ -169,6 +169,7 @@ class PracticePartTest {
     until(() -> opened.workspace.book().get().fills().equals(real));
   }
 
+  @Tag("proof")
   @Test
   void aBracketAndWhatIsWrongWithAnOrderAreSaid(FxRobot robot) {
     enter(robot, "#practice-stop", "9");

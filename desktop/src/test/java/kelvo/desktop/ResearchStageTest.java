@@ -151,6 +151,7 @@ class ResearchStageTest {
     untilAnswered(robot, expected.cases().size());
   }
 
+  @Tag("proof")
   @Test
   void aCellListsItsCasesAndEscapeAllOfThem(FxRobot robot) {
     Answer all = answer(scan(0), 1);
@@ -253,6 +254,7 @@ class ResearchStageTest {
     return robot.lookup("#drill-told").<Label>query().getText();
   }
 
+  @Tag("proof")
   @Test
   void tenAreShownBlindAndCalledByKeyboard(FxRobot robot) {
     int count = Math.min(Drill.USUAL, answer(scan(0), 1).figures().cases());

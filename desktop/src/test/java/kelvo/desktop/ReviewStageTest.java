@@ -316,6 +316,7 @@ class ReviewStageTest {
     assertThat(asChanged.totals().moves()).isGreaterThan(asItWas.totals().moves());
   }
 
+  @Tag("proof")
   @Test
   void pastedFillsOfABrokerAreAddedOnceAndCountInTheReview(FxRobot robot) {
     String day = opened.workspace.day().toString();
@@ -440,6 +441,7 @@ class ReviewStageTest {
         .toList();
   }
 
+  @Tag("proof")
   @Test
   void theTradesAreMeasuredInGroups(FxRobot robot) {
     robot.type(KeyCode.M);

@@ -197,6 +197,7 @@ class ScanEditingTest {
     return text != null && text.startsWith(start + " ");
   }
 
+  @Tag("proof")
   @Test
   void aCloneAPairAndARemovalAreTakenBack(FxRobot robot) {
     List<Scan> before = List.copyOf(opened.workspace.scans());
@@ -289,6 +290,7 @@ class ScanEditingTest {
         .contains("never hold together");
   }
 
+  @Tag("proof")
   @Test
   void anotherScanIsPlayedThroughTheSessionWhenNothingIsTypedAnyMore() {
     String name = first.name() + " 2";

@@ -99,6 +99,7 @@ class SettingsPageTest {
     assertThat(opened.workspace.settings().now().number(SettingCatalogue.FAR_LEVEL)).isEqualTo(25);
   }
 
+  @Tag("proof")
   @Test
   void theLookIsChangedAndTakenBackLikeAnyOtherEdit(FxRobot robot) {
     until(() -> opened.shown().isThere());

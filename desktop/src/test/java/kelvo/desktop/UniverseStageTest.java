@@ -63,6 +63,7 @@ class UniverseStageTest {
     return Membership.of(universe(), opened.workspace.session());
   }
 
+  @Tag("proof")
   @Test
   void pastedSymbolsAreExcludedAndAddedByHand(FxRobot robot) {
     robot.clickOn("By hand").clickOn("#pasted-symbols").write("orbtow; $KELPOR and NOSUCH");

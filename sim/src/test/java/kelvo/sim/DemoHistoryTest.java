@@ -99,6 +99,7 @@ class DemoHistoryTest {
     return numbers;
   }
 
+  @Tag("proof")
   @Test
   void theDayIsTheSameWithoutItAndWithIt() throws IOException {
     DataFolder alone = new DataFolder(folder, CALENDAR);

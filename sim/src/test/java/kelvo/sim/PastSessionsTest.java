@@ -46,6 +46,7 @@ import kelvo.trade.Fees;
 import kelvo.trade.RoundTrips;
 import kelvo.trade.Trade;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -229,6 +230,7 @@ class PastSessionsTest {
     }
   }
 
+  @Tag("proof")
   @Test
   void oldHitsAreJudgedByTheRulesOfTheirDay() {
     List<LocalDate> dates = data().sessionDates();
@@ -248,6 +250,7 @@ class PastSessionsTest {
     }
   }
 
+  @Tag("proof")
   @Test
   void aDamagedSessionIsReviewedAsFarAsItCanBeReadAndStopsNoOther() throws IOException {
     LocalDate last = data().sessionDates().getLast();
@@ -296,6 +299,7 @@ class PastSessionsTest {
     }
   }
 
+  @Tag("proof")
   @Test
   void whatTheTraderWroteStandsInTheReportAsItWas() {
     LocalDate date = data().sessionDates().getFirst();

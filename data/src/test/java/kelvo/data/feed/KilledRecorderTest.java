@@ -30,7 +30,7 @@ class KilledRecorderTest {
   private static final int BETWEEN_SAVES = 2;
 
   /** Enough for all of them, with some to spare for the last. */
-  private static final int FRAMES = (KILLS + 10) * 2 * FRAMES_EACH;
+  private static final int FRAMES = (KILLS + 2) * 2 * FRAMES_EACH;
 
   private static final List<String> FILES =
       List.of(

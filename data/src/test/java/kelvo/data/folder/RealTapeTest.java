@@ -628,6 +628,7 @@ class RealTapeTest {
     }
   }
 
+  @Tag("proof")
   @Test
   void everyFieldThatTakesAQuestionOfItsOwnEqualsSql() throws SQLException {
     SplittableRandom random = new SplittableRandom(9);

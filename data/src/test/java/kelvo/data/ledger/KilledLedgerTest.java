@@ -34,7 +34,7 @@ class KilledLedgerTest {
   private static final int BETWEEN_SAVES = 4;
 
   /** Enough for all of them, with some to spare for the last. */
-  private static final int HITS = (KILLS + 10) * 2 * HITS_EACH;
+  private static final int HITS = (KILLS + 2) * 2 * HITS_EACH;
 
   @TempDir Path folder;
   @TempDir Path scratch;

@@ -148,6 +148,7 @@ class KelvoWindowTest {
     return earlier;
   }
 
+  @Tag("proof")
   @Test
   void aDayThatIsOpenedBlindIsCoveredAndSilentUntilItIsEnded(FxRobot robot) throws Exception {
     LocalDate earlier = dayBefore();
@@ -177,6 +178,7 @@ class KelvoWindowTest {
     assertThat(window.opened().focus().get()).isEqualTo("TIDARC");
   }
 
+  @Tag("proof")
   @Test
   void aDateWithoutASessionLeadsBackToTheDatesThereAre(FxRobot robot) throws Exception {
     open(dated(DATE.plusDays(5)));

@@ -77,6 +77,7 @@ class PicturesTest {
     return ended.get(60, TimeUnit.SECONDS);
   }
 
+  @Tag("proof")
   @Test
   void twoViewsOfTheSameMomentAreBothTaken()
       throws ExecutionException, IOException, InterruptedException, TimeoutException {
