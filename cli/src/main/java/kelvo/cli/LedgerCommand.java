@@ -1,12 +1,16 @@
 package kelvo.cli;
 
+import java.io.BufferedInputStream;
 import java.io.IOException;
 import java.io.InputStream;
-import java.io.OutputStream;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.concurrent.Callable;
+import kelvo.data.fault.PlainReason;
+import kelvo.data.file.WholeFile;
+import kelvo.data.folder.FolderLock;
 import kelvo.data.ledger.Ledger;
 import kelvo.data.ledger.LedgerArchive;
 import kelvo.desktop.workspace.OpenedDay;
@@ -58,25 +62,54 @@ final class LedgerCommand implements Callable<Integer> {
   }
 
   private void write(Path to) {
-    try (Ledger ledger = Ledger.readOnly(folder.resolve(OpenedDay.LEDGER));
-        OutputStream target = Files.newOutputStream(to)) {
-      LedgerArchive.write(ledger, target);
+    Path file = folder.resolve(OpenedDay.LEDGER);
+    if (!Files.isRegularFile(file)) {
+      throw new DataAtFault(
+          folder + " has no " + OpenedDay.LEDGER + "; name a folder that was opened in a window");
+    }
+    try (Ledger ledger = Ledger.readOnly(file)) {
+      WholeFile.replaceForOwner(to, target -> LedgerArchive.write(ledger, target));
       terminal.err().println("Written to " + to);
     } catch (IOException e) {
       throw new UncheckedIOException(
-          "cannot write to " + to + "; name a file that can be written", e);
+          "cannot write to " + to + " (" + PlainReason.of(e) + "); what was there is as it was", e);
     }
   }
 
   private void read(Path from) {
-    try (Ledger ledger = Ledger.open(folder.resolve(OpenedDay.LEDGER));
-        InputStream source = Files.newInputStream(from)) {
-      LedgerArchive.read(source, ledger);
+    Path file = folder.resolve(OpenedDay.LEDGER);
+    try (FolderLock lock =
+        FolderLock.of(folder, "the command ledger")
+            .orElseThrow(() -> new DataAtFault(FolderLock.whyNot(folder)))) {
+      boolean isNew = !Files.exists(file);
+      try {
+        read(from, file);
+      } catch (RuntimeException | IOException e) {
+        if (isNew) {
+          remove(file);
+        }
+        throw e;
+      }
       terminal.err().println("Read from " + from);
     } catch (LedgerArchive.ArchiveException e) {
       throw new DataAtFault(from + ": " + e.getMessage());
     } catch (IOException e) {
-      throw new UncheckedIOException("cannot read " + from + "; name a zip of a ledger", e);
+      throw new UncheckedIOException(
+          "cannot read " + from + " (" + PlainReason.of(e) + "); name a zip of a ledger", e);
+    }
+  }
+
+  private static void read(Path from, Path file) throws IOException {
+    try (InputStream source = new BufferedInputStream(Files.newInputStream(from));
+        Ledger ledger = Ledger.open(file)) {
+      LedgerArchive.read(source, ledger);
+    }
+  }
+
+  /** A folder that had no ledger is left without one. */
+  private static void remove(Path file) throws IOException {
+    for (String ending : List.of("", "-wal", "-shm")) {
+      Files.deleteIfExists(file.resolveSibling(file.getFileName() + ending));
     }
   }
 }

@@ -447,6 +447,23 @@ class CommandsTest {
   }
 
   @Test
+  void aGoodBackupOutlivesAFolderWithoutALedgerAndABadOneLeavesNoLedger(@TempDir Path other)
+      throws IOException {
+    Path backup = Files.writeString(other.resolve("backup.zip"), "a good backup");
+    Path empty = Files.createDirectories(other.resolve("empty"));
+
+    assertThat(run("ledger", empty.toString(), "--to", backup.toString())).isEqualTo(1);
+    assertThat(backup).hasContent("a good backup");
+    assertThat(run("ledger", empty.toString(), "--from", backup.toString())).isEqualTo(1);
+
+    assertThat(told.toString(StandardCharsets.UTF_8))
+        .contains(empty + " has no ledger.sqlite; name a folder that was opened in a window")
+        .contains(backup + ": it is no archive of a ledger; expected a zip with ledger.json in it")
+        .doesNotContain("Exception", "java.");
+    assertThat(empty.resolve("ledger.sqlite")).doesNotExist();
+  }
+
+  @Test
   void everyCommandHasItsHelp() {
     List<String> commands =
         List.of(

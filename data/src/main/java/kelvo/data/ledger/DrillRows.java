@@ -59,7 +59,8 @@ final class DrillRows {
   }
 
   /** All calls in the order in which they were made. */
-  static List<KeptCall> all(Handle handle) {
-    return handle.select("select * from drill_call order by id").map(CALL).list();
+  static List<KeptCall> all(Handle handle, UnknownEntries unknown) {
+    return unknown.known(
+        handle.select(UnknownEntries.all("drill_call", "order by id")), "drill_call", CALL);
   }
 }

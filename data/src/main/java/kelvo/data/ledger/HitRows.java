@@ -80,16 +80,18 @@ final class HitRows {
     return java.util.HexFormat.of().formatHex(bytes);
   }
 
-  static void insert(
+  /** Adds a hit unless it is there; says whether it was added. */
+  static boolean insert(
       Handle handle, LocalDate day, long at, long source, long facts, long price, byte[] packed) {
-    handle.execute(
-        "insert or ignore into hit(day, at, source, facts, price, packed) values (?, ?, ?, ?, ?, ?)",
-        day.toEpochDay(),
-        at,
-        source,
-        facts,
-        price,
-        packed);
+    return handle.execute(
+            "insert or ignore into hit(day, at, source, facts, price, packed) values (?, ?, ?, ?, ?, ?)",
+            day.toEpochDay(),
+            at,
+            source,
+            facts,
+            price,
+            packed)
+        == 1;
   }
 
   static long factsId(Handle handle, LocalDate day, String symbol, long list, byte[] settled) {

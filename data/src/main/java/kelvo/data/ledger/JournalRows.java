@@ -66,13 +66,18 @@ final class JournalRows {
         kept.answer().name());
   }
 
-  static JournalPage page(Handle handle, String day) {
+  static JournalPage page(Handle handle, String day, UnknownEntries unknown) {
     return new JournalPage(
-        handle.select("select * from remark where day = ?", day).map(REMARK).list(),
-        handle.select("select * from hand_match where day = ?", day).map(MATCH).list(),
-        handle
-            .select("select * from rule_kept where day = ? order by rowid", day)
-            .map(RULE)
-            .list());
+        list(handle, "remark", day, REMARK, unknown),
+        list(handle, "hand_match", day, MATCH, unknown),
+        list(handle, "rule_kept", day, RULE, unknown));
+  }
+
+  private static <T> List<T> list(
+      Handle handle, String table, String day, RowMapper<T> mapper, UnknownEntries unknown) {
+    return unknown.known(
+        handle.select(UnknownEntries.all(table, "where day = ? order by rowid"), day),
+        table,
+        mapper);
   }
 }

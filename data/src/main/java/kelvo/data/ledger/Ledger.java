@@ -1,5 +1,6 @@
 package kelvo.data.ledger;
 
+import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
@@ -10,6 +11,7 @@ import java.util.OptionalLong;
 import java.util.SortedMap;
 import java.util.TreeMap;
 import java.util.function.Consumer;
+import kelvo.data.fault.PlainReason;
 import kelvo.data.file.OwnerOnly;
 import kelvo.data.scanfile.ScanFile;
 import kelvo.hit.Hit;
@@ -32,6 +34,7 @@ import org.flywaydb.core.api.MigrationInfoService;
 import org.flywaydb.core.api.MigrationState;
 import org.jdbi.v3.core.Handle;
 import org.jdbi.v3.core.HandleCallback;
+import org.jdbi.v3.core.HandleConsumer;
 import org.jdbi.v3.core.Jdbi;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
@@ -49,6 +52,7 @@ import org.sqlite.SQLiteDataSource;
  */
 public final class Ledger implements AutoCloseable {
   private static final Logger LOG = LoggerFactory.getLogger(Ledger.class);
+  private static final int BUSY_MS = 5_000;
 
   /** Null when there is no file. */
   private final @Nullable Jdbi jdbi;
@@ -56,11 +60,37 @@ public final class Ledger implements AutoCloseable {
   /** Null when it was opened only to be read. */
   private final @Nullable LedgerWrites writes;
 
-  private final HitRows hitRows = new HitRows();
+  /** What is read in place of a ledger of an older Kelvo's; null for none. */
+  private final @Nullable Path copy;
 
-  private Ledger(@Nullable Jdbi jdbi, boolean writable) {
+  private final HitRows hitRows = new HitRows();
+  private final UnknownEntries unknown = new UnknownEntries();
+
+  /** A ledger that is written to. */
+  private Ledger(Jdbi jdbi, LedgerPlace place) {
     this.jdbi = jdbi;
-    writes = jdbi == null || !writable ? null : new LedgerWrites(run -> inTransaction(jdbi, run));
+    copy = null;
+    writes =
+        new LedgerWrites(
+            new LedgerWrites.Transactions() {
+              @Override
+              public void run(Consumer<Handle> run) {
+                place.requireThere();
+                inTransaction(jdbi, run);
+              }
+
+              @Override
+              public void requireThere() {
+                place.requireThere();
+              }
+            });
+  }
+
+  /** A ledger that is only read, or none. */
+  private Ledger(@Nullable Jdbi jdbi, @Nullable Path copy) {
+    this.jdbi = jdbi;
+    this.copy = copy;
+    writes = null;
   }
 
   /** What throws has written nothing, so that nothing may be taken for written. */
@@ -71,6 +101,20 @@ public final class Ledger implements AutoCloseable {
       hitRows.forget();
       throw e;
     }
+  }
+
+  /**
+   * Runs something in one transaction on the caller's thread, in which all of it is written or
+   * nothing.
+   *
+   * @throws IllegalStateException when the ledger is only read
+   */
+  <X extends Exception> void once(HandleConsumer<X> run) throws X {
+    if (jdbi == null || writes == null) {
+      throw new IllegalStateException("a ledger that is only read takes no writes");
+    }
+    hitRows.forget();
+    jdbi.useTransaction(run);
   }
 
   /** A ledger that cannot be opened or read; the message names the file and the way out. */
@@ -91,36 +135,74 @@ public final class Ledger implements AutoCloseable {
     SQLiteConfig config = new SQLiteConfig();
     config.setJournalMode(SQLiteConfig.JournalMode.WAL);
     config.setSynchronous(SQLiteConfig.SynchronousMode.FULL);
-    config.setBusyTimeout(5_000);
+    config.setBusyTimeout(BUSY_MS);
     Jdbi jdbi = migrated(file, config);
-    return new Ledger(jdbi, true);
+    return new Ledger(jdbi, LedgerPlace.of(file));
   }
 
   /**
-   * Opens a ledger only to read it, while another window may write to it. Without a file it is
-   * empty.
+   * Opens a ledger only to read it, while another window may write to it; the file stays as it is.
+   * Of one that an older Kelvo wrote a copy is read. Without a file it is empty.
    *
    * @throws LedgerException when the file is no ledger
    */
   public static Ledger readOnly(Path file) {
     if (!Files.exists(file)) {
-      return new Ledger(null, false);
+      return new Ledger(null, (Path) null);
     }
+    SQLiteDataSource source = source(file, reading());
+    try {
+      MigrationInfoService tables = tables(source).info();
+      refuseNewer(file, tables);
+      if (tables.current() == null) {
+        throw new LedgerException(noLedger(file), null);
+      }
+      return tables.pending().length == 0
+          ? new Ledger(Jdbi.create(source), (Path) null)
+          : readingCopy(source);
+    } catch (LedgerException e) {
+      throw e;
+    } catch (RuntimeException | IOException e) {
+      throw new LedgerException(whyNotOpened(file, e), e);
+    }
+  }
+
+  private static Ledger readingCopy(SQLiteDataSource source) throws IOException {
+    Path copy = Files.createTempFile("kelvo-ledger", ".sqlite");
+    Files.delete(copy);
+    Jdbi.create(source)
+        .useHandle(handle -> handle.execute("vacuum into ?", copy.toAbsolutePath().toString()));
+    OwnerOnly.file(copy);
+    SQLiteDataSource copied = source(copy, new SQLiteConfig());
+    tables(copied).migrate();
+    return new Ledger(Jdbi.create(copied), copy);
+  }
+
+  private static SQLiteConfig reading() {
     SQLiteConfig config = new SQLiteConfig();
-    config.setBusyTimeout(5_000);
-    return new Ledger(migrated(file, config), false);
+    config.setReadOnly(true);
+    config.setBusyTimeout(BUSY_MS);
+    return config;
+  }
+
+  private static SQLiteDataSource source(Path file, SQLiteConfig config) {
+    SQLiteDataSource source = new SQLiteDataSource(config);
+    source.setUrl("jdbc:sqlite:" + file.toAbsolutePath());
+    return source;
+  }
+
+  private static Flyway tables(SQLiteDataSource source) {
+    return Flyway.configure()
+        .dataSource(source)
+        .locations("classpath:kelvo/data/ledger/tables")
+        .javaMigrations(new PackedHits())
+        .load();
   }
 
   private static Jdbi migrated(Path file, SQLiteConfig config) {
-    SQLiteDataSource source = new SQLiteDataSource(config);
-    source.setUrl("jdbc:sqlite:" + file.toAbsolutePath());
+    SQLiteDataSource source = source(file, config);
     try {
-      Flyway tables =
-          Flyway.configure()
-              .dataSource(source)
-              .locations("classpath:kelvo/data/ledger/tables")
-              .javaMigrations(new PackedHits())
-              .load();
+      Flyway tables = tables(source);
       refuseNewer(file, tables.info());
       keepOlder(file, source, tables.info());
       tables.migrate();
@@ -128,12 +210,22 @@ public final class Ledger implements AutoCloseable {
     } catch (LedgerException e) {
       throw e;
     } catch (RuntimeException e) {
-      throw new LedgerException(
-          file
-              + ": expected a ledger that can be written; move the file away or choose another folder",
-          e);
+      throw new LedgerException(whyNotOpened(file, e), e);
     }
     return Jdbi.create(source);
+  }
+
+  /** A good ledger on a bad disk must not be moved away. */
+  private static String whyNotOpened(Path file, Throwable thrown) {
+    return LedgerTrouble.of(thrown)
+        .map(
+            trouble ->
+                file + " cannot be opened: " + PlainReason.of(thrown) + "; " + trouble.wayOut())
+        .orElseGet(() -> noLedger(file));
+  }
+
+  private static String noLedger(Path file) {
+    return file + ": expected a ledger; move the file away or choose another folder";
   }
 
   /** What a newer Kelvo keeps would be lost when this one wrote to it. */
@@ -187,6 +279,11 @@ public final class Ledger implements AutoCloseable {
   /** What is wrong with it now, in a sentence; empty when nothing is. */
   public String failure() {
     return writes == null ? "" : writes.failure();
+  }
+
+  /** Entries that were left out of what has been read so far, a sentence for each kind. */
+  public List<String> unknownEntries() {
+    return unknown.sentences();
   }
 
   /** Queues any write. */
@@ -304,7 +401,7 @@ public final class Ledger implements AutoCloseable {
 
   /** The hits that are kept of a day, in order of time. */
   public List<KeptHit> hits(LocalDate day) {
-    return read(List.of(), handle -> KeptHits.of(handle, day));
+    return read(List.of(), handle -> KeptHits.of(handle, day, unknown));
   }
 
   /**
@@ -380,12 +477,12 @@ public final class Ledger implements AutoCloseable {
 
   /** What was done on paper in a session, as saved. */
   public PracticeDay practice(LocalDate day) {
-    return read(PracticeDay.EMPTY, handle -> PracticeRows.day(handle, day.toString()));
+    return read(PracticeDay.EMPTY, handle -> PracticeRows.day(handle, day.toString(), unknown));
   }
 
   /** The fills of the days before one, by day. */
   public SortedMap<LocalDate, List<Fill>> fillsBefore(LocalDate day) {
-    return read(new TreeMap<>(), handle -> LedgerRows.fillsBefore(handle, day.toString()));
+    return read(new TreeMap<>(), handle -> LedgerRows.fillsBefore(handle, day.toString(), unknown));
   }
 
   /** Keeps the moment at which a day was left. */
@@ -418,7 +515,7 @@ public final class Ledger implements AutoCloseable {
 
   /** What was done on a day, as saved. */
   public DayBook day(LocalDate day) {
-    return read(DayBook.EMPTY, handle -> LedgerRows.day(handle, day.toString()));
+    return read(DayBook.EMPTY, handle -> LedgerRows.day(handle, day.toString(), unknown));
   }
 
   /** How many hits are kept for a day. */
@@ -449,5 +546,12 @@ public final class Ledger implements AutoCloseable {
   @Override
   public void close() {
     finish().forEach(LOG::error);
+    if (copy != null) {
+      try {
+        Files.deleteIfExists(copy);
+      } catch (IOException e) {
+        LOG.warn("{} stays", copy, e);
+      }
+    }
   }
 }

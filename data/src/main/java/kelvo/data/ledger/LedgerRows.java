@@ -60,32 +60,43 @@ final class LedgerRows {
 
   private LedgerRows() {}
 
-  static DayBook day(Handle handle, String day) {
+  static DayBook day(Handle handle, String day, UnknownEntries unknown) {
     return new DayBook(
-        list(handle, "select * from decision where day = ? order by id", day, DECISION),
-        list(handle, "select * from level where day = ? order by id", day, LEVEL),
-        list(handle, "select * from note where day = ? order by id", day, NOTE),
-        list(handle, "select * from focus where day = ? order by id", day, FOCUS),
-        list(handle, "select * from fill where day = ? order by at, id", day, FILL),
+        list(handle, "decision", "id", day, DECISION, unknown),
+        list(handle, "level", "id", day, LEVEL, unknown),
+        list(handle, "note", "id", day, NOTE, unknown),
+        list(handle, "focus", "id", day, FOCUS, unknown),
+        list(handle, "fill", "at, id", day, FILL, unknown),
         List.of(),
-        JournalRows.page(handle, day));
+        JournalRows.page(handle, day, unknown));
   }
 
   /** The fills of the days before one, by day. */
-  static SortedMap<LocalDate, List<Fill>> fillsBefore(Handle handle, String day) {
+  static SortedMap<LocalDate, List<Fill>> fillsBefore(
+      Handle handle, String day, UnknownEntries unknown) {
     SortedMap<LocalDate, List<Fill>> fills = new TreeMap<>();
-    handle
-        .select("select * from fill where day < ? order by day, at, id", day)
-        .map((row, context) -> Map.entry(row.getString("day"), FILL.map(row, context)))
+    unknown
+        .known(
+            handle.select(UnknownEntries.all("fill", "where day < ? order by day, at, id"), day),
+            "fill",
+            (row, context) ->
+                Map.entry(LocalDate.parse(row.getString("day")), FILL.map(row, context)))
         .forEach(
             fill ->
-                fills
-                    .computeIfAbsent(LocalDate.parse(fill.getKey()), d -> new ArrayList<>())
-                    .add(fill.getValue()));
+                fills.computeIfAbsent(fill.getKey(), d -> new ArrayList<>()).add(fill.getValue()));
     return fills;
   }
 
-  private static <T> List<T> list(Handle handle, String sql, String day, RowMapper<T> mapper) {
-    return handle.select(sql, day).map(mapper).list();
+  private static <T> List<T> list(
+      Handle handle,
+      String table,
+      String order,
+      String day,
+      RowMapper<T> mapper,
+      UnknownEntries unknown) {
+    return unknown.known(
+        handle.select(UnknownEntries.all(table, "where day = ? order by " + order), day),
+        table,
+        mapper);
   }
 }

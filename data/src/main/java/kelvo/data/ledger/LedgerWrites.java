@@ -1,5 +1,6 @@
 package kelvo.data.ledger;
 
+import java.io.IOException;
 import java.sql.SQLException;
 import java.util.ArrayList;
 import java.util.List;
@@ -27,15 +28,24 @@ final class LedgerWrites {
   private static final long FIRST_PAUSE_MS = 250;
   private static final long LONGEST_PAUSE_MS = 30_000;
   private static final int LAST_TRIES = 4;
+  private static final long LOOKS_EVERY_MS = 1_000;
 
   /** Does something to the ledger. */
   interface Write {
     void on(Handle handle);
   }
 
-  /** Runs some writes as one transaction; what it throws has written nothing. */
+  /** The file that is written to. */
   interface Transactions {
+    /** Runs some writes as one transaction; what it throws has written nothing. */
     void run(Consumer<Handle> writes);
+
+    /**
+     * Looks whether the file is where it was.
+     *
+     * @throws java.io.UncheckedIOException when it is not
+     */
+    default void requireThere() {}
   }
 
   /** A write, or somebody who waits until all writes before are over. */
@@ -62,7 +72,9 @@ final class LedgerWrites {
   private final Thread thread;
   private volatile String failure = "";
   private volatile String leftOutWhy = "";
-  private volatile long waiting;
+
+  /** Why the thread has ended by itself; empty while it runs. */
+  private volatile String endedWhy = "";
 
   LedgerWrites(Transactions transactions) {
     this.transactions = transactions;
@@ -72,7 +84,9 @@ final class LedgerWrites {
 
   void add(Write write) {
     asked.incrementAndGet();
-    queue.add(new Entry(write, null));
+    if (endedWhy.isEmpty()) {
+      queue.add(new Entry(write, null));
+    }
   }
 
   long asked() {
@@ -90,12 +104,24 @@ final class LedgerWrites {
 
   /** What is wrong now, in a sentence; empty when nothing is. */
   String failure() {
+    if (!endedWhy.isEmpty()) {
+      return "The ledger is written no more ("
+          + endedWhy
+          + "), "
+          + notKept()
+          + " entries are not kept; close the window and open it again.";
+    }
     if (!failure.isEmpty()) {
       return failure;
     }
     return leftOut.get() == 0
         ? ""
         : leftOut.get() + " entries could not be kept in the ledger: " + leftOutWhy;
+  }
+
+  /** How many writes are neither on disk nor known to be impossible. */
+  private long notKept() {
+    return asked.get() - saved.get() - leftOut.get();
   }
 
   /**
@@ -127,11 +153,11 @@ final class LedgerWrites {
       Thread.currentThread().interrupt();
     }
     List<String> lost = new ArrayList<>();
-    if (waiting > 0) {
+    if (notKept() > 0) {
       lost.add(
-          waiting
+          notKept()
               + " entries were not kept in the ledger: "
-              + failure
+              + failure()
               + " What was decided since the last \"saved\" must be entered again.");
     } else if (leftOut.get() > 0) {
       lost.add(failure());
@@ -145,21 +171,18 @@ final class LedgerWrites {
     int lastTries = 0;
     try {
       while (!stopping || (!open.isEmpty() && lastTries < LAST_TRIES)) {
-        stopping |= take(open.isEmpty() ? Long.MAX_VALUE : stopping ? FIRST_PAUSE_MS : pause);
+        stopping |= take(open.isEmpty() ? LOOKS_EVERY_MS : stopping ? FIRST_PAUSE_MS : pause);
         lastTries += stopping ? 1 : 0;
-        boolean written = writeOpen();
+        boolean written = open.isEmpty() ? isThere() : writeOpen();
         pause = written ? FIRST_PAUSE_MS : Math.min(LONGEST_PAUSE_MS, 2 * pause);
       }
     } catch (InterruptedException e) {
+      endedWhy = "its thread was interrupted";
       Thread.currentThread().interrupt();
     } catch (RuntimeException | Error e) {
       LOG.error("the ledger's thread ended", e);
-      failure =
-          "The ledger is written no more ("
-              + PlainReason.of(e)
-              + "); close the window and open it again.";
+      endedWhy = PlainReason.of(e);
     } finally {
-      waiting = open.stream().filter(entry -> entry.write() != null).count();
       end(open, false);
       queue.forEach(entry -> end(List.of(entry), false));
     }
@@ -167,13 +190,32 @@ final class LedgerWrites {
 
   /** Takes what has been asked for, waiting so long for the first; says whether to stop. */
   private boolean take(long timeoutMs) throws InterruptedException {
-    Entry first =
-        timeoutMs == Long.MAX_VALUE ? queue.take() : queue.poll(timeoutMs, TimeUnit.MILLISECONDS);
+    Entry first = queue.poll(timeoutMs, TimeUnit.MILLISECONDS);
     if (first != null) {
       open.add(first);
     }
     queue.drainTo(open, MAX_IN_ONE_TRANSACTION);
     return open.removeIf(Entry::isStop);
+  }
+
+  /** Looks for the file while there is nothing to write, so that its loss is told at once. */
+  private boolean isThere() {
+    try {
+      transactions.requireThere();
+      failure = "";
+      return true;
+    } catch (RuntimeException e) {
+      if (failure.isEmpty()) {
+        LOG.error("the ledger is gone", e);
+      }
+      failure =
+          "The ledger cannot be written: "
+              + PlainReason.of(e)
+              + "; "
+              + LedgerTrouble.of(e).orElse(LedgerTrouble.GONE).wayOut()
+              + ".";
+      return false;
+    }
   }
 
   /** Writes all that is open; says whether nothing is left open. */
@@ -238,7 +280,9 @@ final class LedgerWrites {
             + PlainReason.of(e)
             + ". "
             + open.stream().filter(entry -> entry.write() != null).count()
-            + " entries wait and are tried again; free some disk space.";
+            + " entries wait and are tried again; "
+            + LedgerTrouble.of(e).orElse(LedgerTrouble.DISK).wayOut()
+            + ".";
     List<Entry> waiters = open.stream().filter(entry -> entry.waiting() != null).toList();
     end(waiters, false);
     open.removeAll(waiters);
@@ -256,6 +300,9 @@ final class LedgerWrites {
   /** Whether the file itself cannot be written now, rather than what was to be written. */
   private static boolean isOfTheFile(Throwable thrown) {
     for (Throwable e = thrown; e != null; e = e.getCause()) {
+      if (e instanceof IOException) {
+        return true;
+      }
       if (e instanceof SQLException sql) {
         SQLiteErrorCode code = SQLiteErrorCode.getErrorCode(sql.getErrorCode() & 0xFF);
         return switch (code) {

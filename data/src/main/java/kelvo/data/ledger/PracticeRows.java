@@ -16,6 +16,10 @@ import org.jspecify.annotations.Nullable;
 /** Writes and reads what was done on paper in a session. */
 final class PracticeRows {
   private static final String CANCEL = "cancel";
+
+  /** The words that say by which terms an order was given, or that it was taken back. */
+  static final List<String> TERMS = List.of("market", "limit", "stop", "stop limit", CANCEL);
+
   private static final RowMapper<Instruction> INSTRUCTION =
       (row, context) -> {
         long at = row.getLong("at");
@@ -54,7 +58,8 @@ final class PracticeRows {
       case "limit" -> new Terms.Limit(price);
       case "stop" -> new Terms.Stop(price);
       case "stop limit" -> new Terms.StopLimit(price, limit);
-      default -> new Terms.Market();
+      case "market" -> new Terms.Market();
+      default -> throw new IllegalArgumentException("no terms of an order: " + word);
     };
   }
 
@@ -148,16 +153,18 @@ final class PracticeRows {
     }
   }
 
-  static PracticeDay day(Handle handle, String day) {
+  static PracticeDay day(Handle handle, String day, UnknownEntries unknown) {
     return new PracticeDay(
-        handle
-            .select("select * from practice_order where day = ? order by place", day)
-            .map(INSTRUCTION)
-            .list(),
-        handle
-            .select("select * from practice_fill where day = ? order by place", day)
-            .map(FILL)
-            .list(),
-        DrillRows.all(handle));
+        list(handle, "practice_order", day, INSTRUCTION, unknown),
+        list(handle, "practice_fill", day, FILL, unknown),
+        DrillRows.all(handle, unknown));
+  }
+
+  private static <T> List<T> list(
+      Handle handle, String table, String day, RowMapper<T> mapper, UnknownEntries unknown) {
+    return unknown.known(
+        handle.select(UnknownEntries.all(table, "where day = ? order by place"), day),
+        table,
+        mapper);
   }
 }

@@ -52,7 +52,8 @@ final class UnpackedHits {
         .forEach(field -> words.put(field.getKey(), field.getValue().asText()));
   }
 
-  static void insert(Handle handle, KeptHit hit) {
+  /** Adds a hit unless it is there; says whether it was added. */
+  static boolean insert(Handle handle, KeptHit hit) {
     List<String> names = new ArrayList<>(new TreeSet<>(hit.numbers().keySet()));
     KeptFields fields =
         new KeptFields(
@@ -67,7 +68,7 @@ final class UnpackedHits {
             hit.version(),
             hit.side().name(),
             hit.trigger());
-    HitRows.insert(
+    return HitRows.insert(
         handle,
         hit.day(),
         hit.at(),

@@ -1,5 +1,6 @@
 package kelvo.data.ledger;
 
+import static java.nio.charset.StandardCharsets.UTF_8;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
@@ -10,6 +11,7 @@ import java.math.BigDecimal;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.zip.ZipEntry;
@@ -225,6 +227,90 @@ class LedgerArchiveProperties {
           .hasMessage("it is no archive of a ledger; expected a zip with ledger.json in it");
     } finally {
       delete(folder);
+    }
+  }
+
+  /** An archive with one table in place of another, and the counts that it tells. */
+  private static byte[] archiveWith(String file, String text, String counts) throws IOException {
+    ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+    try (ZipOutputStream zip = new ZipOutputStream(bytes)) {
+      zip.putNextEntry(new ZipEntry("note.csv"));
+      zip.write("day,at,symbol,text\n2031-03-12,5,TIDARC,good\n".getBytes(UTF_8));
+      zip.putNextEntry(new ZipEntry(file));
+      zip.write(text.getBytes(UTF_8));
+      zip.putNextEntry(new ZipEntry("ledger.json"));
+      zip.write(("{\"kelvo\":1,\"rows\":" + counts + "}").getBytes(UTF_8));
+    }
+    return bytes.toByteArray();
+  }
+
+  private static void assertRefused(byte[] archive, String sentence) throws IOException {
+    Path folder = Files.createTempDirectory("archive");
+    try (Ledger ledger = Ledger.open(folder.resolve("ledger.sqlite"))) {
+      assertThatThrownBy(() -> LedgerArchive.read(new ByteArrayInputStream(archive), ledger))
+          .isInstanceOf(LedgerArchive.ArchiveException.class)
+          .hasMessage(sentence);
+      assertThat(ledger.day(DAY)).as("nothing of it").isEqualTo(DayBook.EMPTY);
+    } finally {
+      delete(folder);
+    }
+  }
+
+  @Example
+  void whatIsWrongInItIsNamedAndNothingIsRead() throws IOException {
+    String decision = "day,at,symbol,choice,reason,side,bucket,plan\n";
+    assertRefused(
+        archiveWith("decision.csv", decision + "2031-03-12,5,TIDARC,MAYBE,,UP,,\n", "{}"),
+        "decision.csv, line 2, choice: expected one of KEEP, WATCH, DROP, UNDECIDED, found MAYBE");
+    assertRefused(
+        archiveWith("decision.csv", decision + "2031-02-30,5,TIDARC,KEEP,,UP,,\n", "{}"),
+        "decision.csv, line 2, day: expected a date such as 2031-03-12, found 2031-02-30");
+    assertRefused(
+        archiveWith("decision.csv", decision + "2031-03-12,-5,TIDARC,KEEP,,UP,,\n", "{}"),
+        "decision.csv, line 2, at: expected nanoseconds since midnight, 0 to 86400000000000,"
+            + " found -5");
+    assertRefused(
+        archiveWith("place.csv", "day,moment\n2031-03-12,5\n2031-03-12,6\n", "{}"),
+        "place.csv, line 3: the same entry is there twice");
+    assertRefused(
+        archiveWith("place.csv", "day,at\n2031-03-12,5\n", "{}"),
+        "place.csv, line 1: expected the columns day,moment, found day,at");
+    assertRefused(
+        archiveWith("place.csv", "day,moment\n2031-03-12,5\n", "{\"note\":1,\"place\":2}"),
+        "place.csv has 1 rows, and ledger.json says 2");
+  }
+
+  /** Some kilobytes that swell to more than the memory holds. */
+  @Example
+  void zerosWithoutEndEndInOneSentence() throws IOException {
+    ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+    try (ZipOutputStream zip = new ZipOutputStream(bytes)) {
+      zip.putNextEntry(new ZipEntry("note.csv"));
+      byte[] zeros = new byte[1_000_000];
+      for (int i = 0; i < (Boolean.getBoolean("kelvo.proofs") ? 2_000 : 50); i++) {
+        zip.write(zeros);
+      }
+    }
+
+    assertRefused(
+        bytes.toByteArray(),
+        "note.csv, after row 0: expected CSV with at most 4000000 characters in a row");
+  }
+
+  @Example
+  void anArchiveThatIsCutOffIsNotReadInPart() throws IOException {
+    byte[] whole =
+        archiveWith("place.csv", "day,moment\n2031-03-12,5\n", "{\"note\":1,\"place\":1}");
+    for (int length = 30; length < whole.length - 100; length += 60) {
+      Path folder = Files.createTempDirectory("archive");
+      try (Ledger ledger = Ledger.open(folder.resolve("ledger.sqlite"))) {
+        byte[] cut = Arrays.copyOf(whole, length);
+        assertThatThrownBy(() -> LedgerArchive.read(new ByteArrayInputStream(cut), ledger))
+            .isInstanceOfAny(LedgerArchive.ArchiveException.class, IOException.class);
+        assertThat(ledger.day(DAY)).isEqualTo(DayBook.EMPTY);
+      } finally {
+        delete(folder);
+      }
     }
   }
 

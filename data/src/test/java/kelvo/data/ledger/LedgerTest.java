@@ -9,6 +9,8 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.DriverManager;
+import java.sql.ResultSet;
+import java.sql.SQLException;
 import java.sql.Statement;
 import java.time.LocalDate;
 import java.util.List;
@@ -34,6 +36,9 @@ import kelvo.trade.FillSide;
 import org.flywaydb.core.Flyway;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.sqlite.SQLiteErrorCode;
 
 class LedgerTest {
   private static final List<KeptCall> CALLS =
@@ -193,8 +198,8 @@ class LedgerTest {
   }
 
   /** As it was while fills were whole shares, and prices and fees ten-thousandths of a dollar. */
-  @Test
-  void fillsOfAnOlderLedgerComeBackAsTheyWere() throws Exception {
+  /** A ledger as it was before fills had fractions, with a fill of each of two days. */
+  private void writeOlder() throws SQLException {
     String url = "jdbc:sqlite:" + folder.resolve("ledger.sqlite");
     Flyway.configure()
         .dataSource(url, null, null)
@@ -209,6 +214,141 @@ class LedgerTest {
               + " values ('2031-03-12', 7, 'TIDARC', 'SELL', 1200, 83050, -500, 'main', 'K1', 0),"
               + " ('2031-03-11', 9, 'TIDARC', 'BUY', 100, 100000, 0, 'main', 'K2', 0)");
     }
+  }
+
+  @Test
+  void readingLeavesAnOlderLedgerAsItIs() throws Exception {
+    writeOlder();
+    Path file = folder.resolve("ledger.sqlite");
+    byte[] before = Files.readAllBytes(file);
+
+    try (Ledger ledger = Ledger.readOnly(file)) {
+      assertThat(ledger.day(DAY).fills())
+          .extracting(Fill::price)
+          .containsExactly(new BigDecimal("8.305"));
+    }
+
+    assertThat(file).hasBinaryContent(before);
+    assertThat(file.resolveSibling("ledger.sqlite.before-8")).doesNotExist();
+  }
+
+  @Test
+  void readingChangesNothingAndSeesWhatAnOpenWindowSaves() throws IOException {
+    Path file = folder.resolve("ledger.sqlite");
+    try (Ledger writing = open()) {
+      writing.add(DAY, new Note("TIDARC", 5, "before the other opens"));
+      assertThat(writing.awaitSaved()).isTrue();
+      byte[] before = Files.readAllBytes(file);
+      try (Ledger reading = Ledger.readOnly(file)) {
+        assertThat(reading.day(DAY).notes()).hasSize(1);
+        assertThat(file).hasBinaryContent(before);
+        writing.add(DAY, new Note("TIDARC", 6, "while it is open"));
+        assertThat(writing.awaitSaved()).isTrue();
+        assertThat(reading.day(DAY).notes()).hasSize(2);
+      }
+    }
+  }
+
+  @Test
+  void anEntryThatThisVersionDoesNotKnowIsLeftOutKeptAndTold() throws Exception {
+    Decision known =
+        new Decision("TIDARC", 5, Choice.KEEP, "volume", Side.UP, "at the open", "buy the dip");
+    try (Ledger ledger = open()) {
+      ledger.add(DAY, known);
+    }
+    String url = "jdbc:sqlite:" + folder.resolve("ledger.sqlite");
+    try (Connection direct = DriverManager.getConnection(url);
+        Statement statement = direct.createStatement()) {
+      statement.execute(
+          "insert into decision(day, at, symbol, choice, reason, side, bucket, plan)"
+              + " values ('2031-03-12', 6, 'KELPOR', 'HEDGE', '', 'UP', '', '')");
+      statement.execute(
+          "insert into rule_kept(day, rule, answer) values ('2031-03-12', 'no chase', 'HALF'),"
+              + " ('2031-03-12', 'stops', 'KEPT')");
+    }
+
+    try (Ledger ledger = open()) {
+      for (int twice = 0; twice < 2; twice++) {
+        assertThat(ledger.day(DAY).decisions()).containsExactly(known);
+        assertThat(ledger.day(DAY).page().rules()).hasSize(1);
+      }
+      assertThat(ledger.unknownEntries())
+          .containsExactly(
+              "ledger: 1 entry of the table decision is not known to this Kelvo; left out, and kept"
+                  + " in the file",
+              "ledger: 1 entry of the table rule_kept is not known to this Kelvo; left out, and kept"
+                  + " in the file");
+    }
+    try (Connection direct = DriverManager.getConnection(url);
+        Statement statement = direct.createStatement();
+        ResultSet kept = statement.executeQuery("select choice from decision order by at")) {
+      assertThat(kept.next()).isTrue();
+      assertThat(kept.next()).isTrue();
+      assertThat(kept.getString(1)).isEqualTo("HEDGE");
+    }
+  }
+
+  @Test
+  void aFolderThatIsDeletedWhileOpenIsToldAtOnceAndNothingCountsAsSaved() throws IOException {
+    Path moved = folder.resolve("moved");
+    Path place = Files.createDirectories(folder.resolve("data"));
+    Ledger ledger = Ledger.open(place.resolve("ledger.sqlite"));
+    ledger.add(DAY, new Note("TIDARC", 5, "saved"));
+    assertThat(ledger.awaitSaved()).isTrue();
+
+    Files.move(place, moved);
+    while (ledger.failure().isEmpty()) {
+      Thread.onSpinWait();
+    }
+    assertThat(ledger.failure())
+        .isEqualTo(
+            "The ledger cannot be written: there is no file "
+                + place.resolve("ledger.sqlite")
+                + "; put the folder back where it was.");
+    ledger.add(DAY, new Note("TIDARC", 6, "waits"));
+    assertThat(ledger.awaitSaved()).isFalse();
+    assertThat(ledger.waiting()).isEqualTo(1);
+
+    Files.move(moved, place);
+    while (!ledger.failure().isEmpty()) {
+      Thread.onSpinWait();
+    }
+    assertThat(ledger.finish()).isEmpty();
+    assertThat(ledger.day(DAY).notes()).hasSize(2);
+  }
+
+  /** A ledger that cannot be reached must not be taken for a bad one and moved away. */
+  @Test
+  void whyItCannotBeOpenedIsTheDisksReason() throws IOException {
+    Path noFile = Files.createDirectories(folder.resolve("ledger.sqlite"));
+
+    assertThatThrownBy(() -> Ledger.open(noFile))
+        .isInstanceOf(Ledger.LedgerException.class)
+        .hasMessage(
+            noFile
+                + " cannot be opened: it may not be written; let the file and its folder be"
+                + " written");
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "SQLITE_FULL, FULL",
+    "SQLITE_READONLY, FORBIDDEN",
+    "SQLITE_CANTOPEN, FORBIDDEN",
+    "SQLITE_BUSY, BUSY",
+    "SQLITE_IOERR, DISK"
+  })
+  void troubleOfTheDiskIsKnown(SQLiteErrorCode code, LedgerTrouble trouble) {
+    SQLException thrown = new SQLException("of the driver", "", code.code);
+
+    assertThat(LedgerTrouble.of(new IllegalStateException(thrown))).contains(trouble);
+    assertThat(LedgerTrouble.of(new SQLException("", "", SQLiteErrorCode.SQLITE_NOTADB.code)))
+        .isEmpty();
+  }
+
+  @Test
+  void fillsOfAnOlderLedgerComeBackAsTheyWere() throws Exception {
+    writeOlder();
     Fill expected =
         new Fill(
             7,

@@ -104,4 +104,25 @@ class LedgerWritesTest {
         .contains("disk is full");
     assertThat(onDisk).isEmpty();
   }
+
+  @Test
+  void onceItsThreadHasDiedEverythingThatComesCountsAsLost() {
+    add("on disk");
+    assertThat(writes.awaitSaved()).isTrue();
+    writes.add(
+        handle -> {
+          throw new StackOverflowError();
+        });
+    add("in the same transaction or after it");
+    while (writes.failure().isEmpty()) {
+      Thread.onSpinWait();
+    }
+    add("after the end");
+
+    assertThat(writes.awaitSaved()).isFalse();
+    assertThat(writes.failure())
+        .startsWith("The ledger is written no more")
+        .contains("3 entries are not kept");
+    assertThat(writes.finish()).singleElement().asString().startsWith("3 entries were not kept");
+  }
 }

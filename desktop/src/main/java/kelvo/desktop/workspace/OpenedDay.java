@@ -234,6 +234,9 @@ public record OpenedDay(
       }
       ScanFolder scans = new ScanFolder(folder, vocabulary, problems::add, lock != null);
       List<Universe> universes = scans.universes();
+      DayBook book = KeptFills.of(ledger, data, date);
+      PracticeDay practice = ledger.practice(date);
+      problems.addAll(ledger.unknownEntries());
       return new Kept(
           vocabulary,
           scans,
@@ -247,8 +250,8 @@ public record OpenedDay(
           scans.mostKept(),
           scans.scans(universes),
           ledger,
-          KeptFills.of(ledger, data, date),
-          ledger.practice(date),
+          book,
+          practice,
           problems,
           lock);
     }
