@@ -6,10 +6,12 @@ import com.fasterxml.jackson.databind.ObjectMapper;
 import de.siegmar.fastcsv.reader.CsvParseException;
 import de.siegmar.fastcsv.reader.CsvReader;
 import de.siegmar.fastcsv.reader.CsvRecord;
+import java.io.EOFException;
 import java.io.FilterInputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.InputStreamReader;
+import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.util.HashMap;
@@ -21,11 +23,13 @@ import java.util.stream.Stream;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipException;
 import java.util.zip.ZipInputStream;
+import kelvo.data.fault.PlainReason;
 import kelvo.data.file.SpreadsheetCell;
 import kelvo.data.ledger.LedgerArchive.ArchiveException;
 import kelvo.scan.Side;
 import org.jdbi.v3.core.Handle;
 import org.jdbi.v3.core.statement.UnableToExecuteStatementException;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Reads an archive row by row into one transaction. Nothing of it is held in memory but a row, and
@@ -49,30 +53,46 @@ final class ArchiveReading {
 
   void read(InputStream from) throws IOException {
     requireEmpty();
-    JsonNode contents = null;
+    JsonNode contents;
     try {
-      ZipInputStream zip = new ZipInputStream(from, StandardCharsets.UTF_8);
-      for (ZipEntry entry = zip.getNextEntry(); entry != null; entry = zip.getNextEntry()) {
-        String name = entry.getName();
-        if (name.equals(LedgerArchive.CONTENTS)) {
-          contents = contents(zip);
-        } else if (name.endsWith(LedgerArchive.CSV)) {
-          ArchiveTable table =
-              ArchiveTable.named(name.substring(0, name.length() - LedgerArchive.CSV.length()))
-                  .orElse(null);
-          if (table != null) {
-            read(zip, table);
-          }
-        }
+      contents = tables(from);
+    } catch (ZipException | EOFException e) {
+      throw damaged(e);
+    } catch (UncheckedIOException e) {
+      if (e.getCause() instanceof ZipException || e.getCause() instanceof EOFException) {
+        throw damaged(e.getCause());
       }
-    } catch (ZipException e) {
-      throw new ArchiveException("it is a damaged zip (" + e.getMessage() + ")");
+      throw e.getCause();
     }
     if (contents == null) {
       throw new ArchiveException(
           "it is no archive of a ledger; expected a zip with " + LedgerArchive.CONTENTS + " in it");
     }
     requireAllRows(contents.path(LedgerArchive.ROW_COUNTS));
+  }
+
+  private static ArchiveException damaged(IOException thrown) {
+    return new ArchiveException("it is damaged or cut off (" + PlainReason.of(thrown) + ")");
+  }
+
+  /** Reads the tables and gives what the archive says of itself; null when it says nothing. */
+  private @Nullable JsonNode tables(InputStream from) throws IOException {
+    JsonNode contents = null;
+    ZipInputStream zip = new ZipInputStream(from, StandardCharsets.UTF_8);
+    for (ZipEntry entry = zip.getNextEntry(); entry != null; entry = zip.getNextEntry()) {
+      String name = entry.getName();
+      if (name.equals(LedgerArchive.CONTENTS)) {
+        contents = contents(zip);
+      } else if (name.endsWith(LedgerArchive.CSV)) {
+        ArchiveTable table =
+            ArchiveTable.named(name.substring(0, name.length() - LedgerArchive.CSV.length()))
+                .orElse(null);
+        if (table != null) {
+          read(zip, table);
+        }
+      }
+    }
+    return contents;
   }
 
   private void requireEmpty() {
