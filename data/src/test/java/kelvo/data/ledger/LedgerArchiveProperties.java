@@ -297,11 +297,12 @@ class LedgerArchiveProperties {
         "note.csv, after row 0: expected CSV with at most 4000000 characters in a row");
   }
 
+  /** Before the zip's own list of its entries, without which nothing is lost. */
   @Example
   void anArchiveThatIsCutOffIsNotReadInPart() throws IOException {
     byte[] whole =
         archiveWith("place.csv", "day,moment\n2031-03-12,5\n", "{\"note\":1,\"place\":1}");
-    for (int length = 30; length < whole.length - 100; length += 60) {
+    for (int length = 30; length < whole.length - 250; length += 30) {
       Path folder = Files.createTempDirectory("archive");
       try (Ledger ledger = Ledger.open(folder.resolve("ledger.sqlite"))) {
         byte[] cut = Arrays.copyOf(whole, length);
