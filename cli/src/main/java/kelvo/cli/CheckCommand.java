@@ -6,9 +6,13 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.concurrent.Callable;
+import kelvo.data.alert.WebhookSecret;
 import kelvo.data.calendar.ExchangeCalendar;
+import kelvo.data.fill.FillMappings;
 import kelvo.data.folder.DataFolder;
 import kelvo.data.scanfile.ScanFolder;
+import kelvo.desktop.shell.WindowLayout;
+import kelvo.desktop.windows.WindowSets;
 import kelvo.job.Progress;
 import kelvo.rule.Vocabulary;
 import picocli.CommandLine.Command;
@@ -81,6 +85,11 @@ final class CheckCommand implements Callable<Integer> {
     own.alerts();
     own.mostKept();
     own.ownRules();
+    own.questions();
+    new FillMappings(folder, wrong::add).check();
+    WindowLayout.in(folder, wrong::add);
+    WindowSets.in(folder, wrong::add);
+    WebhookSecret.problem(folder).ifPresent(wrong::add);
     return wrong;
   }
 }

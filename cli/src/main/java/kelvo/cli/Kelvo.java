@@ -8,6 +8,7 @@ import java.time.format.DateTimeParseException;
 import java.util.Arrays;
 import java.util.List;
 import kelvo.data.fault.PlainReason;
+import kelvo.data.file.OwnerOnly;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
@@ -63,6 +64,8 @@ public final class Kelvo implements Runnable {
       // Read by logback.xml when the first line is logged.
       System.setProperty("kelvo.log.trace", "%ex");
     }
+    // Its log names what the trader did. The folder, and the log, before any thread asks for them.
+    OwnerOnly.folder(DemoData.home());
     int code = run(Terminal.ofProcess(), args);
     if (code != 0) {
       System.exit(code);

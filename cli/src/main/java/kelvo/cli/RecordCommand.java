@@ -5,9 +5,11 @@ import java.time.LocalDate;
 import java.util.concurrent.Callable;
 import java.util.concurrent.CountDownLatch;
 import kelvo.data.calendar.ExchangeCalendar;
+import kelvo.data.fault.PlainReason;
 import kelvo.data.feed.FeedClient;
 import kelvo.data.feed.FeedReader;
 import kelvo.data.feed.SessionRecorder;
+import kelvo.data.feed.ToldFaults;
 import kelvo.data.folder.DataFolder;
 import kelvo.data.folder.FolderLock;
 import kelvo.job.Progress;
@@ -28,6 +30,7 @@ final class RecordCommand implements Callable<Integer>, FeedClient.Listener {
 
   RecordCommand(Terminal terminal) {
     this.terminal = terminal;
+    faults = new ToldFaults(sentence -> terminal.err().println("Feed: " + sentence));
   }
 
   @Mixin FeedArguments feed = new FeedArguments();
@@ -47,7 +50,8 @@ final class RecordCommand implements Callable<Integer>, FeedClient.Listener {
 
   private final CountDownLatch end = new CountDownLatch(1);
   private @Nullable SessionRecorder recorder;
-  private int faults;
+  private final ToldFaults faults;
+  private boolean refused;
   private String told = "";
 
   @Override
@@ -60,7 +64,7 @@ final class RecordCommand implements Callable<Integer>, FeedClient.Listener {
     } finally {
       done.countDown();
     }
-    return faults == 0 ? 0 : 1;
+    return refused || faults.count() > 0 ? 1 : 0;
   }
 
   /** At Ctrl+C: what is being recorded is closed in order before the process ends. */
@@ -80,6 +84,9 @@ final class RecordCommand implements Callable<Integer>, FeedClient.Listener {
     try (lock) {
       recordInto(feed.folder);
       // The next opening then maps what would have to be parsed.
+      terminal
+          .err()
+          .println("Preparing the session for a quick opening; to stop here loses nothing.");
       new DataFolder(feed.folder, new ExchangeCalendar()).session(date, Progress.NONE);
     }
   }
@@ -101,6 +108,7 @@ final class RecordCommand implements Callable<Integer>, FeedClient.Listener {
         client.start();
         end.await();
       }
+      faults.summary();
       terminal.err().println("Recorded up to frame " + opened.lastFrame() + ".");
     }
   }
@@ -135,20 +143,18 @@ final class RecordCommand implements Callable<Integer>, FeedClient.Listener {
   public void status(FeedClient.Status status, String why) {
     terminal.err().println("Feed: " + why + ".");
     if (status == FeedClient.Status.REFUSED) {
-      faults++;
+      refused = true;
       end.countDown();
     }
   }
 
   @Override
   public void fault(String sentence) {
-    faults++;
-    terminal.err().println("Feed: " + sentence);
+    faults.add(sentence);
   }
 
   @Override
   public void trouble(String what, Throwable cause) {
-    faults++;
-    terminal.err().println("Feed: " + what + " went wrong: " + cause.getMessage());
+    faults.add(what + " went wrong: " + PlainReason.of(cause));
   }
 }

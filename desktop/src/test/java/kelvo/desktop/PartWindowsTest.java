@@ -192,7 +192,7 @@ class PartWindowsTest {
     onWindowThread(() -> opened.window.windows().close());
     assertThat(titles()).isEmpty();
 
-    WindowSets kept = WindowSets.in(folder);
+    WindowSets kept = WindowSets.in(folder, wrong -> {});
     onWindowThread(() -> opened.window.windows().keepIn(folder, kept));
 
     assertThat(placed()).isEqualTo(before);

@@ -124,8 +124,9 @@ class EncryptedFeedTest {
       FeedAddress address =
           FeedAddress.trusting(uri(server), "secret", folder.resolve("other.pem"));
 
-      assertThatThrownBy(() -> FeedClient.sessionServed(address, Duration.ofSeconds(2)))
-          .isInstanceOf(IllegalStateException.class);
+      assertThatThrownBy(() -> FeedClient.sessionServed(address, LONGEST))
+          .isInstanceOf(IllegalArgumentException.class)
+          .hasMessageContaining("is not known to this machine; name its file with --trust");
     }
   }
 

@@ -1,5 +1,6 @@
 package kelvo.sim;
 
+import static java.nio.charset.StandardCharsets.UTF_8;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.ByteBuffer;
@@ -9,6 +10,7 @@ import java.util.Collections;
 import java.util.List;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.TimeoutException;
+import java.util.concurrent.locks.LockSupport;
 import java.util.function.BiConsumer;
 import org.java_websocket.WebSocket;
 import org.java_websocket.enums.Opcode;
@@ -73,7 +75,35 @@ class HostileFeedTest {
 
     assertThat(heard.done).hasSize(FRAMES);
     assertThat(heard.faults)
-        .containsExactly("expected a frame in JSON, found a frame of more than 8000000 characters");
+        .containsExactly(
+            "expected a frame in JSON, found a frame of more than 16000000 characters");
+  }
+
+  /** On a slow line, in pieces that come one after the other. */
+  @Test
+  void aFrameThatTakesLongerToComeThanSilenceMayLastIsReceived()
+      throws ExecutionException, InterruptedException, TimeoutException {
+    int pieces = 30;
+    Odd server =
+        new Odd(
+            (connection, seq) -> {
+              String padding = " ".repeat(100_000);
+              for (int piece = 0; piece < pieces; piece++) {
+                String text = piece == 0 ? "{\"seq\":" + seq + "," : padding;
+                boolean last = piece == pieces - 1;
+                connection.sendFragmentedFrame(
+                    Opcode.TEXT,
+                    ByteBuffer.wrap((last ? "\"e\":[[\"b\",1],[\"b\",2]]}" : text).getBytes(UTF_8)),
+                    last);
+                LockSupport.parkNanos(50_000_000);
+              }
+            });
+
+    HeardFrames heard = server.follow(Duration.ofMillis(600));
+
+    assertThat(heard.done).hasSize(FRAMES);
+    assertThat(heard.faults).isEmpty();
+    assertThat(server.greetings()).as("never connected again").isEqualTo(1);
   }
 
   @Test

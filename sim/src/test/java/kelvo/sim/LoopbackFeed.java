@@ -10,6 +10,7 @@ import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.LongConsumer;
 import kelvo.data.feed.FeedAddress;
 import kelvo.data.feed.FeedClient;
@@ -22,6 +23,7 @@ import org.jspecify.annotations.Nullable;
 abstract class LoopbackFeed extends WebSocketServer {
   private final int frames;
   private final CompletableFuture<Integer> listening = new CompletableFuture<>();
+  private final AtomicInteger greetings = new AtomicInteger();
 
   LoopbackFeed(int frames) {
     super(new InetSocketAddress(InetAddress.getLoopbackAddress(), 0));
@@ -73,6 +75,11 @@ abstract class LoopbackFeed extends WebSocketServer {
     }
   }
 
+  /** How often it has been greeted so far. */
+  final int greetings() {
+    return greetings.get();
+  }
+
   @Override
   public void onStart() {
     listening.complete(getPort());
@@ -80,6 +87,7 @@ abstract class LoopbackFeed extends WebSocketServer {
 
   @Override
   public void onMessage(WebSocket connection, String hello) {
+    greetings.incrementAndGet();
     connection.send("{\"welcome\":1,\"session\":\"2031-03-12\",\"seq\":" + frames + "}");
     send(connection, Math.max(1, from(hello)));
   }

@@ -11,8 +11,11 @@ import java.nio.file.attribute.PosixFilePermissions;
 import java.security.GeneralSecurityException;
 import java.security.SecureRandom;
 import java.util.HexFormat;
+import java.util.Optional;
+import java.util.function.Consumer;
 import javax.crypto.Mac;
 import javax.crypto.spec.SecretKeySpec;
+import kelvo.data.file.KeptAside;
 
 /**
  * The secret with which messages to a webhook are signed; it stands in a file that only its owner
@@ -32,13 +35,42 @@ public final class WebhookSecret {
   }
 
   /**
-   * The secret of a data folder; a new one is made when there is none.
+   * What is wrong with the file of a data folder, in a sentence; empty for nothing, and when there
+   * is none.
+   */
+  public static Optional<String> problem(Path folder) {
+    Path file = folder.resolve(FILE);
+    return Files.exists(file) && !isReadable(file)
+        ? Optional.of(FILE + ": expected a secret; a new one is made when something is to be sent")
+        : Optional.empty();
+  }
+
+  private static boolean isReadable(Path file) {
+    try {
+      return !Files.readString(file).isBlank();
+    } catch (IOException e) {
+      return false;
+    }
+  }
+
+  /**
+   * The secret of a data folder; a new one is made when there is none. What cannot be read is kept
+   * aside.
    *
+   * @param wrong takes a sentence about a file that cannot be read
    * @throws UncheckedIOException when it can be neither read nor written
    */
-  public static WebhookSecret in(Path folder) {
+  public static WebhookSecret in(Path folder, Consumer<String> wrong) {
     Path file = folder.resolve(FILE);
     try {
+      if (Files.exists(file) && !isReadable(file)) {
+        Path aside = KeptAside.move(file);
+        wrong.accept(
+            FILE
+                + " could not be read and is kept as "
+                + aside.getFileName()
+                + "; give the new one in its place to whoever receives the messages");
+      }
       if (!Files.exists(file)) {
         byte[] random = new byte[BYTES];
         new SecureRandom().nextBytes(random);

@@ -14,12 +14,16 @@ import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionStage;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.Executors;
+import java.util.concurrent.RejectedExecutionException;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.ScheduledFuture;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
+import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.LongSupplier;
 import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 
 /**
  * Keeps a live feed connected. Frames are numbered without holes: on a hole, after a cut and after
@@ -73,7 +77,9 @@ public final class FeedClient implements AutoCloseable {
         new Timeouts(Duration.ofMillis(500), Duration.ofSeconds(30), Duration.ofSeconds(3));
   }
 
+  private static final Logger LOG = LoggerFactory.getLogger(FeedClient.class);
   private static final ObjectMapper JSON = new ObjectMapper();
+  private static final Duration LONGEST_END = Duration.ofSeconds(10);
   private static final int REFUSED_CODE = 4001;
   private static final int MAX_ASKS = 3;
 
@@ -81,7 +87,10 @@ public final class FeedClient implements AutoCloseable {
   private static final int AHEAD = 256;
 
   /** The most characters of a message; a longer one is told and not kept. */
-  static final int LONGEST_MESSAGE = 8_000_000;
+  static final int LONGEST_MESSAGE = 16_000_000;
+
+  /** The most characters of what a server says of itself that are told on. */
+  static final int LONGEST_TEXT_TOLD = 200;
 
   private final FeedAddress address;
   private final Timeouts timeouts;
@@ -99,7 +108,13 @@ public final class FeedClient implements AutoCloseable {
   private @Nullable WebSocket socket;
   private @Nullable FeedReader reader;
   private long last;
-  private long heardAt;
+
+  /** When the newest bytes of this connection came; written on the socket's thread. */
+  private volatile long heardAt;
+
+  /** When the server had welcomed this connection; only while it is live. */
+  private long welcomedAt;
+
   private Duration wait;
   private int connection;
   private int asksForHole;
@@ -118,6 +133,7 @@ public final class FeedClient implements AutoCloseable {
 
   private boolean closed;
   private Status status = Status.CLOSED;
+  private String why = "";
 
   /**
    * A client that has not connected yet.
@@ -156,6 +172,8 @@ public final class FeedClient implements AutoCloseable {
    */
   public static LocalDate sessionServed(FeedAddress address, Duration longest) {
     CompletableFuture<LocalDate> found = new CompletableFuture<>();
+    AtomicReference<String> lately =
+        new AtomicReference<>("no feed answers at " + address.uri() + "; check host and port");
     Listener asking =
         new Listener() {
           @Override
@@ -168,6 +186,8 @@ public final class FeedClient implements AutoCloseable {
           public void status(Status status, String why) {
             if (status == Status.REFUSED) {
               found.completeExceptionally(new IllegalArgumentException(why));
+            } else if (status == Status.STALE) {
+              lately.set(why);
             }
           }
 
@@ -189,8 +209,7 @@ public final class FeedClient implements AutoCloseable {
       Throwable cause = e.getCause();
       throw new IllegalArgumentException(cause == null ? "no answer" : cause.getMessage(), e);
     } catch (TimeoutException e) {
-      throw new IllegalStateException(
-          "no feed answers at " + address.uri() + "; start it, or check host and port", e);
+      throw new IllegalStateException(lately.get(), e);
     } catch (InterruptedException e) {
       Thread.currentThread().interrupt();
       throw new IllegalStateException("interrupted", e);
@@ -227,32 +246,63 @@ public final class FeedClient implements AutoCloseable {
       return;
     }
     int mine = ++connection;
-    become(Status.CONNECTING, "connecting to " + address.uri());
+    if (status != Status.STALE) {
+      become(Status.CONNECTING, "connecting to " + address.uri());
+    }
     heardAt = nanos.getAsLong();
     CompletableFuture<WebSocket> unused =
         http.newWebSocketBuilder()
             .connectTimeout(Duration.ofSeconds(10))
             .buildAsync(address.uri(), new Frames(mine))
             .whenComplete(
-                (opened, error) ->
-                    run(
-                        "connecting",
-                        () -> {
-                          if (mine != connection) {
-                            return;
-                          }
-                          if (error == null) {
-                            socket = opened;
-                            greet();
-                          } else {
-                            lost(mine, "no feed at " + address.uri() + "; it is tried again");
-                          }
-                        }));
+                (opened, error) -> {
+                  boolean runs = run("connecting", () -> connected(mine, opened, error));
+                  if (!runs && opened != null) {
+                    opened.abort();
+                  }
+                });
   }
 
-  private void run(String what, Runnable task) {
-    if (!thread.isShutdown()) {
+  private void connected(int which, @Nullable WebSocket opened, @Nullable Throwable error) {
+    if (which != connection || closed) {
+      if (opened != null) {
+        // It came too late, and nobody else would ever close it.
+        opened.abort();
+      }
+    } else if (error != null) {
+      failed(which, ConnectionFailure.of(address.uri(), error));
+    } else {
+      socket = opened;
+      greet();
+    }
+  }
+
+  private void failed(int which, ConnectionFailure failure) {
+    if (failure.isFinal()) {
+      refuse(failure.sentence());
+    } else {
+      lost(which, failure.sentence());
+    }
+  }
+
+  /** Ends the connection and tries no more, since no waiting would help. */
+  private void refuse(String sentence) {
+    connection++;
+    WebSocket open = socket;
+    socket = null;
+    if (open != null) {
+      open.abort();
+    }
+    become(Status.REFUSED, sentence);
+  }
+
+  /** Runs something on the feed's thread; says whether it will, which after the end it does not. */
+  private boolean run(String what, Runnable task) {
+    try {
       thread.execute(guarded(what, task));
+      return true;
+    } catch (RejectedExecutionException e) {
+      return false;
     }
   }
 
@@ -261,7 +311,8 @@ public final class FeedClient implements AutoCloseable {
     return () -> {
       try {
         task.run();
-      } catch (RuntimeException | StackOverflowError e) {
+      } catch (RuntimeException | Error e) {
+        // The schedule, with saving the record on it, would end without a word.
         listener.trouble(what, e);
       }
     };
@@ -298,6 +349,9 @@ public final class FeedClient implements AutoCloseable {
     if (open != null) {
       open.abort();
     }
+    if (status == Status.LIVE && nanos.getAsLong() - welcomedAt >= timeouts.longest().toNanos()) {
+      wait = timeouts.first();
+    }
     become(Status.STALE, why);
     ScheduledFuture<?> unused =
         thread.schedule(
@@ -316,9 +370,8 @@ public final class FeedClient implements AutoCloseable {
     if (from != connection) {
       return;
     }
-    heardAt = nanos.getAsLong();
     try {
-      JsonNode message = FeedReader.parse(text);
+      JsonNode message = FrameJson.read(text);
       if (message.has("welcome")) {
         welcome(message);
       } else if (message.path("seq").isIntegralNumber() && message.path("e").isArray()) {
@@ -349,17 +402,11 @@ public final class FeedClient implements AutoCloseable {
                 + session
                 + "; close this day and begin again");
       }
-      wait = timeouts.first();
+      welcomedAt = nanos.getAsLong();
       asking = false;
       become(Status.LIVE, "session of " + date);
     } catch (IllegalStateException e) {
-      connection++;
-      WebSocket open = socket;
-      socket = null;
-      if (open != null) {
-        open.abort();
-      }
-      become(Status.REFUSED, String.valueOf(e.getMessage()));
+      refuse(String.valueOf(e.getMessage()));
     } catch (java.time.DateTimeException e) {
       listener.fault("expected a session such as 2031-03-12, found " + message.path("session"));
     }
@@ -423,10 +470,12 @@ public final class FeedClient implements AutoCloseable {
     return events.size() == 1 && events.get(0).path(0).asText().equals("b");
   }
 
-  private void become(Status now, String why) {
-    if (now != status) {
+  /** The same again is not told again, however often it is tried. */
+  private void become(Status now, String sentence) {
+    if (now != status || !sentence.equals(why)) {
       status = now;
-      listener.status(now, why);
+      why = sentence;
+      listener.status(now, sentence);
     }
   }
 
@@ -446,10 +495,13 @@ public final class FeedClient implements AutoCloseable {
           thread.shutdown();
         });
     try {
-      thread.awaitTermination(10, TimeUnit.SECONDS);
+      if (!thread.awaitTermination(LONGEST_END.toSeconds(), TimeUnit.SECONDS)) {
+        LOG.error("The feed's thread has not ended within {} s", LONGEST_END.toSeconds());
+      }
     } catch (InterruptedException e) {
       Thread.currentThread().interrupt();
     }
+    http.shutdownNow();
   }
 
   /** Joins the parts of messages and brings them to the feed's thread. */
@@ -469,6 +521,7 @@ public final class FeedClient implements AutoCloseable {
 
     @Override
     public @Nullable CompletionStage<?> onText(WebSocket from, CharSequence part, boolean whole) {
+      bytesCame();
       length += part.length();
       if (length <= LONGEST_MESSAGE) {
         parts.append(part);
@@ -490,12 +543,18 @@ public final class FeedClient implements AutoCloseable {
 
     @Override
     public @Nullable CompletionStage<?> onBinary(WebSocket from, ByteBuffer part, boolean whole) {
+      bytesCame();
       if (whole) {
         heard(from, "bytes that are no text", "");
       } else {
         from.request(1);
       }
       return null;
+    }
+
+    /** A message may take longer to come than silence may last. */
+    private void bytesCame() {
+      heardAt = nanos.getAsLong();
     }
 
     /** Takes a message on the feed's thread, or tells why it is none. */
@@ -507,7 +566,6 @@ public final class FeedClient implements AutoCloseable {
               if (wrong.isEmpty()) {
                 take(mine, text);
               } else if (mine == connection) {
-                heardAt = nanos.getAsLong();
                 listener.fault("expected a frame in JSON, found " + wrong);
               }
             } finally {
@@ -522,9 +580,7 @@ public final class FeedClient implements AutoCloseable {
           "ending a connection",
           () -> {
             if (code == REFUSED_CODE && mine == connection) {
-              connection++;
-              socket = null;
-              become(Status.REFUSED, "the server says: " + reason + "; check the token");
+              refuse("the server says: " + shortened(reason) + "; check the token");
             } else {
               lost(mine, "the server closed the connection");
             }

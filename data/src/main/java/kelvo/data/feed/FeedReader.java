@@ -1,10 +1,6 @@
 package kelvo.data.feed;
 
-import com.fasterxml.jackson.core.JsonParseException;
-import com.fasterxml.jackson.core.JsonProcessingException;
-import com.fasterxml.jackson.databind.DeserializationFeature;
 import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.ObjectMapper;
 import java.math.BigDecimal;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -26,9 +22,10 @@ import kelvo.time.DayTime;
  * rest of its frame is read. Used on one thread.
  */
 public final class FeedReader {
-  private static final ObjectMapper JSON =
-      new ObjectMapper().enable(DeserializationFeature.USE_BIG_DECIMAL_FOR_FLOATS);
   private static final int PRICE_DECIMALS = 4;
+
+  /** Of a symbol, of conditions or a reason; longer than any that makes sense. */
+  private static final int LONGEST_TEXT = 1_000;
 
   private final FeedSink sink;
   private final Consumer<String> faults;
@@ -47,16 +44,6 @@ public final class FeedReader {
     this.sink = sink;
     this.faults = faults;
     midnightMs = date.atStartOfDay(DayTime.NEW_YORK).toInstant().toEpochMilli();
-  }
-
-  /** The JSON of a frame. */
-  static JsonNode parse(String text) throws JsonProcessingException {
-    try {
-      JsonNode node = JSON.readTree(text);
-      return node == null ? JSON.nullNode() : node;
-    } catch (NumberFormatException e) {
-      throw new JsonParseException(null, "a number is out of all bounds", e);
-    }
   }
 
   /** Hands over the time of a heartbeat. */
@@ -164,6 +151,10 @@ public final class FeedReader {
     if (!text.isTextual()) {
       throw new IllegalArgumentException(
           "expected a text as item " + place + ", found " + (text.isMissingNode() ? e : text));
+    }
+    if (text.asText().length() > LONGEST_TEXT) {
+      throw new IllegalArgumentException(
+          "expected a text of at most " + LONGEST_TEXT + " characters as item " + place);
     }
     return text.asText();
   }

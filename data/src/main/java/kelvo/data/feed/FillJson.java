@@ -11,6 +11,9 @@ import kelvo.trade.FillSide;
 
 /** Reads a fill of the feed: the columns of a fills file, with the time as the feed writes it. */
 final class FillJson {
+  /** Written out, a number such as 1e999999999 would fill the memory. */
+  private static final int MOST_DIGITS = 18;
+
   private FillJson() {}
 
   /**
@@ -43,6 +46,16 @@ final class FillJson {
     if (!number.isNumber()) {
       throw new IllegalArgumentException("expected a number as " + what + ", found " + number);
     }
-    return number.decimalValue();
+    BigDecimal value = number.decimalValue();
+    if (value.precision() - value.scale() > MOST_DIGITS || value.scale() > MOST_DIGITS) {
+      throw new IllegalArgumentException(
+          "expected a number of at most "
+              + MOST_DIGITS
+              + " digits before and after the point as "
+              + what
+              + ", found "
+              + number);
+    }
+    return value;
   }
 }

@@ -243,7 +243,7 @@ public final class LiveFeed implements LiveSource, AutoCloseable {
 
   private void leaveOut(String sentence) {
     if (leftOut.getAndIncrement() == 0) {
-      firstLeftOut = sentence;
+      firstLeftOut = ToldFaults.shortened(sentence);
     }
   }
 

@@ -10,6 +10,9 @@ import kelvo.time.DayTime;
 
 /** Reads a news item of the feed: time, source, headline, body and symbols. */
 final class NewsItemJson {
+  private static final int LONGEST_HEADLINE = 2_000;
+  private static final int LONGEST_BODY = 1_000_000;
+
   private NewsItemJson() {}
 
   /**
@@ -20,6 +23,14 @@ final class NewsItemJson {
   static Catalyst read(JsonNode item, LocalDate session) {
     if (!item.path("time").isIntegralNumber() || !item.path("headline").isTextual()) {
       throw new IllegalArgumentException("expected a news item with time and headline");
+    }
+    if (item.path("headline").asText().length() > LONGEST_HEADLINE
+        || item.path("body").asText().length() > LONGEST_BODY) {
+      throw new IllegalArgumentException(
+          "expected a headline of at most "
+              + LONGEST_HEADLINE
+              + " characters and a body of at most "
+              + LONGEST_BODY);
     }
     List<String> symbols = new ArrayList<>();
     item.path("symbols").forEach(symbol -> symbols.add(symbol.asText()));

@@ -1,6 +1,7 @@
 package kelvo.data.file;
 
 import java.io.BufferedOutputStream;
+import java.io.FilterOutputStream;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.channels.Channels;
@@ -20,7 +21,7 @@ public final class WholeFile {
   /** What a file is to hold. */
   @FunctionalInterface
   public interface Contents {
-    /** Writes all of it; the stream is closed by the caller. */
+    /** Writes all of it; may close the stream, and need not. */
     void writeTo(OutputStream out) throws IOException;
   }
 
@@ -76,7 +77,7 @@ public final class WholeFile {
         if (forOwner) {
           OwnerOnly.file(unfinished);
         }
-        contents.writeTo(out);
+        contents.writeTo(staysOpen(out));
         out.flush();
         channel.force(true);
       }
@@ -86,6 +87,23 @@ public final class WholeFile {
       removeUnfinished(unfinished, e);
       throw e;
     }
+  }
+
+  /**
+   * A writer that closes what it writes to must not end the file, which has yet to reach the disk.
+   */
+  private static OutputStream staysOpen(OutputStream out) {
+    return new FilterOutputStream(out) {
+      @Override
+      public void write(byte[] bytes, int from, int length) throws IOException {
+        out.write(bytes, from, length);
+      }
+
+      @Override
+      public void close() throws IOException {
+        out.flush();
+      }
+    };
   }
 
   private static void removeUnfinished(Path unfinished, Exception reason) {

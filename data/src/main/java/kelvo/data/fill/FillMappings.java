@@ -1,5 +1,6 @@
 package kelvo.data.fill;
 
+import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
@@ -9,25 +10,37 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.function.Consumer;
+import kelvo.data.fault.PlainReason;
+import kelvo.data.file.KeptAside;
 import kelvo.data.file.WholeFile;
-import org.slf4j.Logger;
-import org.slf4j.LoggerFactory;
 
 /**
- * What the columns of brokers' tables hold, kept by their header, so that it is said once. To lose
- * it costs some clicks, so a file that cannot be read is only logged.
+ * What the columns of brokers' tables hold, kept by their header, so that it is said once. A file
+ * that cannot be read is told, and kept aside before another takes its place.
  */
 public final class FillMappings {
-  private static final Logger LOG = LoggerFactory.getLogger(FillMappings.class);
   private static final ObjectMapper JSON = new ObjectMapper();
   private static final String NAME = "fill-columns.json";
   private static final String BETWEEN = " | ";
 
   private final Path file;
+  private final Consumer<String> wrong;
+  private boolean isUnreadable;
 
-  /** The mappings of a data folder. */
-  public FillMappings(Path folder) {
+  /**
+   * The mappings of a data folder.
+   *
+   * @param wrong takes a sentence about what cannot be read, on the thread that asks
+   */
+  public FillMappings(Path folder, Consumer<String> wrong) {
     file = folder.resolve(NAME);
+    this.wrong = wrong;
+  }
+
+  /** Reads the file, so that what is wrong with it is told. */
+  public void check() {
+    read();
   }
 
   /** What was kept for a table's header; what its columns seem to hold when nothing was. */
@@ -38,7 +51,11 @@ public final class FillMappings {
         parts.add(FillPart.valueOf(part.asText().toUpperCase(Locale.ROOT)));
       }
     } catch (IllegalArgumentException e) {
-      LOG.warn("{} names what no column holds: {}", file, e.getMessage());
+      wrong.accept(
+          NAME
+              + ", "
+              + key(table)
+              + ": expected what columns hold; it is guessed from their names");
       parts.clear();
     }
     return parts.size() == table.header().size()
@@ -47,14 +64,24 @@ public final class FillMappings {
   }
 
   private ObjectNode read() {
+    if (!Files.exists(file)) {
+      return JSON.createObjectNode();
+    }
     try {
-      if (Files.isRegularFile(file)
-          && JSON.readTree(Files.readString(file)) instanceof ObjectNode kept) {
+      if (JSON.readTree(Files.readString(file)) instanceof ObjectNode kept) {
         return kept;
       }
+      wrong.accept(NAME + ": expected an object { .. }; columns are guessed from their names");
+    } catch (JsonProcessingException e) {
+      wrong.accept(NAME + ": expected JSON; columns are guessed from their names");
     } catch (IOException e) {
-      LOG.warn("{} cannot be read: {}", file, e.getMessage());
+      wrong.accept(
+          NAME
+              + " cannot be read ("
+              + PlainReason.of(e)
+              + "); columns are guessed from their names");
     }
+    isUnreadable = true;
     return JSON.createObjectNode();
   }
 
@@ -72,6 +99,10 @@ public final class FillMappings {
     var parts = kept.putArray(key(table));
     mapping.parts().forEach(part -> parts.add(part.name().toLowerCase(Locale.ROOT)));
     try {
+      if (isUnreadable && Files.exists(file)) {
+        KeptAside.move(file);
+      }
+      isUnreadable = false;
       WholeFile.replace(file, kept.toPrettyString() + "\n");
     } catch (IOException e) {
       throw new UncheckedIOException(file + " cannot be written", e);

@@ -4,7 +4,10 @@ import com.github.luben.zstd.ZstdOutputStream;
 import de.siegmar.fastcsv.writer.CsvWriter;
 import java.io.IOException;
 import java.io.OutputStream;
+import java.io.OutputStreamWriter;
 import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.FileAlreadyExistsException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
@@ -19,6 +22,7 @@ import java.util.stream.Stream;
 import java.util.zip.GZIPOutputStream;
 import kelvo.data.fault.Faults;
 import kelvo.data.fault.PlainReason;
+import kelvo.data.file.WholeFile;
 import kelvo.job.Progress;
 
 /**
@@ -91,7 +95,11 @@ public final class TableConversion {
   private static void copy(Path from, Path to) {
     try {
       Files.createDirectories(to.toAbsolutePath().getParent());
-      Files.copy(from, to, StandardCopyOption.COPY_ATTRIBUTES);
+      if (Files.exists(to)) {
+        throw new FileAlreadyExistsException(to.toString());
+      }
+      WholeFile.replace(to, out -> Files.copy(from, out));
+      Files.setLastModifiedTime(to, Files.getLastModifiedTime(from));
     } catch (IOException e) {
       throw new IllegalArgumentException(
           "cannot copy " + from + " to " + to + "; choose a folder that is empty", e);
@@ -121,11 +129,11 @@ public final class TableConversion {
     try {
       Files.createDirectories(out.toAbsolutePath().getParent());
       if (isOf(in, out, columns)) {
-        Files.copy(in, out);
+        WholeFile.replace(out, to -> Files.copy(in, to));
       } else if (out.toString().endsWith(PARQUET)) {
         toParquet(in, out, columns);
       } else {
-        toCsv(in, out, columns);
+        WholeFile.replace(out, to -> toCsv(in, packed(out, to), columns));
       }
     } catch (IOException | SQLException e) {
       throw new IllegalArgumentException(
@@ -166,9 +174,10 @@ public final class TableConversion {
   }
 
   /** Writes the rows that are right, and returns the names of the columns. */
-  private List<String> toCsv(Path in, Path out, List<String> wanted) throws IOException {
+  private List<String> toCsv(Path in, OutputStream out, List<String> wanted) throws IOException {
     List<String> columns = new ArrayList<>();
-    try (CsvWriter csv = CsvWriter.builder().build(stream(out))) {
+    try (CsvWriter csv =
+        CsvWriter.builder().build(new OutputStreamWriter(out, StandardCharsets.UTF_8))) {
       TableFile.of(in, faults)
           .read(
               List.of(),
@@ -189,8 +198,8 @@ public final class TableConversion {
     return columns;
   }
 
-  private static OutputStream stream(Path out) throws IOException {
-    OutputStream raw = Files.newOutputStream(out);
+  /** Compressed as the name of the file says. */
+  private static OutputStream packed(Path out, OutputStream raw) throws IOException {
     String name = out.toString().toLowerCase(Locale.ROOT);
     if (name.endsWith(".gz")) {
       return new GZIPOutputStream(raw, 1 << 16);
@@ -213,10 +222,12 @@ public final class TableConversion {
 
   private void toParquet(Path in, Path out, List<String> wanted) throws IOException, SQLException {
     Path plain = Files.createTempFile("kelvo", ".csv");
+    Path unfinished = out.resolveSibling(out.getFileName() + ".unfinished");
     try {
-      Files.delete(plain);
-      List<String> columns =
-          toCsv(in, plain, wanted).stream().map(name -> columnSpec(in, name)).toList();
+      List<String> columns;
+      try (OutputStream to = Files.newOutputStream(plain)) {
+        columns = toCsv(in, to, wanted).stream().map(name -> columnSpec(in, name)).toList();
+      }
       try (Connection duck = DuckDb.open();
           Statement statement = duck.createStatement()) {
         statement.execute(
@@ -225,11 +236,13 @@ public final class TableConversion {
                 + ", header = true, delim = ',', quote = '\"', columns = {"
                 + String.join(", ", columns)
                 + "})) to "
-                + DuckDb.quoted(out.toString())
+                + DuckDb.quoted(unfinished.toString())
                 + " (format parquet, compression zstd)");
       }
+      Files.move(unfinished, out, StandardCopyOption.ATOMIC_MOVE);
     } finally {
       Files.deleteIfExists(plain);
+      Files.deleteIfExists(unfinished);
     }
   }
 

@@ -21,6 +21,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import kelvo.data.fault.Fault;
 import kelvo.data.fault.Faults;
+import kelvo.data.fault.PlainReason;
 import kelvo.news.Catalyst;
 import kelvo.news.SourceKind;
 import kelvo.session.Security;
@@ -82,8 +83,7 @@ public final class NewsFiles {
           ? JsonFeed.read(reader, title -> faults.add(noDate(name, title)))
           : entries(reader, title -> faults.add(noDate(name, title)));
     } catch (IOException | FeedException | IllegalArgumentException e) {
-      faults.add(
-          new Fault(name, 0, "", "an RSS 2.0, Atom or JSON feed", String.valueOf(e.getMessage())));
+      faults.add(new Fault(name, 0, "", "an RSS 2.0, Atom or JSON feed", PlainReason.of(e)));
       return List.of();
     }
   }

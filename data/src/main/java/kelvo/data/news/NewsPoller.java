@@ -22,6 +22,7 @@ import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.ScheduledFuture;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Consumer;
+import kelvo.data.fault.PlainReason;
 import kelvo.news.Catalyst;
 import kelvo.time.DayTime;
 import org.slf4j.Logger;
@@ -36,7 +37,7 @@ public final class NewsPoller implements AutoCloseable {
   private static final Logger LOG = LoggerFactory.getLogger(NewsPoller.class);
   private static final int OK = 200;
   private static final int NOT_MODIFIED = 304;
-  private static final int MAX_CHARACTERS = 8_000_000;
+  private static final int MAX_BYTES = 8_000_000;
   private static final int LONGEST_BACK_OFF = 32;
   private static final Duration TIMEOUT = Duration.ofSeconds(15);
 
@@ -88,7 +89,7 @@ public final class NewsPoller implements AutoCloseable {
   private void askAndGoOn(NewsSource source) {
     try {
       ask(source);
-    } catch (RuntimeException | StackOverflowError e) {
+    } catch (RuntimeException | Error e) {
       failed(source, asked(source), "its answer could not be taken (" + e + ")");
     } finally {
       if (!thread.isShutdown()) {
@@ -120,7 +121,9 @@ public final class NewsPoller implements AutoCloseable {
     }
     try {
       HttpResponse<String> answer =
-          http.send(request.build(), HttpResponse.BodyHandlers.ofString());
+          http.send(
+              request.build(),
+              HttpResponse.BodyHandlers.limiting(HttpResponse.BodyHandlers.ofString(), MAX_BYTES));
       switch (answer.statusCode()) {
         case NOT_MODIFIED -> last.backOff = 1;
         case OK -> {
@@ -129,18 +132,24 @@ public final class NewsPoller implements AutoCloseable {
         }
         default -> failed(source, last, "it answered with status " + answer.statusCode());
       }
-    } catch (IOException | FeedException | IllegalArgumentException e) {
-      failed(source, last, String.valueOf(e.getMessage()));
+    } catch (IOException e) {
+      failed(source, last, why(e));
+    } catch (FeedException | IllegalArgumentException e) {
+      failed(source, last, PlainReason.of(e));
     } catch (InterruptedException e) {
       Thread.currentThread().interrupt();
     }
   }
 
+  /** The JDK says that an answer was too long only in the words of its message. */
+  private static String why(IOException e) {
+    return String.valueOf(e.getMessage()).contains("exceeds capacity")
+        ? "its answer is longer than " + MAX_BYTES + " bytes"
+        : PlainReason.of(e);
+  }
+
   private void read(NewsSource source, HttpResponse<String> answer, Asked last)
       throws IOException, FeedException {
-    if (answer.body().length() > MAX_CHARACTERS) {
-      throw new IOException("its answer is longer than " + MAX_CHARACTERS + " characters");
-    }
     boolean json = answer.body().stripLeading().startsWith("{");
     List<FeedItem> items =
         json
@@ -186,6 +195,7 @@ public final class NewsPoller implements AutoCloseable {
   @Override
   public void close() {
     thread.shutdownNow();
-    http.close();
+    // Whatever a server is still sending is not waited for.
+    http.shutdownNow();
   }
 }

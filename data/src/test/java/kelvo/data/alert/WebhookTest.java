@@ -144,16 +144,30 @@ class WebhookTest {
 
   @Test
   void theSecretIsMadeOnceAndOnlyItsOwnerReadsIt() throws IOException {
-    String signed = WebhookSecret.in(folder).sign(bytes("a"));
+    String signed = WebhookSecret.in(folder, told::add).sign(bytes("a"));
 
     Path file = folder.resolve(WebhookSecret.FILE);
-    assertThat(WebhookSecret.in(folder).sign(bytes("a"))).isEqualTo(signed);
+    assertThat(WebhookSecret.in(folder, told::add).sign(bytes("a"))).isEqualTo(signed);
     assertThat(Files.readString(file).strip()).hasSize(64);
-    assertThat(WebhookSecret.in(folder)).hasToString("a secret");
+    assertThat(WebhookSecret.in(folder, told::add)).hasToString("a secret");
     if (Files.getFileStore(file).supportsFileAttributeView("posix")) {
       assertThat(PosixFilePermissions.toString(Files.getPosixFilePermissions(file)))
           .isEqualTo("rw-------");
     }
+  }
+
+  @Test
+  void anEmptySecretIsToldKeptAsideAndMadeAnew() throws IOException {
+    Files.writeString(folder.resolve(WebhookSecret.FILE), "\n");
+    assertThat(WebhookSecret.problem(folder).orElseThrow()).contains("expected a secret");
+
+    assertThat(WebhookSecret.in(folder, told::add).sign(bytes("a"))).hasSize(64);
+
+    assertThat(told)
+        .containsExactly(
+            "webhook.secret could not be read and is kept as webhook.secret.unreadable; give the"
+                + " new one in its place to whoever receives the messages");
+    assertThat(WebhookSecret.problem(folder)).isEmpty();
   }
 
   @Test

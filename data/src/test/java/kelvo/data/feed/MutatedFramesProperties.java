@@ -86,7 +86,7 @@ class MutatedFramesProperties {
   void theGoodEventIsKeptAndTheOtherIsKeptOrReported(@ForAll("frames") Frame frame) {
     JsonNode events;
     try {
-      events = FeedReader.parse("[" + frame.good() + "," + frame.mutated() + "]");
+      events = FrameJson.read("[" + frame.good() + "," + frame.mutated() + "]");
     } catch (JsonProcessingException e) {
       assertThat(e.getMessage()).isNotBlank();
       return;

@@ -186,11 +186,17 @@ class FillMappingTest {
   void whatIsSaidOnceIsKeptByTheHeader(@TempDir Path folder) {
     BrokerTable table = BrokerTable.of("a,b,c,d,e\n2031-03-12 09:31:00,TIDARC,buy,5,8.20\n");
     FillMapping told = FillMapping.guess(table).with(1, FillPart.SYMBOL);
-    new FillMappings(folder).keep(table, told);
+    mappings(folder).keep(table, told);
 
-    assertThat(new FillMappings(folder).of(table)).isEqualTo(told);
+    assertThat(mappings(folder).of(table)).isEqualTo(told);
     BrokerTable other = BrokerTable.of("time,symbol,quantity,price\n");
-    assertThat(new FillMappings(folder).of(other)).isEqualTo(FillMapping.guess(other));
+    assertThat(mappings(folder).of(other)).isEqualTo(FillMapping.guess(other));
+  }
+
+  private final List<String> wrong = new ArrayList<>();
+
+  private FillMappings mappings(Path folder) {
+    return new FillMappings(folder, wrong::add);
   }
 
   @Test
@@ -200,9 +206,23 @@ class FillMappingTest {
         folder.resolve("fill-columns.json"),
         "{\"time | symbol | quantity | price\": [\"when\", \"nonsense\", \"quantity\", \"price\"]}");
 
-    assertThat(new FillMappings(folder).of(table)).isEqualTo(FillMapping.guess(table));
-    Files.writeString(folder.resolve("fill-columns.json"), "no json");
-    assertThat(new FillMappings(folder).of(table)).isEqualTo(FillMapping.guess(table));
+    assertThat(mappings(folder).of(table)).isEqualTo(FillMapping.guess(table));
+    for (String text : List.of("no json", "[1, 2]")) {
+      Path file = Files.writeString(folder.resolve("fill-columns.json"), text);
+      FillMappings mappings = mappings(folder);
+      assertThat(mappings.of(table)).isEqualTo(FillMapping.guess(table));
+      mappings.keep(table, FillMapping.guess(table));
+      assertThat(file).content().contains("time | symbol | quantity | price");
+    }
+
+    assertThat(wrong)
+        .contains(
+            "fill-columns.json, time | symbol | quantity | price: expected what columns hold; it is"
+                + " guessed from their names",
+            "fill-columns.json: expected JSON; columns are guessed from their names",
+            "fill-columns.json: expected an object { .. }; columns are guessed from their names");
+    assertThat(folder.resolve("fill-columns.json.unreadable")).hasContent("no json");
+    assertThat(folder.resolve("fill-columns.json.unreadable-2")).hasContent("[1, 2]");
   }
 
   @Test

@@ -101,4 +101,16 @@ class SettingsFileTest {
     SettingsFile.write(folder, Settings.NONE);
     assertThat(Files.readString(folder.resolve("settings.json.unreadable"))).contains("night }");
   }
+
+  @Test
+  void aListInPlaceOfAnObjectIsToldAndKeptAside() throws IOException {
+    Files.writeString(file, "[\"night\"]");
+
+    assertThat(read()).isEqualTo(Settings.NONE);
+    SettingsFile.write(folder, Settings.NONE);
+
+    assertThat(wrong)
+        .containsExactly("settings.json: expected an object { .. }; all settings are as they ship");
+    assertThat(folder.resolve("settings.json.unreadable")).hasContent("[\"night\"]");
+  }
 }

@@ -106,7 +106,7 @@ final class AlertOutlets implements AutoCloseable {
       open.close();
     }
     address = wanted;
-    Webhook fresh = new Webhook(URI.create(wanted), WebhookSecret.in(folder), told);
+    Webhook fresh = new Webhook(URI.create(wanted), WebhookSecret.in(folder, told), told);
     webhook = fresh;
     return fresh;
   }

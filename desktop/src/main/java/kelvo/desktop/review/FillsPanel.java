@@ -50,7 +50,7 @@ final class FillsPanel extends BorderPane {
 
   FillsPanel(Workspace workspace) {
     this.workspace = workspace;
-    mappings = new FillMappings(workspace.folder());
+    mappings = new FillMappings(workspace.folder(), workspace.action()::set);
     answers = workspace.latestAnswer("reading fills");
     hand = new FillByHand(workspace.day());
     pasted.setId("pasted-fills");

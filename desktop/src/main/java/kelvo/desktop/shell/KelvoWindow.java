@@ -2,6 +2,7 @@ package kelvo.desktop.shell;
 
 import java.nio.file.Path;
 import java.time.Duration;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.CompletableFuture;
@@ -162,8 +163,9 @@ public final class KelvoWindow extends Application {
       OpenedDay day = load.day(loading);
       boolean own = !request.isShowOnly();
       Path root = day.scanFolder().root();
-      WindowLayout layout = own ? WindowLayout.in(root) : WindowLayout.DEFAULT;
-      WindowSets sets = own ? WindowSets.in(root) : WindowSets.NONE;
+      List<String> faults = new ArrayList<>(day.faults());
+      WindowLayout layout = own ? WindowLayout.in(root, faults::add) : WindowLayout.DEFAULT;
+      WindowSets sets = own ? WindowSets.in(root, faults::add) : WindowSets.NONE;
       if (own) {
         request.places().opened(root);
       }
@@ -173,7 +175,7 @@ public final class KelvoWindow extends Application {
         work.work(loading);
       }
       OpenRequest.Beside whileOpen = own ? work : null;
-      Platform.runLater(() -> opened(stage, request, day, layout, sets, whileOpen));
+      Platform.runLater(() -> opened(stage, request, day, faults, layout, sets, whileOpen));
     } catch (CancellationException e) {
       Platform.runLater(() -> choose(stage, request));
     } catch (RuntimeException | Error e) {
@@ -201,6 +203,7 @@ public final class KelvoWindow extends Application {
       Stage stage,
       OpenRequest request,
       OpenedDay day,
+      List<String> faults,
       WindowLayout layout,
       WindowSets sets,
       OpenRequest.@Nullable Beside work) {
@@ -210,7 +213,7 @@ public final class KelvoWindow extends Application {
     Workspace opened = new Workspace(day, moment, theme(request, day.settings()));
     workspace = opened;
     opened.beside().bind(beside.words());
-    MainWindow window = new MainWindow(opened, day.faults());
+    MainWindow window = new MainWindow(opened, faults);
     boolean showOnly = request.isShowOnly();
     Scene scene =
         window.scene(

@@ -5,7 +5,10 @@ import java.io.Reader;
 import java.io.StringWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Optional;
 import java.util.Properties;
+import java.util.function.Consumer;
+import kelvo.data.file.KeptAside;
 import kelvo.data.file.WholeFile;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -41,17 +44,23 @@ public record WindowLayout(
   private static final double MIN_SIZE = 400;
   private static final double MAX_SIZE = 20_000;
 
-  /** What a data folder keeps; {@link #DEFAULT} for whatever is missing or no sensible number. */
-  public static WindowLayout in(Path folder) {
-    Properties kept = new Properties();
+  /**
+   * What a data folder keeps; {@link #DEFAULT} for whatever is missing or no sensible number.
+   *
+   * @param wrong takes a sentence about a file that cannot be read
+   */
+  public static WindowLayout in(Path folder, Consumer<String> wrong) {
     Path file = folder.resolve(FILE);
-    if (Files.exists(file)) {
-      try (Reader reader = Files.newBufferedReader(file)) {
-        kept.load(reader);
-      } catch (IOException | IllegalArgumentException e) {
-        LOG.warn("{} cannot be read, so the window opens as usual: {}", file, e.getMessage());
-      }
-    }
+    Properties kept =
+        Files.exists(file)
+            ? read(file)
+                .orElseGet(
+                    () -> {
+                      wrong.accept(
+                          FILE + ": expected lines such as width=1280; the window opens as usual");
+                      return new Properties();
+                    })
+            : new Properties();
     return new WindowLayout(
         number(kept, "width", DEFAULT.width, MIN_SIZE, MAX_SIZE),
         number(kept, "height", DEFAULT.height, MIN_SIZE, MAX_SIZE),
@@ -59,6 +68,16 @@ public record WindowLayout(
         number(kept, "intradayShare", DEFAULT.intradayShare, 0, 1),
         number(kept, "dailyShare", DEFAULT.dailyShare, 0, 1),
         LastLook.from(kept));
+  }
+
+  private static Optional<Properties> read(Path file) {
+    Properties kept = new Properties();
+    try (Reader reader = Files.newBufferedReader(file)) {
+      kept.load(reader);
+      return Optional.of(kept);
+    } catch (IOException | IllegalArgumentException e) {
+      return Optional.empty();
+    }
   }
 
   private static double number(
@@ -82,6 +101,9 @@ public record WindowLayout(
     look.into(kept);
     Path file = folder.resolve(FILE);
     try {
+      if (Files.exists(file) && read(file).isEmpty()) {
+        KeptAside.move(file);
+      }
       StringWriter text = new StringWriter();
       kept.store(text, "Kelvo: the window's size and splitters");
       WholeFile.replace(file, text.toString());

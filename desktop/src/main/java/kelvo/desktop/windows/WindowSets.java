@@ -10,6 +10,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.function.Consumer;
+import kelvo.data.file.KeptAside;
 import kelvo.data.file.WholeFile;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -33,17 +35,30 @@ public record WindowSets(Map<String, List<PlacedPart>> byPhase) {
     byPhase = Collections.unmodifiableMap(copied);
   }
 
-  /** What a data folder keeps; {@link #NONE} when it keeps nothing that can be read. */
-  public static WindowSets in(Path folder) {
+  /**
+   * What a data folder keeps; {@link #NONE} when it keeps nothing that can be read.
+   *
+   * @param wrong takes a sentence about a file that cannot be read
+   */
+  public static WindowSets in(Path folder, Consumer<String> wrong) {
     Path file = folder.resolve(FILE);
     if (!Files.exists(file)) {
       return NONE;
     }
+    return read(file)
+        .orElseGet(
+            () -> {
+              wrong.accept(
+                  FILE + ": expected the windows of each phase; no part opens in a window");
+              return NONE;
+            });
+  }
+
+  private static Optional<WindowSets> read(Path file) {
     try {
-      return new WindowSets(JSON.readValue(file.toFile(), new TypeReference<>() {}));
+      return Optional.of(new WindowSets(JSON.readValue(file.toFile(), new TypeReference<>() {})));
     } catch (IOException | IllegalArgumentException | NullPointerException e) {
-      LOG.warn("{} cannot be read, so no part opens in a window: {}", file, e.getMessage());
-      return NONE;
+      return Optional.empty();
     }
   }
 
@@ -51,6 +66,9 @@ public record WindowSets(Map<String, List<PlacedPart>> byPhase) {
   public void keepIn(Path folder) {
     Path file = folder.resolve(FILE);
     try {
+      if (Files.exists(file) && read(file).isEmpty()) {
+        KeptAside.move(file);
+      }
       WholeFile.replace(
           file, JSON.writerWithDefaultPrettyPrinter().writeValueAsString(byPhase) + "\n");
     } catch (IOException e) {

@@ -17,7 +17,7 @@ class LastLookTest {
     WindowLayout layout = new WindowLayout(1400, 900, 0.5, 0.4, 0.6, look);
     layout.keepIn(folder);
 
-    assertThat(WindowLayout.in(folder)).isEqualTo(layout);
+    assertThat(WindowLayout.in(folder, wrong -> {})).isEqualTo(layout);
   }
 
   @Test
