@@ -179,7 +179,10 @@ class CommandsTest {
         .anyMatch(
             line -> line.startsWith("securities.csv, line 3, column float: expected a number"))
         .anyMatch(line -> line.startsWith("daily.csv, line 4, column date: expected each day of a"))
-        .anyMatch(line -> line.contains("trades.csv, line 3, column id: expected an id once"))
+        .anyMatch(
+            line ->
+                line.contains(
+                    "trades.csv, line 3, column id: expected each print of a security once"))
         .anyMatch(line -> line.contains("trades.csv, line 4, column symbol: expected a symbol of"))
         .anyMatch(
             line -> line.startsWith("minutes/2031-01-02.csv, line 3: expected a symbol, a time"))

@@ -111,6 +111,9 @@ final class FrameJson {
         return NODES.numberNode(new BigDecimal(text).stripTrailingZeros());
       }
       BigInteger whole = new BigInteger(text);
+      if (whole.bitLength() < Integer.SIZE) {
+        return NODES.numberNode(whole.intValueExact());
+      }
       return whole.bitLength() < Long.SIZE
           ? NODES.numberNode(whole.longValueExact())
           : NODES.numberNode(whole);

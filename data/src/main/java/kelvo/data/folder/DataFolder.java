@@ -32,6 +32,7 @@ import kelvo.history.CorporateAction;
 import kelvo.history.DailyBarList;
 import kelvo.history.DailyHistory;
 import kelvo.job.Progress;
+import kelvo.journal.DayBook;
 import kelvo.news.Catalyst;
 import kelvo.research.UsualSpreads;
 import kelvo.rule.Vocabulary;
@@ -457,9 +458,7 @@ public final class DataFolder {
 
   /** The fills of one session in the folder's own fills file, and those that came with its feed. */
   public List<Fill> fills(LocalDate date) {
-    List<Fill> fills = new ArrayList<>(ownFills().getOrDefault(date, List.of()));
-    fills.addAll(feedFills(date));
-    return fills;
+    return together(ownFills().getOrDefault(date, List.of()), feedFills(date));
   }
 
   /** The fills of the folder's own fills file by their days, read once. */
@@ -478,10 +477,15 @@ public final class DataFolder {
     ownFills().headMap(date).forEach((day, fills) -> before.put(day, new ArrayList<>(fills)));
     for (LocalDate day : sessionDates()) {
       if (day.isBefore(date)) {
-        before.computeIfAbsent(day, d -> new ArrayList<>()).addAll(feedFills(day));
+        before.merge(day, feedFills(day), DataFolder::together);
       }
     }
     return before;
+  }
+
+  /** A fill that is in the folder's own file and in the feed's record is one fill. */
+  private static List<Fill> together(List<Fill> own, List<Fill> ofFeed) {
+    return DayBook.EMPTY.withFills(own).adding(ofFeed).fills();
   }
 
   /** The fills that came with a session's live feed. */

@@ -13,14 +13,12 @@ import kelvo.data.fault.Faults;
 import kelvo.time.DayTime;
 import kelvo.trade.Fill;
 import kelvo.trade.FillSide;
-import org.jspecify.annotations.Nullable;
 
 /** A table of fills, of any days, or of the one day of a recorded session. */
 final class FillsFile {
-  private final SortedMap<LocalDate, List<Fill>> byDay = new TreeMap<>();
+  private final List<RepeatedFills.Row> rows = new ArrayList<>();
   private final List<String> leftOut;
-  private @Nullable ZonedDateTime before;
-  private long steps;
+  private String name = "";
 
   private FillsFile(List<String> leftOut) {
     this.leftOut = leftOut;
@@ -35,7 +33,7 @@ final class FillsFile {
       Path folder, String stem, Faults faults, List<String> leftOut) {
     FillsFile fills = new FillsFile(leftOut);
     fills.read(folder, stem, (row, time) -> row.zoned(time), faults);
-    return fills.inOrder();
+    return fills.inOrder(faults);
   }
 
   /** The fills of a file whose folder names their day. */
@@ -48,7 +46,7 @@ final class FillsFile {
             day.atStartOfDay(DayTime.NEW_YORK)
                 .with(java.time.LocalTime.ofNanoOfDay(row.time(time, day))),
         faults);
-    return fills.inOrder().getOrDefault(day, List.of());
+    return fills.inOrder(faults).getOrDefault(day, List.of());
   }
 
   /** The fills of any file of the format. */
@@ -69,48 +67,53 @@ final class FillsFile {
   private void read(Path folder, String stem, Moment moment, Faults faults) {
     TableFile.find(folder, stem, faults)
         .ifPresent(
-            file ->
-                file.read(
-                    List.of("time", "symbol", "side", "quantity", "price"),
-                    header -> {
-                      int time = header.column("time");
-                      int symbol = header.column("symbol");
-                      int side = header.column("side");
-                      int quantity = header.column("quantity");
-                      int price = header.column("price");
-                      int fee = header.column("fee");
-                      int account = header.column("account");
-                      int order = header.column("order_id");
-                      return row -> {
-                        try {
-                          ZonedDateTime at = moment.of(row, time);
-                          take(
-                              at,
-                              new Fill(
-                                  at.toLocalTime().toNanoOfDay(),
-                                  row.text(symbol),
-                                  FillSide.of(row.text(side)),
-                                  row.exact(quantity),
-                                  row.exact(price),
-                                  row.exactOrZero(fee),
-                                  row.text(account),
-                                  row.text(order)));
-                        } catch (BadField | IllegalArgumentException e) {
-                          leftOut.add(row.text(symbol));
-                          throw e;
-                        }
-                      };
-                    }));
-  }
-
-  private void take(ZonedDateTime at, Fill fill) {
-    steps += before == null ? 0 : Integer.signum(at.compareTo(before));
-    before = at;
-    byDay.computeIfAbsent(at.toLocalDate(), day -> new ArrayList<>()).add(fill);
+            file -> {
+              name = file.name();
+              file.read(
+                  List.of("time", "symbol", "side", "quantity", "price"),
+                  header -> {
+                    int time = header.column("time");
+                    int symbol = header.column("symbol");
+                    int side = header.column("side");
+                    int quantity = header.column("quantity");
+                    int price = header.column("price");
+                    int fee = header.column("fee");
+                    int account = header.column("account");
+                    int order = header.column("order_id");
+                    int execution = header.column("execution_id");
+                    return row -> {
+                      try {
+                        ZonedDateTime at = moment.of(row, time);
+                        Fill fill =
+                            new Fill(
+                                at.toLocalTime().toNanoOfDay(),
+                                row.text(symbol),
+                                FillSide.of(row.text(side)),
+                                row.exact(quantity),
+                                row.exact(price),
+                                row.exactOrZero(fee),
+                                row.text(account),
+                                row.text(order));
+                        rows.add(new RepeatedFills.Row(at, fill, row.text(execution), row.line()));
+                      } catch (BadField | IllegalArgumentException e) {
+                        leftOut.add(row.text(symbol));
+                        throw e;
+                      }
+                    };
+                  });
+            });
   }
 
   /** A file that runs newest first has those of the same time newest first, too. */
-  private SortedMap<LocalDate, List<Fill>> inOrder() {
+  private SortedMap<LocalDate, List<Fill>> inOrder(Faults faults) {
+    SortedMap<LocalDate, List<Fill>> byDay = new TreeMap<>();
+    ZonedDateTime before = null;
+    long steps = 0;
+    for (RepeatedFills.Row row : new RepeatedFills(name, faults).once(rows)) {
+      steps += before == null ? 0 : Integer.signum(row.at().compareTo(before));
+      before = row.at();
+      byDay.computeIfAbsent(row.at().toLocalDate(), day -> new ArrayList<>()).add(row.fill());
+    }
     if (steps < 0) {
       byDay.values().forEach(Collections::reverse);
     }

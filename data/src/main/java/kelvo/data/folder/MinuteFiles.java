@@ -21,6 +21,7 @@ import kelvo.data.fault.Faults;
 import kelvo.history.MinuteCounts;
 import kelvo.history.SessionMinutes;
 import kelvo.tape.Price;
+import kelvo.time.DayTime;
 
 /**
  * The minute bars of earlier sessions, {@code minutes/DATE}, each file read once. A row counts when
@@ -134,6 +135,7 @@ final class MinuteFiles {
               + " as trades from "
               + DuckDb.table(file));
       reportWrong(statement, name, faults);
+      keepFirst(statement, name, faults);
       return Optional.of(bars(statement, counted));
     } catch (SQLException e) {
       faults.add(
@@ -176,6 +178,30 @@ final class MinuteFiles {
                 String.valueOf(wrong.getString(2))));
       }
     }
+  }
+
+  /** A minute that comes again counts once: twice its volume would halve every relative volume. */
+  private static void keepFirst(Statement statement, String name, Faults faults)
+      throws SQLException {
+    String later =
+        "select line from (select line, row_number() over (partition by symbol, minute order by"
+            + " line) as place from bars where "
+            + WHOLE
+            + ") where place > 1";
+    try (ResultSet again =
+        statement.executeQuery(
+            "select line, symbol, minute from bars where line in (" + later + ") order by line")) {
+      while (again.next()) {
+        faults.add(
+            new Fault(
+                name,
+                again.getLong(1),
+                "time",
+                "each minute of a security once",
+                again.getString(2) + " " + DayTime.minutes(again.getInt(3) * DayTime.MINUTE)));
+      }
+    }
+    statement.execute("delete from bars where line in (" + later + ")");
   }
 
   private static SessionMinutes bars(Statement statement, boolean withTrades) throws SQLException {

@@ -1,60 +1,72 @@
 package kelvo.data.folder;
 
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.Map;
-import java.util.Set;
 import kelvo.data.fault.Fault;
 import kelvo.data.fault.Faults;
 
 /**
- * Looks for rows that can be read and are wrong all the same: a sequence number that goes back, as
- * after a row torn in its last column, and an id that two prints of a security have. They count all
- * the same, since nobody can say which one is right.
+ * Takes each row of a session's table once: a row with a sequence number that came before, or a
+ * print with an id that its security had before, is left out and told. When it searches it also
+ * tells of a sequence number that goes back, as after a row torn in its last column; such a row
+ * counts, since nobody can say which one is right.
  */
 final class RowOrder {
+  private static final int NO_COLUMN = -1;
+
   private final String file;
   private final Faults faults;
-  private final Map<String, Set<String>> ids = new HashMap<>();
+  private final WordIndex symbols;
+  private final boolean searching;
+  private final SeenNumbers seqs = new SeenNumbers();
+  private final Map<Integer, SeenNumbers> ids = new HashMap<>();
   private long last = -1;
 
-  RowOrder(String file, Faults faults) {
+  RowOrder(String file, Faults faults, WordIndex symbols, boolean searching) {
     this.file = file;
     this.faults = faults;
+    this.symbols = symbols;
+    this.searching = searching;
   }
 
-  /** A reader that looks at each row which another one has taken. */
+  /** A reader that hands over what has not come before. */
   TableFile.HeaderReader watching(TableFile.HeaderReader reader) {
     return header -> {
       int seq = header.column("seq");
-      int id = header.column("id");
+      int id = header.column("action") < 0 ? header.column("id") : NO_COLUMN;
       int symbol = header.column("symbol");
-      boolean prints = id >= 0 && header.column("action") < 0;
       TableFile.RowReader inner = reader.read(header);
       return row -> {
+        long number = seq < 0 ? 0 : row.count(seq);
+        if (seq >= 0 && seqs.contains(number)) {
+          throw row.bad(seq, "each number once");
+        }
+        SeenNumbers prints = id < 0 || row.isEmpty(id) ? null : printsOf(row, symbol);
+        long print = prints == null ? 0 : row.printId(id);
+        if (prints != null && prints.contains(print)) {
+          throw row.bad(id, "each print of a security once");
+        }
         inner.read(row);
         if (seq >= 0) {
-          order(row, seq);
+          seqs.add(number);
+          order(row, number);
         }
-        if (prints && !row.isEmpty(id)) {
-          repeated(row, symbol, id);
+        if (prints != null) {
+          prints.add(print);
         }
       };
     };
   }
 
-  private void order(TableRow row, int column) {
-    long seq = row.count(column);
-    if (seq <= last) {
+  private SeenNumbers printsOf(TableRow row, int symbol) {
+    return ids.computeIfAbsent(row.numberIn(symbols, symbol), security -> new SeenNumbers());
+  }
+
+  private void order(TableRow row, long seq) {
+    if (searching && seq < last) {
       faults.add(
           new Fault(file, row.line(), "seq", "a number above " + last, Long.toString(seq), false));
     }
     last = Math.max(last, seq);
-  }
-
-  private void repeated(TableRow row, int symbol, int id) {
-    if (!ids.computeIfAbsent(row.word(symbol), s -> new HashSet<>()).add(row.text(id))) {
-      faults.add(new Fault(file, row.line(), "id", "an id once a security", row.text(id), false));
-    }
   }
 }

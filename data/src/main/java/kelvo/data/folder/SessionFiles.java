@@ -40,7 +40,7 @@ final class SessionFiles {
    *
    * @param numbers the number of each symbol of the securities file
    * @param venues by number, where the security is listed, ISO 10383
-   * @param searching whether to look for order that goes back and ids that come twice
+   * @param searching whether to look for order that goes back
    */
   SessionFiles(
       Path root,
@@ -307,7 +307,7 @@ final class SessionFiles {
             file ->
                 file.read(
                     required,
-                    searching ? new RowOrder(file.name(), faults).watching(header) : header));
+                    new RowOrder(file.name(), faults, symbols, searching).watching(header)));
   }
 
   private static long seq(TableRow row, int column) {
