@@ -1,14 +1,19 @@
 package kelvo.cli;
 
+import java.io.IOException;
 import java.io.PrintWriter;
+import java.io.UncheckedIOException;
 import java.lang.reflect.Constructor;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
 import java.util.Arrays;
 import java.util.List;
+import java.util.concurrent.CancellationException;
 import kelvo.data.fault.PlainReason;
 import kelvo.data.file.OwnerOnly;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
@@ -41,6 +46,11 @@ public final class Kelvo implements Runnable {
           DemoCommand.class,
           TrainCommand.class);
 
+  private static final Logger LOG = LoggerFactory.getLogger(Kelvo.class);
+  private static final int DATA = 1;
+  private static final int USAGE = 2;
+  private static final int INTERNAL = 3;
+
   private final Terminal terminal;
 
   @Option(
@@ -58,7 +68,7 @@ public final class Kelvo implements Runnable {
     CommandLine.usage(this, terminal.out());
   }
 
-  /** Runs a command; the process ends with 0 done, 1 bad data, 2 bad usage. */
+  /** Runs a command; the process ends with 0 done, 1 bad data, 2 bad usage, 3 an error of ours. */
   public static void main(String[] args) {
     if (List.of(args).contains("--verbose")) {
       // Read by logback.xml when the first line is logged.
@@ -110,11 +120,36 @@ public final class Kelvo implements Runnable {
   }
 
   private int explain(Exception error) {
-    terminal.err().println("kelvo: " + PlainReason.of(error));
+    boolean told = isTold(error);
+    if (told) {
+      terminal.err().println("kelvo: " + PlainReason.of(error));
+    } else {
+      LOG.error("An error inside Kelvo", error);
+      terminal
+          .err()
+          .println(
+              "kelvo: an error inside Kelvo ("
+                  + error.getClass().getSimpleName()
+                  + "); "
+                  + DemoData.home().resolve("kelvo.log")
+                  + " says where");
+    }
     if (verbose) {
       error.printStackTrace(terminal.err());
     }
-    return error instanceof DataAtFault ? 1 : 2;
+    return told ? error instanceof DataAtFault ? DATA : USAGE : INTERNAL;
+  }
+
+  /** Whether it was thrown to tell the user something, by Kelvo or by what it asked. */
+  static boolean isTold(Exception error) {
+    String name = error.getClass().getName();
+    return name.startsWith("kelvo.")
+        || error instanceof IOException
+        || error instanceof UncheckedIOException
+        || error instanceof InterruptedException
+        || error.getClass() == IllegalArgumentException.class
+        || error.getClass() == IllegalStateException.class
+        || error instanceof CancellationException;
   }
 
   /** Makes commands, those that write with the terminal that they write to. */

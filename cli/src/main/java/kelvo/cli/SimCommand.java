@@ -148,6 +148,8 @@ final class SimCommand implements Callable<Integer> {
       DemoFolder.write(write, size, seed, new TextProgress(terminal, "Writing " + write));
       return 0;
     }
+    // Before a market of some minutes is written for nothing.
+    InetSocketAddress address = address();
     Path root = folder == null ? DemoData.market() : folder;
     if (folder == null) {
       DemoData.ready(root, DemoSize.MARKET, seed, new TextProgress(terminal, "Writing " + root));
@@ -162,17 +164,28 @@ final class SimCommand implements Callable<Integer> {
       terminal.err().println("What is known before the session is in " + prepare + ".");
     }
     Session session = data.session(date, new TextProgress(terminal, "Reading " + date));
-    serve(session, data.fills(date));
+    serve(session, data.fills(date), address);
     return 0;
   }
 
-  private void serve(Session session, List<Fill> known) throws InterruptedException, IOException {
+  /** Where the feed listens. */
+  private InetSocketAddress address() {
+    InetSocketAddress address = new InetSocketAddress(host, port);
+    if (address.isUnresolved()) {
+      throw new IllegalArgumentException(
+          "the name " + host + " is not known; give --address a name or number of this machine");
+    }
+    return address;
+  }
+
+  private void serve(Session session, List<Fill> known, InetSocketAddress address)
+      throws InterruptedException, IOException {
     LocalDate date = session.hours().date();
     try (FeedServer server =
             new FeedServer(
                 session,
                 known,
-                new InetSocketAddress(host, port),
+                address,
                 token.text(),
                 certificate == null ? null : FeedCertificate.read(certificate, certificatePassword),
                 DayTime.parse(from),

@@ -467,6 +467,26 @@ class CommandsTest {
   }
 
   @Test
+  void anAddressThatNobodyKnowsIsSaid() {
+    assertThat(run("sim", "--address", "no.such.host.invalid", "--folder", folder.toString()))
+        .isEqualTo(2);
+    assertThat(told.toString(StandardCharsets.UTF_8))
+        .contains("the name no.such.host.invalid is not known; give --address a name")
+        .doesNotContain("Exception", "null");
+  }
+
+  /** What a user can mend is told as it is; the rest is an error of Kelvo's own. */
+  @Test
+  void errorsInsideKelvoAreToldApartFromWrongCalls() {
+    assertThat(Kelvo.isTold(new IllegalArgumentException("--from is after --to"))).isTrue();
+    assertThat(Kelvo.isTold(new DataAtFault("no session"))).isTrue();
+    assertThat(Kelvo.isTold(new IOException("No space left on device"))).isTrue();
+    assertThat(Kelvo.isTold(new NullPointerException("Cannot invoke ..."))).isFalse();
+    assertThat(Kelvo.isTold(new NumberFormatException("For input string"))).isFalse();
+    assertThat(Kelvo.isTold(new IndexOutOfBoundsException("Index 5"))).isFalse();
+  }
+
+  @Test
   void everyCommandHasItsHelp() {
     List<String> commands =
         List.of(

@@ -27,6 +27,12 @@ public final class RuleSentence {
                           : java.util.stream.Stream.of(r.words(), r.sign()))
               .map(Pattern::quote)
               .collect(Collectors.joining("|", "(?<=\\s)(", ")(?=\\s|$)")));
+
+  /**
+   * Many times the longest sentence that anybody would write; the time to read one grows with it.
+   */
+  private static final int LONGEST = 1_000;
+
   private static final Pattern BRACKETS = Pattern.compile("\\([^)]*\\)");
   private static final Pattern POINTS =
       Pattern.compile("(\\d+(?:\\.\\d*)?) points? (above|below) (.+)");
@@ -54,6 +60,16 @@ public final class RuleSentence {
    * @throws RuleSyntaxException when the sentence is no rule
    */
   public static Rule parse(String sentence, Vocabulary vocabulary) {
+    if (sentence.length() > LONGEST) {
+      throw new RuleSentence(sentence.substring(0, LONGEST), vocabulary)
+          .wrong(
+              LONGEST,
+              "expected the end of the rule: it has "
+                  + sentence.length()
+                  + " characters, and at most "
+                  + LONGEST
+                  + " are read");
+    }
     return new RuleSentence(sentence, vocabulary).rule();
   }
 

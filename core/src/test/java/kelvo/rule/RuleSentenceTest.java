@@ -160,4 +160,13 @@ class RuleSentenceTest {
         false,
         Map.of("earnings_per_share", earnings, "region", region));
   }
+
+  @Test
+  void aRuleOfTwentyThousandCharactersIsRefusedByItsLength() {
+    String endless = "gap " + "at least 4% and ".repeat(1_250);
+
+    assertThatThrownBy(() -> RuleSentence.parse(endless, Vocabulary.DEFAULT))
+        .isInstanceOf(RuleSyntaxException.class)
+        .hasMessageContaining("it has 20004 characters, and at most 1000 are read");
+  }
 }
