@@ -78,9 +78,10 @@ final class LedgerCommand implements Callable<Integer> {
 
   private void read(Path from) {
     Path file = folder.resolve(OpenedDay.LEDGER);
-    try (FolderLock lock =
+    FolderLock lock =
         FolderLock.of(folder, "the command ledger")
-            .orElseThrow(() -> new DataAtFault(FolderLock.whyNot(folder)))) {
+            .orElseThrow(() -> new DataAtFault(FolderLock.whyNot(folder)));
+    try (lock) {
       boolean isNew = !Files.exists(file);
       try {
         read(from, file);

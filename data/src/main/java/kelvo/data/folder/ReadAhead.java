@@ -29,7 +29,7 @@ final class ReadAhead extends InputStream {
    * @param length how many bytes; fewer than there is room for in the last block
    * @param failure why it is the last one too early; null otherwise
    */
-  private record Block(byte[] bytes, int length, @Nullable IOException failure) {
+  private record Block(byte[] bytes, int length, @Nullable Throwable failure) {
     boolean isLast() {
       return length < bytes.length;
     }
@@ -66,7 +66,8 @@ final class ReadAhead extends InputStream {
         count = from.read(into, length, into.length - length);
       }
       return new Block(into, length, null);
-    } catch (IOException e) {
+    } catch (IOException | RuntimeException | Error e) {
+      // Whoever reads waits for a block, and would wait for ever if the thread just ended.
       return new Block(into, length, e);
     }
   }
@@ -91,10 +92,15 @@ final class ReadAhead extends InputStream {
   /** Goes to the next block; returns whether there is more. */
   private boolean next() throws IOException {
     if (current.isLast()) {
-      if (current.failure != null) {
-        throw current.failure;
+      switch (current.failure) {
+        case null -> {
+          return false;
+        }
+        case IOException e -> throw e;
+        case RuntimeException e -> throw e;
+        case Error e -> throw e;
+        case Throwable e -> throw new IOException(e);
       }
-      return false;
     }
     try {
       free.put(current.bytes);

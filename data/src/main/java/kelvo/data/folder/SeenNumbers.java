@@ -61,9 +61,9 @@ final class SeenNumbers {
   /** Where a number is or would be; the length of the table is a power of two. */
   private int place(long number) {
     int mask = others.length - 1;
-    int place = (int) (number * SPREAD >>> Integer.SIZE) & mask;
+    int place = (int) ((number * SPREAD) >>> Integer.SIZE) & mask;
     while (others[place] != EMPTY && others[place] != number) {
-      place = place + 1 & mask;
+      place = (place + 1) & mask;
     }
     return place;
   }

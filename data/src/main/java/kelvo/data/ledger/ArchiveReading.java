@@ -72,7 +72,8 @@ final class ArchiveReading {
   }
 
   private static ArchiveException damaged(IOException thrown) {
-    return new ArchiveException("it is damaged or cut off (" + PlainReason.of(thrown) + ")");
+    return new ArchiveException(
+        "it is damaged or cut off (" + PlainReason.of(thrown) + ")", thrown);
   }
 
   /** Reads the tables and gives what the archive says of itself; null when it says nothing. */
@@ -175,7 +176,8 @@ final class ArchiveReading {
               + count
               + ": expected CSV with at most "
               + MOST_CHARACTERS_OF_A_ROW
-              + " characters in a row");
+              + " characters in a row",
+          e);
     }
     rows.put(table.name(), count);
   }
@@ -206,7 +208,8 @@ final class ArchiveReading {
                 + ": expected "
                 + e.getMessage()
                 + ", found "
-                + shortened(text));
+                + shortened(text),
+            e);
       }
     }
     boolean added;
@@ -243,7 +246,7 @@ final class ArchiveReading {
       UnpackedHits.read((String) values[8], numbers, words);
     } catch (JsonProcessingException | NumberFormatException e) {
       throw new ArchiveException(
-          place(table, record) + ", fields: expected a JSON object with numbers and words");
+          place(table, record) + ", fields: expected a JSON object with numbers and words", e);
     }
     return new KeptHit(
         LocalDate.parse((String) values[0]),

@@ -41,6 +41,10 @@ public final class LedgerArchive {
     ArchiveException(String message) {
       super(message);
     }
+
+    ArchiveException(String message, Throwable cause) {
+      super(message, cause);
+    }
   }
 
   /**

@@ -8,6 +8,7 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.SequenceInputStream;
+import java.util.List;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -49,6 +50,29 @@ class ReadAheadTest {
     }
 
     assertThat(whole.toByteArray()).isEqualTo(bytes(length));
+  }
+
+  /**
+   * A decompressor throws what it likes, and nobody would wake whoever waits for the next block.
+   */
+  @Test
+  void whateverTheStreamThrowsReachesTheReader() throws IOException {
+    for (Throwable thrown :
+        List.of(new IllegalStateException("bad"), new OutOfMemoryError("full"))) {
+      InputStream failing =
+          new InputStream() {
+            @Override
+            public int read() {
+              if (thrown instanceof Error error) {
+                throw error;
+              }
+              throw (RuntimeException) thrown;
+            }
+          };
+      try (ReadAhead ahead = new ReadAhead(failing)) {
+        assertThatThrownBy(ahead::read).isSameAs(thrown);
+      }
+    }
   }
 
   @Test

@@ -197,7 +197,6 @@ class LedgerTest {
     assertThat(folder.resolve("ledger.sqlite")).content().startsWith("my shopping list");
   }
 
-  /** As it was while fills were whole shares, and prices and fees ten-thousandths of a dollar. */
   /** A ledger as it was before fills had fractions, with a fill of each of two days. */
   private void writeOlder() throws SQLException {
     String url = "jdbc:sqlite:" + folder.resolve("ledger.sqlite");
@@ -346,6 +345,7 @@ class LedgerTest {
         .isEmpty();
   }
 
+  /** As it was while fills were whole shares, and prices and fees ten-thousandths of a dollar. */
   @Test
   void fillsOfAnOlderLedgerComeBackAsTheyWere() throws Exception {
     writeOlder();

@@ -44,6 +44,7 @@ public final class KelvoWindow extends Application {
   private static final AtomicInteger EXIT_CODE = new AtomicInteger();
 
   private static final Duration LONGEST_LEAVING = Duration.ofSeconds(3);
+  private static final Duration LONGEST_SAVING = Duration.ofSeconds(60);
 
   private static final double MIN_WIDTH = 1024;
   private static final double MIN_HEIGHT = 700;
@@ -56,6 +57,9 @@ public final class KelvoWindow extends Application {
   private static final String ON_CLASS_PATH = "Unsupported JavaFX configuration";
 
   private volatile @Nullable Workspace workspace;
+
+  /** Saves the day that was left last; null before any was. */
+  private volatile @Nullable Thread closing;
 
   private final WorkBeside beside = new WorkBeside();
 
@@ -159,8 +163,9 @@ public final class KelvoWindow extends Application {
   }
 
   private void read(Stage stage, OpenRequest request, OpenRequest.Load load, LoadingPane loading) {
+    OpenedDay day = null;
     try {
-      OpenedDay day = load.day(loading);
+      day = load.day(loading);
       boolean own = !request.isShowOnly();
       Path root = day.scanFolder().root();
       List<String> faults = new ArrayList<>(day.faults());
@@ -175,12 +180,47 @@ public final class KelvoWindow extends Application {
         work.work(loading);
       }
       OpenRequest.Beside whileOpen = own ? work : null;
-      Platform.runLater(() -> opened(stage, request, day, faults, layout, sets, whileOpen));
+      OpenedDay read = day;
+      Platform.runLater(
+          () -> openedOrFailed(stage, request, load, read, faults, layout, sets, whileOpen));
     } catch (CancellationException e) {
+      abandon(day, e);
       Platform.runLater(() -> choose(stage, request));
     } catch (RuntimeException | Error e) {
+      abandon(day, e);
       LOG.error("The day could not be opened: {}", e.getMessage(), e);
       Platform.runLater(() -> failed(stage, request, load, e));
+    }
+  }
+
+  private static void abandon(@Nullable OpenedDay day, Throwable why) {
+    if (day != null) {
+      day.abandon(why);
+    }
+  }
+
+  /** A window that could not be built must not keep the ledger, and with it the process, open. */
+  private void openedOrFailed(
+      Stage stage,
+      OpenRequest request,
+      OpenRequest.Load load,
+      OpenedDay day,
+      List<String> faults,
+      WindowLayout layout,
+      WindowSets sets,
+      OpenRequest.@Nullable Beside work) {
+    try {
+      opened(stage, request, day, faults, layout, sets, work);
+    } catch (RuntimeException | Error e) {
+      Workspace begun = workspace;
+      workspace = null;
+      if (begun == null) {
+        day.abandon(e);
+      } else {
+        begun.close();
+      }
+      LOG.error("The window could not be built: {}", e.getMessage(), e);
+      failed(stage, request, load, e);
     }
   }
 
@@ -339,14 +379,15 @@ public final class KelvoWindow extends Application {
     LoadingPane saving = LoadingPane.saving();
     put(stage, saving);
     stage.setOnCloseRequest(WindowEvent::consume);
-    Thread closing =
+    Thread thread =
         new Thread(
             () -> {
               List<String> lost = opened.finish();
               Platform.runLater(() -> left(stage, saving, lost, then));
             },
             "closing");
-    closing.start();
+    closing = thread;
+    thread.start();
   }
 
   private void left(Stage stage, LoadingPane saving, List<String> lost, Runnable then) {
@@ -365,11 +406,9 @@ public final class KelvoWindow extends Application {
    * when the window is closed. Runs on a thread that the process waits for.
    */
   private void endInOrder() {
+    awaitSaving();
     Workspace opened = workspace;
-    if (opened == null) {
-      return;
-    }
-    if (opened.isLeft()) {
+    if (opened == null || opened.isLeft()) {
       return;
     }
     CompletableFuture<Boolean> leaving = new CompletableFuture<>();
@@ -387,6 +426,21 @@ public final class KelvoWindow extends Application {
       opened.leave();
     }
     opened.finish().forEach(lost -> LOG.error("{}", lost));
+  }
+
+  /** While "saving" stands, the process must not end under it. */
+  private void awaitSaving() {
+    Thread saving = closing;
+    if (saving != null) {
+      try {
+        saving.join(LONGEST_SAVING);
+      } catch (InterruptedException e) {
+        Thread.currentThread().interrupt();
+      }
+      if (saving.isAlive()) {
+        LOG.error("The day was not saved within {} s", LONGEST_SAVING.toSeconds());
+      }
+    }
   }
 
   @Override

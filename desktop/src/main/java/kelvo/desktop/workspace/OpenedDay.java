@@ -150,15 +150,16 @@ public record OpenedDay(
     if (!data.openDates().contains(date)) {
       throw new NoSuchSession(folder, date, data.sessionDates());
     }
-    FolderLock lock = FolderLock.of(folder, HOLDER).orElse(null);
+    Opening opening = new Opening();
+    FolderLock lock = FolderLock.of(folder, HOLDER).map(opening::opens).orElse(null);
     try {
       Session session = data.session(date, progress);
       progress.step("scans, levels and fills");
-      Kept kept = Kept.in(folder, date, data, lock);
+      Kept kept = Kept.in(folder, date, data, lock, opening);
       SessionRun run = SessionRun.unplayed(session, kept.program());
       return kept.opened(session, run, null, null, data);
-    } catch (RuntimeException e) {
-      letGo(lock);
+    } catch (RuntimeException | Error e) {
+      opening.fail(e);
       throw e;
     }
   }
@@ -174,8 +175,10 @@ public record OpenedDay(
   public static OpenedDay live(
       FeedAddress address, Path folder, @Nullable Broker broker, Progress progress) {
     LocalDate date = FeedClient.sessionServed(address, LONGEST_SILENCE);
+    Opening opening = new Opening();
     FolderLock lock =
         FolderLock.of(folder, HOLDER)
+            .map(opening::opens)
             .orElseThrow(() -> new IllegalStateException(FolderLock.whyNot(folder)));
     try {
       DataFolder data = new DataFolder(folder, new ExchangeCalendar());
@@ -183,26 +186,36 @@ public record OpenedDay(
         throw new IllegalArgumentException(
             folder + " lists no securities; put a securities.csv there (docs/formats.md)");
       }
-      SessionRecorder recorder = new SessionRecorder(folder, date);
+      SessionRecorder recorder = opening.opens(new SessionRecorder(folder, date));
       Session session = data.session(date, progress.within(0, READING));
-      Kept kept = Kept.in(folder, date, data, lock);
+      Kept kept = Kept.in(folder, date, data, lock, opening);
       progress.step("playing the session up to now");
       SessionRun run = SessionRun.begun(session, kept.program(), progress.within(READING, 1));
-      LiveFeed feed =
-          new LiveFeed(address, session, recorder, data.newsSources(), data.feedFills(date));
       DropCopy dropCopy =
           broker == null ? null : new DropCopy(broker.address(), broker.name(), date);
+      LiveFeed feed =
+          new LiveFeed(address, session, recorder, data.newsSources(), data.feedFills(date));
       return kept.opened(session, run, feed, dropCopy, data);
-    } catch (RuntimeException e) {
-      letGo(lock);
+    } catch (RuntimeException | Error e) {
+      opening.fail(e);
       throw e;
     }
   }
 
-  private static void letGo(@Nullable FolderLock lock) {
+  /** Closes what was opened, when no window comes of it. */
+  public void abandon(Throwable why) {
+    Opening opening = new Opening();
     if (lock != null) {
-      lock.close();
+      opening.opens(lock);
     }
+    opening.opens(ledger);
+    if (feed != null) {
+      opening.opens(feed);
+    }
+    if (dropCopy != null) {
+      opening.opens(dropCopy);
+    }
+    opening.fail(why);
   }
 
   /** What a folder keeps of the trader's own. */
@@ -223,10 +236,11 @@ public record OpenedDay(
       PracticeDay practice,
       List<String> problems,
       @Nullable FolderLock lock) {
-    static Kept in(Path folder, LocalDate date, DataFolder data, @Nullable FolderLock lock) {
+    static Kept in(
+        Path folder, LocalDate date, DataFolder data, @Nullable FolderLock lock, Opening opening) {
       Vocabulary vocabulary = data.vocabulary();
       Path file = folder.resolve(LEDGER);
-      Ledger ledger = lock == null ? Ledger.readOnly(file) : Ledger.open(file);
+      Ledger ledger = opening.opens(lock == null ? Ledger.readOnly(file) : Ledger.open(file));
       ledger.addFills(date, data.fills(date));
       List<String> problems = new ArrayList<>();
       if (!ledger.awaitSaved()) {

@@ -4,11 +4,22 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.io.IOException;
+import java.net.InetAddress;
+import java.net.InetSocketAddress;
+import java.net.URI;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Set;
+import java.util.concurrent.CancellationException;
 import java.util.concurrent.atomic.AtomicReference;
+import java.util.stream.Collectors;
+import kelvo.data.calendar.ExchangeCalendar;
+import kelvo.data.feed.FeedAddress;
+import kelvo.data.feed.SessionRecorder;
+import kelvo.data.folder.DataFolder;
+import kelvo.data.folder.FolderLock;
 import kelvo.data.ledger.Ledger;
 import kelvo.data.scanfile.ScanFile;
 import kelvo.desktop.RealWindow;
@@ -19,6 +30,7 @@ import kelvo.rule.Vocabulary;
 import kelvo.scan.Scan;
 import kelvo.sim.DemoFolder;
 import kelvo.sim.DemoSize;
+import kelvo.sim.FeedServer;
 import kelvo.time.DayTime;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -63,6 +75,55 @@ class OpenedDayTest {
     assertThat(day.isWritable()).as("a failed opening lets the folder go").isTrue();
     day.release();
     day.ledger().close();
+  }
+
+  private static Set<Thread> ledgers() {
+    return Thread.getAllStackTraces().keySet().stream()
+        .filter(thread -> thread.getName().equals("ledger"))
+        .collect(Collectors.toSet());
+  }
+
+  /** Cancelled when everything is open and only the window is missing. */
+  @Test
+  void aLiveOpeningThatIsCancelledLetsLedgerRecordAndFolderGo(@TempDir Path live)
+      throws IOException, InterruptedException {
+    Files.copy(folder.resolve("securities.csv"), live.resolve("securities.csv"));
+    Progress cancelled =
+        new Progress() {
+          @Override
+          public void done(double part) {}
+
+          @Override
+          public void step(String words) {
+            if (words.equals("playing the session up to now")) {
+              throw new CancellationException(words);
+            }
+          }
+        };
+    Set<Thread> before = ledgers();
+    try (FeedServer server =
+        new FeedServer(
+            new DataFolder(folder, new ExchangeCalendar()).session(DATE, Progress.NONE),
+            List.of(),
+            new InetSocketAddress(InetAddress.getLoopbackAddress(), 0),
+            "",
+            null,
+            DayTime.FIRST,
+            1,
+            System::nanoTime)) {
+      server.start();
+      FeedAddress address = new FeedAddress(URI.create("ws://localhost:" + server.port()), "");
+
+      assertThatThrownBy(() -> OpenedDay.live(address, live, null, cancelled))
+          .isInstanceOf(CancellationException.class);
+    }
+
+    assertThat(ledgers()).as("threads that keep the process from ending").isEqualTo(before);
+    try (FolderLock lock = FolderLock.of(live, "a test").orElseThrow();
+        SessionRecorder again = new SessionRecorder(live, DATE)) {
+      assertThat(again.lastFrame()).isZero();
+      assertThat(lock).isNotNull();
+    }
   }
 
   @Test
