@@ -251,7 +251,7 @@ class LedgerTest {
   @Test
   void anEntryThatThisVersionDoesNotKnowIsLeftOutKeptAndTold() throws Exception {
     Decision known =
-        new Decision("TIDARC", 5, Choice.KEEP, "volume", Side.UP, "at the open", "buy the dip");
+        new Decision("TIDARC", 5, Choice.KEEP, "it holds", Side.UP, "at the open", "buy the dip");
     try (Ledger ledger = open()) {
       ledger.add(DAY, known);
     }
