@@ -13,8 +13,13 @@ import java.util.stream.IntStream;
  * The events of one session in their order: what the engine plays and the charts look back into.
  * Securities are numbered as in the session's list. Each event is a row of five numbers side by
  * side, so that going to any event touches one place in memory; rows lie in blocks that never move.
- * One thread may append while others read: whoever sees an event's number, by {@link #size} or
- * {@link #eventsOf}, sees the event.
+ * One thread may append while others read.
+ *
+ * <p>Publication: everything that belongs to an event (its row, its place among those of its
+ * security, what it means for the greatest time and lateness) is written before its number is
+ * released by {@link #size} and {@link #eventsOf}. Whoever has read a number there sees all of it.
+ * Other threads therefore ask for a size first, and then only for events below it; what leads from
+ * one event to a later one ({@link #laterOfSymbol}) may lead beyond it.
  */
 public final class EventTape {
   /** No event. */
@@ -307,9 +312,9 @@ public final class EventTape {
     } else {
       firstOfSymbol[symbol] = size;
     }
+    noteTime(at);
     NEWEST.setRelease(newestOfSymbol, symbol, size);
     SIZE.setRelease(this, size + 1);
-    noteTime(at);
   }
 
   private void noteTime(long at) {
@@ -486,12 +491,13 @@ public final class EventTape {
    * seen: all before the first of a later time.
    */
   public int countUntil(long moment) {
-    return mostLateness == 0 ? searched(moment) : counted(moment);
+    // Before the lateness, which then is that of these events at least.
+    int end = size();
+    return mostLateness == 0 ? searched(moment, end) : counted(moment, end);
   }
 
   /** Late events stand among newer ones, so that only whole blocks can be passed over. */
-  private int counted(long moment) {
-    int end = size();
+  private int counted(long moment, int end) {
     int block = 0;
     while ((block + 1) << BLOCK_BITS < end && greatestBefore[block + 1] <= moment) {
       block++;
@@ -503,9 +509,9 @@ public final class EventTape {
     return event;
   }
 
-  private int searched(long moment) {
+  private int searched(long moment, int end) {
     int low = 0;
-    int high = size;
+    int high = end;
     while (low < high) {
       int middle = (low + high) >>> 1;
       if (time(middle) <= moment) {

@@ -109,7 +109,7 @@ public final class FeedClient implements AutoCloseable {
   private @Nullable FeedReader reader;
   private long last;
 
-  /** When the newest bytes of this connection came; written on the socket's thread. */
+  /** When bytes of this connection came last, or were taken; written on both threads. */
   private volatile long heardAt;
 
   /** When the server had welcomed this connection; only while it is live. */
@@ -563,6 +563,8 @@ public final class FeedClient implements AutoCloseable {
           "taking a frame",
           () -> {
             try {
+              // While one message waited for room, those behind it had come all the same.
+              bytesCame();
               if (wrong.isEmpty()) {
                 take(mine, text);
               } else if (mine == connection) {
