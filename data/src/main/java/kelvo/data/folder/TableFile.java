@@ -118,7 +118,14 @@ final class TableFile {
       if (Thread.currentThread().isInterrupted()) {
         throw new CancellationException("reading " + name + " was stopped");
       }
-      faults.add(new Fault(name, 0, "", "a whole file; what was whole has been read", reason(e)));
+      faults.add(
+          new Fault(
+              name,
+              0,
+              "",
+              "a whole file; its lines up to " + handler.line() + " were read",
+              reason(e),
+              false));
     } catch (CsvParseException e) {
       faults.add(
           new Fault(

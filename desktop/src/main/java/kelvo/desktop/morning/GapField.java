@@ -79,11 +79,6 @@ final class GapField extends Region {
     paint();
   }
 
-  /** How many dots there are. */
-  int dots() {
-    return gaps.size();
-  }
-
   @Override
   protected void layoutChildren() {
     canvas.setWidth(getWidth());

@@ -416,11 +416,6 @@ public final class MorningStage extends BorderPane implements DayStage {
     return listed == null ? 0 : listed.fitting();
   }
 
-  /** How many dots are in the gap field. */
-  public int dotsInGapField() {
-    return field.dots();
-  }
-
   /** How many small charts are on the wall. */
   public int chartsOnWall() {
     return wall.charts();
