@@ -88,7 +88,10 @@ final class RecordedMoves {
     }
     AtomicBoolean stop = new AtomicBoolean();
     stopped = stop;
-    Thread.ofVirtual()
+    // Not virtual: it works for seconds, and sound and messages share the few threads of those.
+    Thread.ofPlatform()
+        .daemon()
+        .name("recorded moves")
         .start(
             () -> {
               try {
@@ -102,7 +105,7 @@ final class RecordedMoves {
                 Platform.runLater(() -> done(read, stop));
               } catch (CancellationException e) {
                 LOG.debug("reading recorded sessions was stopped");
-              } catch (RuntimeException e) {
+              } catch (RuntimeException | Error e) {
                 LOG.warn("recorded sessions cannot be read", e);
                 Platform.runLater(() -> failed(e, stop));
               }
@@ -152,7 +155,7 @@ final class RecordedMoves {
     }
   }
 
-  private void failed(RuntimeException e, AtomicBoolean stop) {
+  private void failed(Throwable e, AtomicBoolean stop) {
     if (!stop.getAndSet(true)) {
       failed = true;
       workspace.action().set("Recorded sessions cannot be read: " + e.getMessage());
