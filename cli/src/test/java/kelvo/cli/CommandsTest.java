@@ -165,6 +165,12 @@ class CommandsTest {
         Files.createDirectory(bad.resolve("universes")).resolve("u.json"),
         "{\"kelvo\": 1, \"name\": 7}");
     Files.writeString(bad.resolve("ten.json"), "{\"kelvo\": 1, \"most\": 99}");
+    Files.writeString(bad.resolve("questions.json"), "{ half");
+    Files.writeString(bad.resolve("fill-columns.json"), "[1]");
+    Files.writeString(bad.resolve("windows.json"), "[1]");
+    Files.writeString(bad.resolve("window.properties"), "width=\\u12");
+    Files.writeString(bad.resolve("webhook.secret"), "\n");
+    Files.writeString(bad.resolve("settings.json"), "[]");
 
     assertThat(run("check", bad.toString())).isEqualTo(1);
     assertThat(printed.toString(StandardCharsets.UTF_8).lines())
@@ -187,7 +193,13 @@ class CommandsTest {
         .anyMatch(
             line -> line.startsWith("minutes/2031-01-02.csv, line 3: expected a symbol, a time"))
         .anyMatch(line -> line.startsWith("u.json, name: expected a text in quotes"))
-        .anyMatch(line -> line.startsWith("ten.json, most: expected a whole number"));
+        .anyMatch(line -> line.startsWith("ten.json, most: expected a whole number"))
+        .anyMatch(line -> line.startsWith("questions.json, line 1"))
+        .anyMatch(line -> line.startsWith("fill-columns.json: expected an object"))
+        .anyMatch(line -> line.startsWith("windows.json: expected the windows of each phase"))
+        .anyMatch(line -> line.startsWith("window.properties: expected lines such as"))
+        .anyMatch(line -> line.startsWith("webhook.secret: expected a secret"))
+        .anyMatch(line -> line.startsWith("settings.json: expected an object"));
   }
 
   @Test
