@@ -1,6 +1,7 @@
 package kelvo.data.alert;
 
 import java.io.IOException;
+import java.io.InputStream;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
@@ -80,7 +81,7 @@ public final class Webhook implements AutoCloseable {
       }
     } catch (InterruptedException e) {
       Thread.currentThread().interrupt();
-    } catch (RuntimeException e) {
+    } catch (RuntimeException | Error e) {
       told.accept("Webhook: nothing is sent any more (" + e.getMessage() + "); open the day again");
     }
   }
@@ -114,8 +115,11 @@ public final class Webhook implements AutoCloseable {
             .header(SIGNATURE, "sha256=" + secret.sign(message))
             .POST(HttpRequest.BodyPublishers.ofByteArray(message))
             .build();
+    // What it says besides is not waited for: a server may begin to answer and never end.
     try {
-      HttpResponse<Void> response = client.send(request, HttpResponse.BodyHandlers.discarding());
+      HttpResponse<InputStream> response =
+          client.send(request, HttpResponse.BodyHandlers.ofInputStream());
+      response.body().close();
       boolean isTaken = response.statusCode() / HUNDREDS == SUCCESS;
       if (isTaken) {
         told.accept("Webhook: taken (" + response.statusCode() + ")");

@@ -20,6 +20,8 @@ import java.util.List;
 import java.util.Set;
 import java.util.concurrent.BlockingQueue;
 import java.util.concurrent.CopyOnWriteArrayList;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.Executors;
 import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicInteger;
@@ -49,6 +51,7 @@ class WebhookTest {
   void serve() throws IOException {
     server = HttpServer.create(new InetSocketAddress(InetAddress.getLoopbackAddress(), 0), 0);
     server.createContext("/rings", this::answer);
+    server.setExecutor(Executors.newVirtualThreadPerTaskExecutor());
     server.start();
   }
 
@@ -68,7 +71,11 @@ class WebhookTest {
   }
 
   private Webhook webhook(Duration wait) {
-    URI address = URI.create("http://127.0.0.1:" + server.getAddress().getPort() + "/rings");
+    return webhook("/rings", wait);
+  }
+
+  private Webhook webhook(String path, Duration wait) {
+    URI address = URI.create("http://127.0.0.1:" + server.getAddress().getPort() + path);
     return new Webhook(address, WebhookSecret.of("key"), told::add, attempt -> wait);
   }
 
@@ -122,6 +129,56 @@ class WebhookTest {
       assertThat(next().body()).isEqualTo("kept");
     }
     assertThat(told).contains("Webhook: given up after ten minutes; the answer was 503");
+  }
+
+  /** To a file or anywhere that the setting does not name. */
+  @Test
+  void aRedirectIsNotFollowed() throws InterruptedException {
+    server.createContext(
+        "/moved",
+        exchange -> {
+          exchange.getRequestBody().readAllBytes();
+          exchange.getResponseHeaders().add("Location", "/rings");
+          exchange.sendResponseHeaders(307, -1);
+          exchange.close();
+        });
+    try (Webhook webhook = webhook("/moved", Duration.ofMinutes(11))) {
+      webhook.send(bytes("kept from others"));
+      while (told.isEmpty()) {
+        Thread.onSpinWait();
+      }
+    }
+    assertThat(told).containsExactly("Webhook: given up after ten minutes; the answer was 307");
+    assertThat(got).isEmpty();
+  }
+
+  /** It has answered, and goes on talking until its connection is closed. */
+  @Test
+  void aServerThatNeverEndsItsAnswerHoldsNothingUp() throws InterruptedException {
+    CountDownLatch over = new CountDownLatch(1);
+    server.createContext(
+        "/endless",
+        exchange -> {
+          String body =
+              new String(exchange.getRequestBody().readAllBytes(), StandardCharsets.UTF_8);
+          got.add(new Got(body, ""));
+          exchange.sendResponseHeaders(200, 0);
+          exchange.getResponseBody().write('.');
+          exchange.getResponseBody().flush();
+          try {
+            over.await();
+          } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+          }
+        });
+    try (Webhook webhook = webhook("/endless", Duration.ZERO)) {
+      webhook.send(bytes("first"));
+      webhook.send(bytes("second"));
+      assertThat(next().body()).isEqualTo("first");
+      assertThat(next().body()).isEqualTo("second");
+    } finally {
+      over.countDown();
+    }
   }
 
   @Test
