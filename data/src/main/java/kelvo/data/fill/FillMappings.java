@@ -99,7 +99,7 @@ public final class FillMappings {
     var parts = kept.putArray(key(table));
     mapping.parts().forEach(part -> parts.add(part.name().toLowerCase(Locale.ROOT)));
     try {
-      if (isUnreadable && Files.exists(file)) {
+      if (isUnreadable && Files.isRegularFile(file)) {
         KeptAside.move(file);
       }
       isUnreadable = false;

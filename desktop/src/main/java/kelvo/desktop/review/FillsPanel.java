@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
@@ -50,7 +51,10 @@ final class FillsPanel extends BorderPane {
 
   FillsPanel(Workspace workspace) {
     this.workspace = workspace;
-    mappings = new FillMappings(workspace.folder(), workspace.action()::set);
+    // Asked behind the window.
+    mappings =
+        new FillMappings(
+            workspace.folder(), wrong -> Platform.runLater(() -> workspace.action().set(wrong)));
     answers = workspace.latestAnswer("reading fills");
     hand = new FillByHand(workspace.day());
     pasted.setId("pasted-fills");
