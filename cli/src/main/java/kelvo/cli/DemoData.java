@@ -6,6 +6,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import kelvo.data.folder.FolderLock;
 import kelvo.job.Progress;
+import kelvo.refusal.RefusedException;
 import kelvo.sim.DemoFolder;
 import kelvo.sim.DemoSize;
 import org.jspecify.annotations.Nullable;
@@ -63,6 +64,6 @@ final class DemoData {
    */
   static FolderLock lock(Path root) {
     return FolderLock.of(root, "a start of the demo")
-        .orElseThrow(() -> new IllegalStateException(FolderLock.whyNot(root)));
+        .orElseThrow(() -> new RefusedException(FolderLock.whyNot(root)));
   }
 }

@@ -12,6 +12,7 @@ import kelvo.hit.HitFold;
 import kelvo.hit.HitFolding;
 import kelvo.hit.Program;
 import kelvo.hit.ScanEngine;
+import kelvo.refusal.RefusedException;
 import kelvo.replay.TapeReplay;
 import kelvo.scan.Scan;
 import kelvo.session.Session;
@@ -48,7 +49,7 @@ final class HitsCommand implements Callable<Integer> {
     long first = FolderArguments.moment(from, DayTime.FIRST);
     long last = FolderArguments.moment(to, DayTime.LAST);
     if (first > last) {
-      throw new IllegalArgumentException(
+      throw new RefusedException(
           "--from " + from + " is after --to " + to + "; change one of them");
     }
     Timeline timeline = Timeline.sinceStart(arguments.terminal().err());

@@ -2,9 +2,9 @@ package kelvo.cli;
 
 import java.io.IOException;
 import java.io.PrintWriter;
-import java.io.UncheckedIOException;
 import java.lang.reflect.Constructor;
 import java.nio.charset.StandardCharsets;
+import java.sql.SQLException;
 import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
 import java.util.Arrays;
@@ -12,6 +12,7 @@ import java.util.List;
 import java.util.concurrent.CancellationException;
 import kelvo.data.fault.PlainReason;
 import kelvo.data.file.OwnerOnly;
+import kelvo.refusal.RefusedException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import picocli.CommandLine;
@@ -140,16 +141,18 @@ public final class Kelvo implements Runnable {
     return told ? error instanceof DataAtFault ? DATA : USAGE : INTERNAL;
   }
 
-  /** Whether it was thrown to tell the user something, by Kelvo or by what it asked. */
+  /** Whether it tells the user what was refused, or what a file, line or disk did not do. */
   static boolean isTold(Exception error) {
-    String name = error.getClass().getName();
-    return name.startsWith("kelvo.")
-        || error instanceof IOException
-        || error instanceof UncheckedIOException
-        || error instanceof InterruptedException
-        || error.getClass() == IllegalArgumentException.class
-        || error.getClass() == IllegalStateException.class
-        || error instanceof CancellationException;
+    for (Throwable e = error; e != null; e = e.getCause()) {
+      if (e instanceof RefusedException
+          || e instanceof IOException
+          || e instanceof SQLException
+          || e instanceof InterruptedException
+          || e instanceof CancellationException) {
+        return true;
+      }
+    }
+    return false;
   }
 
   /** Makes commands, those that write with the terminal that they write to. */

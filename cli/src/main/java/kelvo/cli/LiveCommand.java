@@ -4,6 +4,7 @@ import java.net.InetSocketAddress;
 import java.util.concurrent.Callable;
 import kelvo.desktop.shell.KelvoWindow;
 import kelvo.desktop.workspace.OpenedDay;
+import kelvo.refusal.RefusedException;
 import kelvo.sim.SimulatedBroker;
 import kelvo.time.DayTime;
 import org.jspecify.annotations.Nullable;
@@ -48,7 +49,7 @@ final class LiveCommand implements Callable<Integer> {
     }
     int colon = dropCopy.lastIndexOf(':');
     if (colon < 1 || !dropCopy.substring(colon + 1).matches("\\d{1,5}")) {
-      throw new IllegalArgumentException(
+      throw new RefusedException(
           "expected HOST:PORT for --drop-copy, such as localhost:8732, found " + dropCopy);
     }
     int port = Integer.parseInt(dropCopy.substring(colon + 1));

@@ -8,6 +8,7 @@ import kelvo.explain.WhyEmpty;
 import kelvo.explain.WhyNot;
 import kelvo.hit.Program;
 import kelvo.hit.ScanEngine;
+import kelvo.refusal.RefusedException;
 import kelvo.replay.TapeReplay;
 import kelvo.scan.Matches;
 import kelvo.scan.Scan;
@@ -47,7 +48,7 @@ final class MatchesCommand implements Callable<Integer> {
     long moment = DayTime.parse(at);
     List<Scan> scans = arguments.scans();
     if (scans.size() != 1 && arguments.scanFiles.size() != 1) {
-      throw new IllegalArgumentException("name one scan with --scan FILE");
+      throw new RefusedException("name one scan with --scan FILE");
     }
     Scan scan = scans.getFirst();
     Session session = arguments.session();
@@ -63,7 +64,7 @@ final class MatchesCommand implements Callable<Integer> {
     int security =
         session
             .numberOf(symbol)
-            .orElseThrow(() -> new IllegalArgumentException("no security is called " + symbol));
+            .orElseThrow(() -> new RefusedException("no security is called " + symbol));
     List<List<String>> rows = new ArrayList<>();
     for (RuleAnswer a : WhyNot.explain(session, scan, security, moment)) {
       rows.add(

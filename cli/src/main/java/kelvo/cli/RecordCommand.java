@@ -13,6 +13,7 @@ import kelvo.data.feed.ToldFaults;
 import kelvo.data.folder.DataFolder;
 import kelvo.data.folder.FolderLock;
 import kelvo.job.Progress;
+import kelvo.refusal.RefusedException;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
@@ -80,7 +81,7 @@ final class RecordCommand implements Callable<Integer>, FeedClient.Listener {
   private void record() throws InterruptedException {
     FolderLock lock =
         FolderLock.of(feed.folder, "a recorder of Kelvo")
-            .orElseThrow(() -> new IllegalStateException(FolderLock.whyNot(feed.folder)));
+            .orElseThrow(() -> new RefusedException(FolderLock.whyNot(feed.folder)));
     try (lock) {
       recordInto(feed.folder);
       // The next opening then maps what would have to be parsed.
@@ -133,7 +134,7 @@ final class RecordCommand implements Callable<Integer>, FeedClient.Listener {
   public FeedReader session(LocalDate served) {
     SessionRecorder to = recorder;
     if (to == null || !served.equals(date)) {
-      throw new IllegalStateException(
+      throw new RefusedException(
           "the feed serves " + served + ", not " + date + "; give the right --date");
     }
     return new FeedReader(served, to, this::fault);

@@ -5,6 +5,7 @@ import java.util.List;
 import kelvo.data.past.PastSessions;
 import kelvo.data.past.SessionsAsked;
 import kelvo.job.Progress;
+import kelvo.refusal.RefusedException;
 import kelvo.research.Question;
 import kelvo.trackrecord.TrackRecord;
 import org.jspecify.annotations.Nullable;
@@ -39,11 +40,11 @@ final class RecordedSessions {
     LocalDate first = from == null ? LocalDate.MIN : from;
     LocalDate newest = to == null ? LocalDate.MAX : to;
     if (first.isAfter(newest)) {
-      throw new IllegalArgumentException(
+      throw new RefusedException(
           "--from " + first + " is after --to " + newest + "; change one of them");
     }
     if (last < 1) {
-      throw new IllegalArgumentException("--last " + last + ": expected 1 or more");
+      throw new RefusedException("--last " + last + ": expected 1 or more");
     }
     SessionsAsked wanted =
         all.only(date -> !date.isBefore(first) && !date.isAfter(newest)).newest(last);

@@ -10,6 +10,7 @@ import kelvo.data.fault.PlainReason;
 import kelvo.data.file.WholeFile;
 import kelvo.data.report.Report;
 import kelvo.desktop.theme.Theme;
+import kelvo.refusal.RefusedException;
 import kelvo.review.ReviewSettings;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
@@ -39,7 +40,7 @@ final class ReportCommand implements Callable<Integer> {
   public Integer call() {
     String name = out.toString().toLowerCase(Locale.ROOT);
     if (!name.endsWith(".html") && !name.endsWith(".pdf")) {
-      throw new IllegalArgumentException(out + " ends with neither .html nor .pdf");
+      throw new RefusedException(out + " ends with neither .html nor .pdf");
     }
     ReviewSettings settings = arguments.data().settings().review();
     TextProgress progress = new TextProgress(arguments.terminal(), "Writing " + out);

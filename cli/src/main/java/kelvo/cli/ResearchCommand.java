@@ -13,6 +13,7 @@ import java.util.concurrent.Callable;
 import kelvo.data.past.SessionsAsked;
 import kelvo.data.report.ResearchTables;
 import kelvo.data.research.QuestionSql;
+import kelvo.refusal.RefusedException;
 import kelvo.research.Answer;
 import kelvo.research.AnswersBeside;
 import kelvo.research.CaseMoment;
@@ -140,7 +141,7 @@ final class ResearchCommand implements Callable<Integer> {
     Set<LocalDate> ofBars = Set.copyOf(arguments.data().barDates());
     List<LocalDate> dates = asked.dates().stream().filter(ofBars::contains).toList();
     if (dates.isEmpty()) {
-      throw new IllegalArgumentException(
+      throw new RefusedException(
           "--sql asks sessions of which there are minute bars only, and none of these is one; "
               + (asked.leftOut().isEmpty() ? "name others with --from and --to" : asked.words()));
     }
@@ -156,14 +157,14 @@ final class ResearchCommand implements Callable<Integer> {
     List<Scan> scans = arguments.scans();
     int named = arguments.scanFiles.size();
     if (named == 0 || named > 2 || (sql && named > 1)) {
-      throw new IllegalArgumentException(
+      throw new RefusedException(
           "name the scan with --scan FILE, and at most one more beside it, with --sql none");
     }
     if (!side.equals("long") && !side.equals("short")) {
-      throw new IllegalArgumentException("--side " + side + ": expected long or short");
+      throw new RefusedException("--side " + side + ": expected long or short");
     }
     if (!(position > 0)) {
-      throw new IllegalArgumentException("--position " + position + ": expected more than 0");
+      throw new RefusedException("--position " + position + ": expected more than 0");
     }
     Question.Costs costs =
         new Question.Costs(arguments.data().settings().review().fees(), position);
@@ -181,7 +182,7 @@ final class ResearchCommand implements Callable<Integer> {
 
   private CaseMoment moment() {
     if (after != null && !enter.equals("hit")) {
-      throw new IllegalArgumentException("--after goes with --enter hit only");
+      throw new RefusedException("--after goes with --enter hit only");
     }
     return CaseMoment.of(
         enter, after == null ? "" : after, arguments.data().settings().review().moveGap());

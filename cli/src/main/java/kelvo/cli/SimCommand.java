@@ -12,6 +12,7 @@ import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
 import kelvo.data.calendar.ExchangeCalendar;
 import kelvo.data.folder.DataFolder;
+import kelvo.refusal.RefusedException;
 import kelvo.session.Session;
 import kelvo.sim.BrokerFile;
 import kelvo.sim.DemoFolder;
@@ -172,7 +173,7 @@ final class SimCommand implements Callable<Integer> {
   private InetSocketAddress address() {
     InetSocketAddress address = new InetSocketAddress(host, port);
     if (address.isUnresolved()) {
-      throw new IllegalArgumentException(
+      throw new RefusedException(
           "the name " + host + " is not known; give --address a name or number of this machine");
     }
     return address;

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.concurrent.Callable;
 import kelvo.data.past.PastSessions;
 import kelvo.data.report.ReviewTables;
+import kelvo.refusal.RefusedException;
 import kelvo.review.ScanTotals;
 import kelvo.review.WhatIf;
 import kelvo.scan.Scan;
@@ -44,7 +45,7 @@ final class WhatIfCommand implements Callable<Integer> {
   @Override
   public Integer call() {
     if (arguments.scanFiles.isEmpty()) {
-      throw new IllegalArgumentException("name the changed scan with --scan FILE");
+      throw new RefusedException("name the changed scan with --scan FILE");
     }
     List<Scan> own = arguments.own().scans();
     arguments.output.print(
@@ -65,7 +66,7 @@ final class WhatIfCommand implements Callable<Integer> {
             .findFirst()
             .orElseThrow(
                 () ->
-                    new IllegalArgumentException(
+                    new RefusedException(
                         "the folder has no scan " + changed.name() + " to hold it against"));
     WhatIf whatIf =
         WhatIf.together(

@@ -17,6 +17,7 @@ import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import java.util.stream.Collectors;
 import kelvo.data.report.ReviewTables;
+import kelvo.refusal.RefusedException;
 import kelvo.research.Held;
 import kelvo.sim.SmallDemo;
 import org.junit.jupiter.api.BeforeAll;
@@ -490,7 +491,9 @@ class CommandsTest {
   /** What a user can mend is told as it is; the rest is an error of Kelvo's own. */
   @Test
   void errorsInsideKelvoAreToldApartFromWrongCalls() {
-    assertThat(Kelvo.isTold(new IllegalArgumentException("--from is after --to"))).isTrue();
+    assertThat(Kelvo.isTold(new RefusedException("--from is after --to"))).isTrue();
+    assertThat(Kelvo.isTold(new IllegalStateException(new IOException("gone")))).isTrue();
+    assertThat(Kelvo.isTold(new IllegalArgumentException("0 cases"))).isFalse();
     assertThat(Kelvo.isTold(new DataAtFault("no session"))).isTrue();
     assertThat(Kelvo.isTold(new IOException("No space left on device"))).isTrue();
     assertThat(Kelvo.isTold(new NullPointerException("Cannot invoke ..."))).isFalse();

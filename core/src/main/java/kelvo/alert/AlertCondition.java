@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import kelvo.refusal.RefusedException;
 import kelvo.rule.Rule;
 import kelvo.time.DayTime;
 import kelvo.trigger.Trigger;
@@ -24,7 +25,7 @@ public record AlertCondition(List<Trigger> triggers, List<Rule> rules, long from
     triggers = List.copyOf(triggers);
     rules = List.copyOf(rules);
     if (from >= to) {
-      throw new IllegalArgumentException(
+      throw new RefusedException(
           "after "
               + DayTime.minutes(from)
               + " and before "

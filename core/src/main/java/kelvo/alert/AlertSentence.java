@@ -10,6 +10,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import kelvo.delivery.Channel;
+import kelvo.refusal.RefusedException;
 import kelvo.rule.Rule;
 import kelvo.rule.RuleSentence;
 import kelvo.rule.RuleSyntaxException;
@@ -66,12 +67,12 @@ public final class AlertSentence {
    * Reads a sentence.
    *
    * @param today the date for which "today" stands
-   * @throws IllegalArgumentException when it is none; the message says what was expected
+   * @throws RefusedException when it is none; the message says what was expected
    */
   public static Said parse(String sentence, Vocabulary vocabulary, LocalDate today) {
     Matcher parts = SENTENCE.matcher(sentence.strip().replaceAll("\\s+", " "));
     if (!parts.matches()) {
-      throw new IllegalArgumentException("expected one line, such as: SOLV rises through 8.20");
+      throw new RefusedException("expected one line, such as: SOLV rises through 8.20");
     }
     Repeat repeat =
         parts.group(2) == null
@@ -104,12 +105,12 @@ public final class AlertSentence {
       about = new About.Symbol(symbol.group(1).toUpperCase(Locale.ROOT));
       when = symbol.group(2);
     } else {
-      throw new IllegalArgumentException(
+      throw new RefusedException(
           "expected a symbol, \"the ten:\", \"list NAME:\", \"scan NAME:\" or \"everything:\" first");
     }
     AlertCondition condition = condition(when.strip().toLowerCase(Locale.ROOT), vocabulary);
     if (condition.isEmpty() && !(about instanceof About.Finds)) {
-      throw new IllegalArgumentException(
+      throw new RefusedException(
           "expected when it rings, such as: " + about.words() + " rises through 8.20");
     }
     return new Said(about, condition, repeat, until, how);
@@ -119,7 +120,7 @@ public final class AlertSentence {
     try {
       return words.equalsIgnoreCase("today") ? today : LocalDate.parse(words);
     } catch (DateTimeException e) {
-      throw new IllegalArgumentException(
+      throw new RefusedException(
           "expected today or a date such as 2031-03-14 after until, found \"" + words + "\"", e);
     }
   }
@@ -175,13 +176,13 @@ public final class AlertSentence {
       return found;
     } catch (LevelsRing e) {
       throw e;
-    } catch (IllegalArgumentException e) {
+    } catch (RefusedException e) {
       return List.of();
     }
   }
 
   /** Levels ring by themselves; an alert names its price. */
-  private static final class LevelsRing extends IllegalArgumentException {
+  private static final class LevelsRing extends RefusedException {
     private static final long serialVersionUID = 1L;
 
     LevelsRing() {
@@ -213,7 +214,7 @@ public final class AlertSentence {
       }
     }
     if (problem != null) {
-      throw new IllegalArgumentException(
+      throw new RefusedException(
           alone && rules.isEmpty()
               ? "\"" + text + "\" is neither a trigger nor a rule: " + problem.expected()
               : "\"" + pending + "\": " + problem.expected(),

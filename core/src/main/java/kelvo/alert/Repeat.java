@@ -2,6 +2,7 @@ package kelvo.alert;
 
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import kelvo.refusal.RefusedException;
 import kelvo.time.DayTime;
 
 /**
@@ -18,7 +19,7 @@ public record Repeat(long after) {
 
   public Repeat {
     if (after < DayTime.SECOND) {
-      throw new IllegalArgumentException("an alert rings again after a second or later");
+      throw new RefusedException("an alert rings again after a second or later");
     }
   }
 
@@ -35,7 +36,7 @@ public record Repeat(long after) {
   /**
    * Reads what {@link #words} writes.
    *
-   * @throws IllegalArgumentException when it is something else
+   * @throws RefusedException when it is something else
    */
   public static Repeat parse(String words) {
     if (words.equals("once")) {
@@ -43,7 +44,7 @@ public record Repeat(long after) {
     }
     Matcher again = AGAIN.matcher(words);
     if (!again.matches()) {
-      throw new IllegalArgumentException(
+      throw new RefusedException(
           "expected once, or again after a time such as 5m, found \"" + words + "\"");
     }
     long unit =

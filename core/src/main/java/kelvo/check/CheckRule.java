@@ -1,6 +1,7 @@
 package kelvo.check;
 
 import java.util.List;
+import kelvo.refusal.RefusedException;
 import kelvo.rule.Rule;
 import kelvo.rule.RuleSentence;
 import kelvo.rule.Vocabulary;
@@ -44,12 +45,12 @@ public record CheckRule(String name, List<Rule> pass, @Nullable Rule fail) {
           of("is its subject", "is subject is yes", ""));
 
   /**
-   * @throws IllegalArgumentException without a name or a rule to pass
+   * @throws RefusedException without a name or a rule to pass
    */
   public CheckRule {
     pass = List.copyOf(pass);
     if (name.isBlank() || pass.isEmpty()) {
-      throw new IllegalArgumentException("a check needs a name and a rule to pass");
+      throw new RefusedException("a check needs a name and a rule to pass");
     }
   }
 
@@ -62,7 +63,7 @@ public record CheckRule(String name, List<Rule> pass, @Nullable Rule fail) {
    * A check of sentences; several ways to pass are joined by " or ", and without a way to fail the
    * last one is empty.
    *
-   * @throws IllegalArgumentException when one of them is no rule
+   * @throws RefusedException when one of them is no rule
    */
   public static CheckRule of(String name, String pass, String fail, Vocabulary vocabulary) {
     return new CheckRule(

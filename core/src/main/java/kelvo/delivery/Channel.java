@@ -6,6 +6,7 @@ import java.util.Locale;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import kelvo.refusal.RefusedException;
 
 /** A way in which something that rings reaches the trader. */
 public enum Channel {
@@ -40,7 +41,7 @@ public enum Channel {
   /**
    * The channels of words such as "popup, tone and spoken", or "nothing".
    *
-   * @throws IllegalArgumentException when a word is none; the message says which there are
+   * @throws RefusedException when a word is none; the message says which there are
    */
   public static Set<Channel> parse(String words) {
     Set<Channel> channels = EnumSet.noneOf(Channel.class);
@@ -69,7 +70,7 @@ public enum Channel {
         .findFirst()
         .orElseThrow(
             () ->
-                new IllegalArgumentException(
+                new RefusedException(
                     "expected popup, tone, spoken, notification, webhook or nothing, found \""
                         + word
                         + "\""));

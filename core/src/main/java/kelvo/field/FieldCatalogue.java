@@ -8,6 +8,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import kelvo.refusal.RefusedException;
 
 /** Every field there is, found by its words. */
 public final class FieldCatalogue {
@@ -70,13 +71,13 @@ public final class FieldCatalogue {
   /**
    * The number field of these words.
    *
-   * @throws IllegalArgumentException when there is none
+   * @throws RefusedException when there is none
    */
   public static Field.Number number(String words) {
     return switch (find(words).orElse(null)) {
       case Field.Number number -> number;
       case null, default ->
-          throw new IllegalArgumentException("no number field is called \"" + words + "\"");
+          throw new RefusedException("no number field is called \"" + words + "\"");
     };
   }
 

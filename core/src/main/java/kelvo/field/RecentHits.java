@@ -10,7 +10,7 @@ import kelvo.time.DayTime;
  * a scan, which must say by {@link #in} that it is the one who asks.
  */
 public final class RecentHits {
-  private static final Pattern WORDS = Pattern.compile("hits (\\d+)m");
+  private static final Pattern WORDS = Pattern.compile("hits (\\d{1,4})m");
 
   private RecentHits() {}
 

@@ -8,6 +8,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import kelvo.field.Field;
 import kelvo.field.Unit;
+import kelvo.refusal.RefusedException;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -171,7 +172,7 @@ final class Formula {
   private Optional<Field> find(String words) {
     try {
       return words.isBlank() ? Optional.empty() : fields.apply(words.strip());
-    } catch (IllegalArgumentException e) {
+    } catch (RefusedException e) {
       return Optional.empty();
     }
   }

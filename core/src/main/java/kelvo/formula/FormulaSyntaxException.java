@@ -1,7 +1,9 @@
 package kelvo.formula;
 
+import kelvo.refusal.RefusedException;
+
 /** A text that is no formula. The message says what was expected, and at which character. */
-public final class FormulaSyntaxException extends IllegalArgumentException {
+public final class FormulaSyntaxException extends RefusedException {
   private static final long serialVersionUID = 1L;
 
   private final int position;

@@ -7,6 +7,7 @@ import java.util.regex.Pattern;
 import kelvo.field.Field;
 import kelvo.field.FieldCatalogue;
 import kelvo.field.Unit;
+import kelvo.refusal.RefusedException;
 
 /**
  * A field that the trader has made of others.
@@ -25,19 +26,19 @@ public record OwnField(String name, String formula, Field.Number field) {
    * Reads a field of a name and a formula.
    *
    * @param fields finds the fields that the formula may use
-   * @throws IllegalArgumentException when the name or the formula is none; a {@link
-   *     FormulaSyntaxException} says at which character of the formula
+   * @throws RefusedException when the name or the formula is none; a {@link FormulaSyntaxException}
+   *     says at which character of the formula
    */
   public static OwnField of(String name, String formula, Function<String, Optional<Field>> fields) {
     String words = name.strip().toLowerCase(java.util.Locale.ROOT);
     if (!NAME.matcher(words).matches() || TAKEN.matcher(words).matches()) {
-      throw new IllegalArgumentException(
+      throw new RefusedException(
           "\""
               + name.strip()
               + "\" cannot name a field: expected letters and digits, and no word that rules use");
     }
     if (FieldCatalogue.find(words).isPresent()) {
-      throw new IllegalArgumentException("there is a field \"" + words + "\" already");
+      throw new RefusedException("there is a field \"" + words + "\" already");
     }
     Part whole = Formula.parse(formula.strip(), fields);
     return new OwnField(

@@ -8,6 +8,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Function;
 import kelvo.field.Field;
+import kelvo.refusal.RefusedException;
 
 /**
  * The trader's own fields, which grow and change while the program runs. A formula may use those
@@ -20,8 +21,8 @@ public final class OwnFields {
    * Makes a field, or makes the one of its name anew where it stands.
    *
    * @param given finds the fields that are nobody's own
-   * @throws IllegalArgumentException when it cannot be read, or another one can no more; then
-   *     nothing changes
+   * @throws RefusedException when it cannot be read, or another one can no more; then nothing
+   *     changes
    */
   public synchronized OwnField put(
       String name, String formula, Function<String, Optional<Field>> given) {
@@ -36,7 +37,7 @@ public final class OwnFields {
   /**
    * Takes a field away; what asks it already goes on doing so.
    *
-   * @throws IllegalArgumentException when another one needs it; then nothing changes
+   * @throws RefusedException when another one needs it; then nothing changes
    */
   public synchronized void remove(String name, Function<String, Optional<Field>> given) {
     Map<String, String> formulas = formulas();

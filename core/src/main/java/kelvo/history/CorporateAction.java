@@ -1,6 +1,7 @@
 package kelvo.history;
 
 import java.time.LocalDate;
+import kelvo.refusal.RefusedException;
 
 /**
  * A split. Prices before {@code date} are multiplied by 1 / ratio, volumes and share counts by
@@ -13,7 +14,7 @@ import java.time.LocalDate;
 public record CorporateAction(String symbol, LocalDate date, double ratio) {
   public CorporateAction {
     if (!(ratio > 0)) {
-      throw new IllegalArgumentException("split ratio must be above 0, found " + ratio);
+      throw new RefusedException("split ratio must be above 0, found " + ratio);
     }
   }
 

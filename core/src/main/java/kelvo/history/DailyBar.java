@@ -1,6 +1,7 @@
 package kelvo.history;
 
 import java.time.LocalDate;
+import kelvo.refusal.RefusedException;
 import kelvo.tape.EventTape;
 import kelvo.tape.Price;
 
@@ -12,7 +13,7 @@ public record DailyBar(
     LocalDate date, long open, long high, long low, long close, long volume, long trades) {
   public DailyBar {
     if (low > high || open < low || open > high || close < low || close > high || low <= 0) {
-      throw new IllegalArgumentException(
+      throw new RefusedException(
           "open and close must lie between low and high: "
               + Price.exact(open)
               + ", "

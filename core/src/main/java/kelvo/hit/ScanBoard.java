@@ -5,6 +5,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import kelvo.field.Field;
+import kelvo.refusal.RefusedException;
 import kelvo.rule.RuleCheck;
 import kelvo.rule.RuleTable;
 import kelvo.rule.SharedReadings;
@@ -75,8 +76,7 @@ public final class ScanBoard {
   /** A board before the first event. */
   public ScanBoard(List<Scan> scans, Session session) {
     if (scans.size() > MAX) {
-      throw new IllegalArgumentException(
-          "at most " + MAX + " scans run at once, found " + scans.size());
+      throw new RefusedException("at most " + MAX + " scans run at once, found " + scans.size());
     }
     int securities = session.securities().size();
     shared = new SharedReadings(session);

@@ -1,5 +1,6 @@
 package kelvo.level;
 
+import kelvo.refusal.RefusedException;
 import kelvo.tape.Price;
 import kelvo.time.DayTime;
 
@@ -20,10 +21,10 @@ public record Level(
 
   public Level {
     if (price <= 0) {
-      throw new IllegalArgumentException("a level needs a price above 0, found " + price);
+      throw new RefusedException("a level needs a price above 0, found " + price);
     }
     if (rise != 0 && kind != LevelKind.TREND_LINE) {
-      throw new IllegalArgumentException("only a trend line rises or falls, found " + kind);
+      throw new RefusedException("only a trend line rises or falls, found " + kind);
     }
   }
 
@@ -35,13 +36,13 @@ public record Level(
   /**
    * A trend line through two points, which stands from a moment on.
    *
-   * @throws IllegalArgumentException when the points are of one moment, or the line is not above 0
-   *     at the moment from which it stands
+   * @throws RefusedException when the points are of one moment, or the line is not above 0 at the
+   *     moment from which it stands
    */
   public static Level trendLine(
       String symbol, long firstAt, long firstPrice, long secondAt, long secondPrice, long setAt) {
     if (firstAt == secondAt) {
-      throw new IllegalArgumentException("a trend line needs two points of different times");
+      throw new RefusedException("a trend line needs two points of different times");
     }
     double rise = (secondPrice - firstPrice) * (double) DayTime.HOUR / (secondAt - firstAt);
     long price = Math.round(firstPrice + rise * (setAt - firstAt) / DayTime.HOUR);

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.OptionalDouble;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import kelvo.refusal.RefusedException;
 
 /**
  * What one item must be to count: parts between commas, such as {@code tone above 0.3, weight high,
@@ -38,7 +39,7 @@ public final class CatalystRule {
   /**
    * Reads a rule; no words at all ask for nothing.
    *
-   * @throws IllegalArgumentException when a part is none
+   * @throws RefusedException when a part is none
    */
   public static CatalystRule parse(String words) {
     return new CatalystRule(words.strip());
@@ -79,7 +80,7 @@ public final class CatalystRule {
           SourceKind.of(kind.group(2))
               .orElseThrow(
                   () ->
-                      new IllegalArgumentException(
+                      new RefusedException(
                           "expected source kind is wire, company release, regulator filing, paid promotion or social, found \""
                               + part
                               + "\""));
@@ -90,7 +91,7 @@ public final class CatalystRule {
     if (source.matches()) {
       return (item, symbol, company) -> item.source().equalsIgnoreCase(source.group(1));
     }
-    throw new IllegalArgumentException(
+    throw new RefusedException(
         "expected tone above or below a number, weight low, medium or high, subject, mention, category, source or source kind, found \""
             + part
             + "\"");
@@ -99,8 +100,7 @@ public final class CatalystRule {
   private static double number(String text, String part) {
     OptionalDouble number = parsed(text);
     if (number.isEmpty() || Math.abs(number.getAsDouble()) > 1) {
-      throw new IllegalArgumentException(
-          "expected a tone between -1 and 1, found \"" + part + "\"");
+      throw new RefusedException("expected a tone between -1 and 1, found \"" + part + "\"");
     }
     return number.getAsDouble();
   }
@@ -120,7 +120,7 @@ public final class CatalystRule {
           NewsCategory.of(name.strip())
               .orElseThrow(
                   () ->
-                      new IllegalArgumentException(
+                      new RefusedException(
                           "no news category is called \""
                               + name.strip()
                               + "\"; there are: "

@@ -1,6 +1,7 @@
 package kelvo.news;
 
 import java.util.List;
+import kelvo.refusal.RefusedException;
 
 /**
  * What an item's words say of it.
@@ -14,7 +15,7 @@ public record NewsReading(
     NewsCategory category, double tone, NewsCategory.Weight weight, List<String> deciding) {
   public NewsReading {
     if (!(tone >= -1 && tone <= 1)) {
-      throw new IllegalArgumentException("a tone lies between -1 and 1, found " + tone);
+      throw new RefusedException("a tone lies between -1 and 1, found " + tone);
     }
     deciding = List.copyOf(deciding);
   }

@@ -1,5 +1,6 @@
 package kelvo.practice;
 
+import kelvo.refusal.RefusedException;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -24,14 +25,14 @@ public record PaperOrder(
 
   public PaperOrder {
     if (id <= 0 || shares <= 0) {
-      throw new IllegalArgumentException(
+      throw new RefusedException(
           "an order needs a number and shares above 0, found " + id + " and " + shares);
     }
     if (way != 1 && way != -1) {
-      throw new IllegalArgumentException("way must be 1 or -1, found " + way);
+      throw new RefusedException("way must be 1 or -1, found " + way);
     }
     if (exits != null && way * (exits.target() - exits.stop()) <= 0) {
-      throw new IllegalArgumentException(
+      throw new RefusedException(
           "the stop of a bracket that "
               + (way > 0 ? "buys lies below" : "sells lies above")
               + " its target");

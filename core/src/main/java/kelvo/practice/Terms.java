@@ -1,5 +1,6 @@
 package kelvo.practice;
 
+import kelvo.refusal.RefusedException;
 import kelvo.tape.Price;
 
 /** At which prices an order may be filled. Prices are {@link Price} units, above 0. */
@@ -54,7 +55,7 @@ public sealed interface Terms {
 
   private static void check(long price) {
     if (price <= 0) {
-      throw new IllegalArgumentException("a price must be above 0, found " + price);
+      throw new RefusedException("a price must be above 0, found " + price);
     }
   }
 }

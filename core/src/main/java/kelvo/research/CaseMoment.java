@@ -1,5 +1,6 @@
 package kelvo.research;
 
+import kelvo.refusal.RefusedException;
 import kelvo.time.DayTime;
 import kelvo.time.SessionHours;
 
@@ -11,11 +12,11 @@ public sealed interface CaseMoment {
    * @param when hit, move, open, close, or a time such as 10:30
    * @param after with "hit", the time of day from which the first counts; empty for 04:00
    * @param gap with "move", how long a pause ends one
-   * @throws IllegalArgumentException when it is none
+   * @throws RefusedException when it is none
    */
   static CaseMoment of(String when, String after, long gap) {
     if (!after.isEmpty() && !when.equals("hit")) {
-      throw new IllegalArgumentException("a time after which goes with hit only");
+      throw new RefusedException("a time after which goes with hit only");
     }
     return switch (when) {
       case "hit" -> new FirstHit(after.isEmpty() ? DayTime.FIRST : time(after));
@@ -30,7 +31,7 @@ public sealed interface CaseMoment {
     try {
       return DayTime.parse(text);
     } catch (RuntimeException e) {
-      throw new IllegalArgumentException(
+      throw new RefusedException(
           "expected hit, move, open, close or a time such as 10:30, found \"" + text + "\"", e);
     }
   }

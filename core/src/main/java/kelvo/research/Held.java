@@ -1,6 +1,7 @@
 package kelvo.research;
 
 import java.util.Arrays;
+import kelvo.refusal.RefusedException;
 import kelvo.time.DayTime;
 
 /** Until when a case is held. */
@@ -71,7 +72,7 @@ public enum Held {
   /**
    * The one of these words.
    *
-   * @throws IllegalArgumentException when there is none
+   * @throws RefusedException when there is none
    */
   public static Held of(String words) {
     for (Held held : values()) {
@@ -79,7 +80,7 @@ public enum Held {
         return held;
       }
     }
-    throw new IllegalArgumentException(
+    throw new RefusedException(
         "expected one of "
             + String.join(", ", Arrays.stream(values()).map(Held::words).toList())
             + ", found "

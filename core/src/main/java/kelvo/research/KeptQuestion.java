@@ -1,5 +1,7 @@
 package kelvo.research;
 
+import kelvo.refusal.RefusedException;
+
 /**
  * A question that the trader has kept by name, in the words of files: the scan is named, and is
  * asked as it is then.
@@ -13,10 +15,10 @@ public record KeptQuestion(
     String name, String scan, String when, String after, int last, int direction, Held until) {
   public KeptQuestion {
     if (name.isBlank() || scan.isBlank()) {
-      throw new IllegalArgumentException("a kept question needs a name and a scan");
+      throw new RefusedException("a kept question needs a name and a scan");
     }
     if (direction != 1 && direction != -1) {
-      throw new IllegalArgumentException("direction must be 1 or -1, found " + direction);
+      throw new RefusedException("direction must be 1 or -1, found " + direction);
     }
     // Refuses what is no moment.
     CaseMoment.of(when, after, 1);

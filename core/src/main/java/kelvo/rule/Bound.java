@@ -2,6 +2,7 @@ package kelvo.rule;
 
 import java.util.List;
 import kelvo.field.Field;
+import kelvo.refusal.RefusedException;
 
 /** What a field is held against. */
 public sealed interface Bound {
@@ -15,7 +16,7 @@ public sealed interface Bound {
   record Range(double low, double high, String words) implements Bound {
     public Range {
       if (low > high) {
-        throw new IllegalArgumentException("between " + low + " and " + high + " holds nothing");
+        throw new RefusedException("between " + low + " and " + high + " holds nothing");
       }
     }
   }

@@ -13,6 +13,7 @@ import java.util.regex.Pattern;
 import kelvo.field.Field;
 import kelvo.field.FieldCatalogue;
 import kelvo.field.Unit;
+import kelvo.refusal.RefusedException;
 
 /** What may come next in a rule that is being typed. */
 public final class RuleCompletion {
@@ -71,7 +72,7 @@ public final class RuleCompletion {
   private Optional<Field> find(String words) {
     try {
       return vocabulary.find(words);
-    } catch (IllegalArgumentException e) {
+    } catch (RefusedException e) {
       return Optional.empty();
     }
   }

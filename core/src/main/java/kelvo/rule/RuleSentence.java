@@ -10,6 +10,7 @@ import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import kelvo.field.Field;
 import kelvo.field.Unit;
+import kelvo.refusal.RefusedException;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -149,7 +150,7 @@ public final class RuleSentence {
   private Optional<Field> found(String words) {
     try {
       return vocabulary.find(words);
-    } catch (IllegalArgumentException e) {
+    } catch (RefusedException e) {
       throw wrong(Math.max(0, text.indexOf('(')), String.valueOf(e.getMessage()));
     }
   }
@@ -250,7 +251,7 @@ public final class RuleSentence {
           amount(field, ends[0], at),
           amount(field, ends[1], at),
           Amounts.written(words, field.unit()));
-    } catch (IllegalArgumentException e) {
+    } catch (RefusedException e) {
       throw e instanceof RuleSyntaxException ? e : wrong(at, String.valueOf(e.getMessage()));
     }
   }

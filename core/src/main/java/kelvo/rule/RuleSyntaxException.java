@@ -1,7 +1,9 @@
 package kelvo.rule;
 
+import kelvo.refusal.RefusedException;
+
 /** A sentence that is no rule. The message says what was expected, and at which character. */
-public final class RuleSyntaxException extends IllegalArgumentException {
+public final class RuleSyntaxException extends RefusedException {
   private static final long serialVersionUID = 1L;
 
   private final int position;

@@ -3,6 +3,7 @@ package kelvo.scan;
 import java.util.List;
 import java.util.stream.Stream;
 import kelvo.field.Field;
+import kelvo.refusal.RefusedException;
 import kelvo.rule.Rule;
 import kelvo.time.DayTime;
 import kelvo.trigger.Trigger;
@@ -44,13 +45,13 @@ public record Scan(
 
   public Scan {
     if (name.isBlank()) {
-      throw new IllegalArgumentException("a scan needs a name");
+      throw new RefusedException("a scan needs a name");
     }
     if (from >= to) {
-      throw new IllegalArgumentException("the window of \"" + name + "\" ends before it starts");
+      throw new RefusedException("the window of \"" + name + "\" ends before it starts");
     }
     if (limit < 1) {
-      throw new IllegalArgumentException(
+      throw new RefusedException(
           "the limit of \"" + name + "\" must be at least 1, found " + limit);
     }
     rules = List.copyOf(rules);

@@ -1,6 +1,7 @@
 package kelvo.scan;
 
 import java.util.Locale;
+import kelvo.refusal.RefusedException;
 
 /** Which way a scan, a move or a trade looks. */
 public enum Side {
@@ -32,7 +33,7 @@ public enum Side {
   /**
    * The side of a word.
    *
-   * @throws IllegalArgumentException when there is none of that name
+   * @throws RefusedException when there is none of that name
    */
   public static Side of(String word) {
     for (Side side : values()) {
@@ -40,6 +41,6 @@ public enum Side {
         return side;
       }
     }
-    throw new IllegalArgumentException("expected up, down or both, found \"" + word + "\"");
+    throw new RefusedException("expected up, down or both, found \"" + word + "\"");
   }
 }

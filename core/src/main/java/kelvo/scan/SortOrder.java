@@ -3,6 +3,7 @@ package kelvo.scan;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import kelvo.field.Field;
+import kelvo.refusal.RefusedException;
 import kelvo.rule.Vocabulary;
 import kelvo.time.DayTime;
 
@@ -20,19 +21,19 @@ public record SortOrder(long from, Field.Number field, boolean descending) {
   /**
    * The order of a phrase: [from HH:MM ]FIELD[ up| down].
    *
-   * @throws IllegalArgumentException when it is none
+   * @throws RefusedException when it is none
    */
   public static SortOrder parse(String phrase, Vocabulary vocabulary) {
     Matcher matcher = PHRASE.matcher(phrase.strip());
     if (!matcher.matches()) {
-      throw new IllegalArgumentException(
+      throw new RefusedException(
           "expected such as \"from 10:00 change % down\", found \"" + phrase + "\"");
     }
     if (vocabulary.find(matcher.group(2)).orElse(null) instanceof Field.Number field) {
       long from = matcher.group(1) == null ? 0 : DayTime.parse(matcher.group(1));
       return new SortOrder(from, field, !"up".equals(matcher.group(3)));
     }
-    throw new IllegalArgumentException(
+    throw new RefusedException(
         "expected a field that is a number, found \"" + matcher.group(2) + "\"");
   }
 

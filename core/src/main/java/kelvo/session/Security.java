@@ -2,6 +2,7 @@ package kelvo.session;
 
 import java.time.LocalDate;
 import java.util.Map;
+import kelvo.refusal.RefusedException;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -89,7 +90,7 @@ public record Security(
   public Security {
     extra = Map.copyOf(extra);
     if (symbol.isBlank()) {
-      throw new IllegalArgumentException("a security needs a symbol");
+      throw new RefusedException("a security needs a symbol");
     }
   }
 }

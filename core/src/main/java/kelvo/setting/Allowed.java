@@ -3,6 +3,7 @@ package kelvo.setting;
 import java.util.List;
 import java.util.Locale;
 import java.util.regex.Pattern;
+import kelvo.refusal.RefusedException;
 import kelvo.time.DayTime;
 import org.jspecify.annotations.Nullable;
 
@@ -11,7 +12,7 @@ public sealed interface Allowed {
   /**
    * The value as it is kept.
    *
-   * @throws IllegalArgumentException saying what was expected
+   * @throws RefusedException saying what was expected
    */
   String checked(String text);
 
@@ -25,7 +26,7 @@ public sealed interface Allowed {
     public String checked(String text) {
       String word = text.strip().toLowerCase(Locale.ROOT);
       if (!words.contains(word)) {
-        throw new IllegalArgumentException(
+        throw new RefusedException(
             "expected " + String.join(" or ", words) + ", found \"" + text + "\"");
       }
       return word;
@@ -44,7 +45,7 @@ public sealed interface Allowed {
     public String checked(String text) {
       String word = text.strip().toLowerCase(Locale.ROOT);
       if (!word.equals(ON) && !word.equals(OFF)) {
-        throw new IllegalArgumentException("expected true or false, found \"" + text + "\"");
+        throw new RefusedException("expected true or false, found \"" + text + "\"");
       }
       return word;
     }
@@ -72,8 +73,8 @@ public sealed interface Allowed {
       throw expected(text, null);
     }
 
-    private IllegalArgumentException expected(String text, @Nullable Exception cause) {
-      return new IllegalArgumentException(
+    private RefusedException expected(String text, @Nullable Exception cause) {
+      return new RefusedException(
           "expected a number from "
               + plain(least)
               + " to "
@@ -109,7 +110,7 @@ public sealed interface Allowed {
     public String checked(String text) {
       String address = text.strip();
       if (!address.isEmpty() && !ADDRESS.matcher(address).matches()) {
-        throw new IllegalArgumentException(
+        throw new RefusedException(
             "expected an address that begins with http:// or https://, or nothing, found \""
                 + text
                 + "\"");

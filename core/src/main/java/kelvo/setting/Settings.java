@@ -4,6 +4,7 @@ import java.math.BigDecimal;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import kelvo.alert.AlertLimits;
+import kelvo.refusal.RefusedException;
 import kelvo.review.ReviewSettings;
 import kelvo.time.DayTime;
 import kelvo.time.Phases;
@@ -49,7 +50,7 @@ public record Settings(Map<String, String> set) {
   /**
    * These with another value; the value that ships is kept as nothing.
    *
-   * @throws IllegalArgumentException saying what was expected
+   * @throws RefusedException saying what was expected
    */
   public Settings with(Setting setting, String text) {
     String value = setting.allowed().checked(text);
@@ -69,7 +70,7 @@ public record Settings(Map<String, String> set) {
   /**
    * The phases of the day.
    *
-   * @throws IllegalArgumentException when one begins after the next
+   * @throws RefusedException when one begins after the next
    */
   public Phases phases() {
     Map<String, Long> starts = new LinkedHashMap<>();

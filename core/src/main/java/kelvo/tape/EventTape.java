@@ -8,6 +8,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.stream.IntStream;
+import kelvo.refusal.RefusedException;
 
 /**
  * The events of one session in their order: what the engine plays and the charts look back into.
@@ -97,7 +98,7 @@ public final class EventTape {
    */
   public EventTape(int symbolCount) {
     if (symbolCount > MAX_SECURITIES) {
-      throw new IllegalArgumentException(
+      throw new RefusedException(
           "at most " + MAX_SECURITIES + " securities fit a tape, found " + symbolCount);
     }
     firstOfSymbol = new int[symbolCount];
@@ -194,7 +195,7 @@ public final class EventTape {
    */
   public void trade(long at, int symbol, long price, long shares, int conditions, long id) {
     if (shares < 0 || shares > MAX_SHARES) {
-      throw new IllegalArgumentException("shares must be 0 to " + MAX_SHARES + ": " + shares);
+      throw new RefusedException("shares must be 0 to " + MAX_SHARES + ": " + shares);
     }
     append(EventKind.TRADE, at, symbol, price, shares << CONDITION_BITS | conditions, id);
   }
@@ -287,7 +288,7 @@ public final class EventTape {
 
   private void append(EventKind kind, long at, int symbol, long price, long much, long detail) {
     if (price < 0 || price > GREATEST_PRICE) {
-      throw new IllegalArgumentException("a price must be 0 to " + GREATEST_PRICE + ": " + price);
+      throw new RefusedException("a price must be 0 to " + GREATEST_PRICE + ": " + price);
     }
     int block = size >>> BLOCK_BITS;
     if (block == blocks.length) {

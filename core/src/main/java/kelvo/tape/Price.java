@@ -2,6 +2,7 @@ package kelvo.tape;
 
 import java.math.BigDecimal;
 import java.math.RoundingMode;
+import kelvo.refusal.RefusedException;
 
 /**
  * Exact prices: whole numbers of 1/10,000 dollar, held in a long. Zero means that there is none.
@@ -18,16 +19,14 @@ public final class Price {
   /**
    * Reads a decimal price in dollars.
    *
-   * @throws NumberFormatException when the text is no number or has more than four decimals
+   * @throws RefusedException when the text is not a number or has more than four decimals
    */
   public static long parse(String dollars) {
     try {
       return new BigDecimal(dollars).movePointRight(4).longValueExact();
-    } catch (ArithmeticException e) {
-      NumberFormatException tooFine =
-          new NumberFormatException("more than four decimals in " + dollars);
-      tooFine.initCause(e);
-      throw tooFine;
+    } catch (NumberFormatException | ArithmeticException e) {
+      throw new RefusedException(
+          "expected a price such as 8.20 with at most four decimals, found \"" + dollars + "\"", e);
     }
   }
 

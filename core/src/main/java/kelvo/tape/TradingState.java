@@ -1,6 +1,7 @@
 package kelvo.tape;
 
 import java.util.Locale;
+import kelvo.refusal.RefusedException;
 
 /** Whether a security trades: the states of a status event. */
 public enum TradingState {
@@ -16,7 +17,7 @@ public enum TradingState {
   /**
    * The state of a word.
    *
-   * @throws IllegalArgumentException when there is none of that name
+   * @throws RefusedException when there is none of that name
    */
   public static TradingState of(String word) {
     for (TradingState state : values()) {
@@ -24,7 +25,6 @@ public enum TradingState {
         return state;
       }
     }
-    throw new IllegalArgumentException(
-        "expected halted, quoting or trading, found \"" + word + "\"");
+    throw new RefusedException("expected halted, quoting or trading, found \"" + word + "\"");
   }
 }

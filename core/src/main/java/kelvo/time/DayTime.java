@@ -7,6 +7,7 @@ import java.time.LocalDateTime;
 import java.time.LocalTime;
 import java.time.ZoneId;
 import java.time.format.DateTimeParseException;
+import kelvo.refusal.RefusedException;
 
 /**
  * Moments of one session: nanoseconds since midnight, New York time. A trading day never contains a
@@ -40,13 +41,13 @@ public final class DayTime {
   /**
    * Reads {@code HH:MM}, {@code HH:MM:SS} or {@code HH:MM:SS.fraction}.
    *
-   * @throws IllegalArgumentException when the text is no time of day; the message quotes it
+   * @throws RefusedException when the text is no time of day; the message quotes it
    */
   public static long parse(String text) {
     try {
       return LocalTime.parse(text).toNanoOfDay();
     } catch (DateTimeParseException e) {
-      throw new IllegalArgumentException(
+      throw new RefusedException(
           "expected a time such as 09:30 or 09:30:05, found \"" + text + "\"", e);
     }
   }

@@ -1,5 +1,7 @@
 package kelvo.time;
 
+import kelvo.refusal.RefusedException;
+
 /**
  * A named part of the trading day.
  *
@@ -10,7 +12,7 @@ package kelvo.time;
 public record Phase(String name, long start, long end) {
   public Phase {
     if (start > end) {
-      throw new IllegalArgumentException("phase " + name + " ends before it starts");
+      throw new RefusedException("phase " + name + " ends before it starts");
     }
   }
 }

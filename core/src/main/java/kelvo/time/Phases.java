@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalInt;
+import kelvo.refusal.RefusedException;
 
 /** The phases of a day, in order and without gaps. */
 public record Phases(List<Phase> all) {
@@ -24,7 +25,7 @@ public record Phases(List<Phase> all) {
     all = List.copyOf(all);
     for (int i = 1; i < all.size(); i++) {
       if (all.get(i).start() != all.get(i - 1).end()) {
-        throw new IllegalArgumentException(
+        throw new RefusedException(
             "phase " + all.get(i).name() + " must start where " + all.get(i - 1).name() + " ends");
       }
     }
@@ -38,7 +39,7 @@ public record Phases(List<Phase> all) {
    * These with other starts of some phases; each ends where the next one begins.
    *
    * @param starts by the phase's name
-   * @throws IllegalArgumentException when a phase would begin after the next one
+   * @throws RefusedException when a phase would begin after the next one
    */
   public Phases starting(Map<String, Long> starts) {
     List<Phase> moved = new ArrayList<>();
@@ -48,7 +49,7 @@ public record Phases(List<Phase> all) {
       Phase next = i + 1 < all.size() ? all.get(i + 1) : null;
       long end = next == null ? phase.end() : starts.getOrDefault(next.name(), next.start());
       if (start >= end) {
-        throw new IllegalArgumentException(
+        throw new RefusedException(
             phase.name()
                 + " must begin before "
                 + (next == null ? "the day ends" : next.name() + " does")

@@ -2,6 +2,7 @@ package kelvo.trade;
 
 import java.math.BigDecimal;
 import java.math.MathContext;
+import kelvo.refusal.RefusedException;
 
 /**
  * One execution. Quantity, price and fee are exact: brokers fill fractions of shares, and prices
@@ -27,10 +28,10 @@ public record Fill(
     String orderId) {
   public Fill {
     if (quantity.signum() <= 0) {
-      throw new IllegalArgumentException("quantity must be above 0, found " + quantity);
+      throw new RefusedException("quantity must be above 0, found " + quantity);
     }
     if (price.signum() <= 0) {
-      throw new IllegalArgumentException("price must be above 0");
+      throw new RefusedException("price must be above 0");
     }
     quantity = plain(quantity);
     price = plain(price);

@@ -1,6 +1,7 @@
 package kelvo.trade;
 
 import java.util.Locale;
+import kelvo.refusal.RefusedException;
 
 /** What an execution did. */
 public enum FillSide {
@@ -35,7 +36,7 @@ public enum FillSide {
   /**
    * The side of a word.
    *
-   * @throws IllegalArgumentException when there is none of that name
+   * @throws RefusedException when there is none of that name
    */
   public static FillSide of(String word) {
     for (FillSide side : values()) {
@@ -43,7 +44,6 @@ public enum FillSide {
         return side;
       }
     }
-    throw new IllegalArgumentException(
-        "expected buy, sell, short or cover, found \"" + word + "\"");
+    throw new RefusedException("expected buy, sell, short or cover, found \"" + word + "\"");
   }
 }

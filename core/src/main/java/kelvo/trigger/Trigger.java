@@ -1,6 +1,7 @@
 package kelvo.trigger;
 
 import java.util.List;
+import kelvo.refusal.RefusedException;
 import kelvo.state.Effect;
 import org.jspecify.annotations.Nullable;
 
@@ -159,7 +160,7 @@ public final class Trigger {
   /**
    * The triggers of a phrase; "level passed" stands for both directions.
    *
-   * @throws IllegalArgumentException when there is none of that name
+   * @throws RefusedException when there is none of that name
    */
   public static List<Trigger> parse(String phrase) {
     return TriggerCatalogue.parse(phrase);

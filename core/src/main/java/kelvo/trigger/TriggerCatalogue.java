@@ -18,6 +18,7 @@ import kelvo.field.FieldCatalogue;
 import kelvo.field.Unit;
 import kelvo.history.DailyHistory;
 import kelvo.news.CatalystRule;
+import kelvo.refusal.RefusedException;
 import kelvo.rule.Amounts;
 import kelvo.state.Effect;
 import kelvo.time.DayTime;
@@ -146,7 +147,7 @@ public final class TriggerCatalogue {
         .map(List::of)
         .orElseThrow(
             () ->
-                new IllegalArgumentException(
+                new RefusedException(
                     "no trigger is called \""
                         + phrase
                         + "\"; there are: "
@@ -169,8 +170,7 @@ public final class TriggerCatalogue {
 
   private static double amount(String text) {
     return Amounts.parse(text, Unit.SHARES)
-        .orElseThrow(
-            () -> new IllegalArgumentException("expected a number such as 50K, found " + text));
+        .orElseThrow(() -> new RefusedException("expected a number such as 50K, found " + text));
   }
 
   private static Trigger days(Matcher m) {
@@ -196,8 +196,7 @@ public final class TriggerCatalogue {
   private static Trigger line(Matcher m) {
     Field.Number field = FieldCatalogue.number(m.group(2));
     if (field.unit() != Unit.PRICE) {
-      throw new IllegalArgumentException(
-          "price cannot pass \"" + field.words() + "\", which is no price");
+      throw new RefusedException("price cannot pass \"" + field.words() + "\", which is no price");
     }
     return Trigger.detected(
         m.group(),
@@ -337,8 +336,7 @@ public final class TriggerCatalogue {
   private static Trigger top(Matcher m) {
     int rank = Integer.parseInt(m.group(1));
     if (rank == 0) {
-      throw new IllegalArgumentException(
-          "expected a rank of 1 or more, found \"" + m.group() + "\"");
+      throw new RefusedException("expected a rank of 1 or more, found \"" + m.group() + "\"");
     }
     return Trigger.top(rank);
   }

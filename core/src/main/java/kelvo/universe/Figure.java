@@ -1,6 +1,7 @@
 package kelvo.universe;
 
 import java.time.LocalDate;
+import kelvo.refusal.RefusedException;
 import kelvo.session.Security;
 
 /**
@@ -30,7 +31,7 @@ public record Figure(String symbol, Kind kind, double shares, LocalDate asOf, St
     /**
      * The kind of a word.
      *
-     * @throws IllegalArgumentException when there is none of that name
+     * @throws RefusedException when there is none of that name
      */
     public static Kind of(String word) {
       for (Kind kind : values()) {
@@ -38,16 +39,16 @@ public record Figure(String symbol, Kind kind, double shares, LocalDate asOf, St
           return kind;
         }
       }
-      throw new IllegalArgumentException("expected float or shares_outstanding, found " + word);
+      throw new RefusedException("expected float or shares_outstanding, found " + word);
     }
   }
 
   /**
-   * @throws IllegalArgumentException when the number is no number of shares
+   * @throws RefusedException when the number is no number of shares
    */
   public Figure {
     if (!(shares >= 0) || Double.isInfinite(shares)) {
-      throw new IllegalArgumentException("expected a number of shares, found " + shares);
+      throw new RefusedException("expected a number of shares, found " + shares);
     }
   }
 

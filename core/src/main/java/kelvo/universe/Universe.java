@@ -6,6 +6,7 @@ import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import kelvo.refusal.RefusedException;
 import kelvo.rule.Rule;
 import org.jspecify.annotations.Nullable;
 
@@ -29,12 +30,12 @@ public record Universe(
   private static final int MONTHS_FRESH = 3;
 
   /**
-   * @throws IllegalArgumentException when a rule may change during a session
+   * @throws RefusedException when a rule may change during a session
    */
   public Universe {
     for (Rule rule : rules) {
       if (!rule.isSettled()) {
-        throw new IllegalArgumentException(
+        throw new RefusedException(
             "a universe holds for a whole day, but \""
                 + rule.sentence()
                 + "\" can change during it; \"previous close\" or \"avg volume 20d\" cannot");

@@ -10,6 +10,7 @@ import kelvo.field.StateValues;
 import kelvo.field.Unit;
 import kelvo.news.Catalyst;
 import kelvo.news.CatalystRule;
+import kelvo.refusal.RefusedException;
 import kelvo.rule.Amounts;
 import kelvo.rule.Relation;
 import kelvo.rule.Rule;
@@ -52,7 +53,7 @@ public record CatalystFilter(CatalystRule item, List<Rule> rules, List<ChangeSin
   /**
    * Reads a filter as it is typed.
    *
-   * @throws IllegalArgumentException when a part is neither; the message says what was expected
+   * @throws RefusedException when a part is neither; the message says what was expected
    */
   public static CatalystFilter parse(String text, Vocabulary vocabulary) {
     List<String> aboutItem = new ArrayList<>();
@@ -79,7 +80,7 @@ public record CatalystFilter(CatalystRule item, List<Rule> rules, List<ChangeSin
         Amounts.parse(part.group(2), Unit.PERCENT)
             .orElseThrow(
                 () ->
-                    new IllegalArgumentException(
+                    new RefusedException(
                         "expected a per cent such as 4%, found \"" + part.group(2) + "\""));
     Relation relation =
         Arrays.stream(Relation.values())
@@ -99,7 +100,7 @@ public record CatalystFilter(CatalystRule item, List<Rule> rules, List<ChangeSin
     try {
       return RuleSentence.parse(part, vocabulary);
     } catch (RuleSyntaxException e) {
-      throw new IllegalArgumentException(
+      throw new RefusedException(
           e.getMessage()
               + "; or change since, subject, mention, tone, weight, category, source, source kind",
           e);

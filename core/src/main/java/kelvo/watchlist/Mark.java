@@ -1,6 +1,7 @@
 package kelvo.watchlist;
 
 import java.util.Locale;
+import kelvo.refusal.RefusedException;
 
 /** A sign that a trader puts beside a symbol; told apart by its shape. */
 public enum Mark {
@@ -36,7 +37,7 @@ public enum Mark {
   /**
    * The mark of a word; an empty one is none.
    *
-   * @throws IllegalArgumentException when there is no such mark
+   * @throws RefusedException when there is no such mark
    */
   public static Mark of(String words) {
     for (Mark mark : values()) {
@@ -44,7 +45,7 @@ public enum Mark {
         return mark;
       }
     }
-    throw new IllegalArgumentException(
+    throw new RefusedException(
         "expected circle, square, triangle, diamond, star or cross, found \"" + words + "\"");
   }
 }

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Set;
 import java.util.function.UnaryOperator;
 import kelvo.delivery.Channel;
+import kelvo.refusal.RefusedException;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -73,11 +74,11 @@ public record Watchlist(
     columns = List.copyOf(columns);
     how = Set.copyOf(how);
     if (name.isBlank()) {
-      throw new IllegalArgumentException("a watchlist needs a name");
+      throw new RefusedException("a watchlist needs a name");
     }
     List<String> symbols = entries.stream().map(Entry::symbol).toList();
     if (symbols.stream().distinct().count() != symbols.size()) {
-      throw new IllegalArgumentException(
+      throw new RefusedException(
           "a watchlist holds each symbol once, found " + symbols + " in \"" + name + "\"");
     }
   }

@@ -24,6 +24,7 @@ import kelvo.time.DayTime;
 import kelvo.time.SessionHours;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
+import net.jqwik.api.Tag;
 import net.jqwik.api.constraints.LongRange;
 
 /**
@@ -244,7 +245,14 @@ class PlainFieldsProperties {
     return print.regular() && print.at() < SessionHours.OPEN + 15 * DayTime.MINUTE;
   }
 
-  @Property(tries = 150)
+  @Tag("proof")
+  @Property(tries = 300)
+  void everyFieldIsWhatItsDefinitionSaysAtLength(
+      @ForAll long seed, @ForAll @LongRange(max = 15) long hour) {
+    everyFieldIsWhatItsDefinitionSays(seed, hour);
+  }
+
+  @Property(tries = 50)
   void everyFieldIsWhatItsDefinitionSays(
       @ForAll long seed, @ForAll @LongRange(max = 15) long hour) {
     SplittableRandom random = new SplittableRandom(seed);

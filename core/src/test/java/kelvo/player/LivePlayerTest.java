@@ -186,6 +186,7 @@ class LivePlayerTest {
     }
   }
 
+  @Tag("proof")
   @Test
   void aWindowThatLooksBackComesBackToNowWithTheHitsOfANewLevel() throws InterruptedException {
     Session recorded = RandomSessions.of(5, SECURITIES, EVENTS);

@@ -29,7 +29,7 @@ import net.jqwik.api.constraints.LongRange;
 /** A moment reached by dragging is the same as one reached by playing: states, matches and hits. */
 class SeekProperties {
   private static final int SECURITIES = 8;
-  private static final int EVENTS = 110_000;
+  private static final int EVENTS = Boolean.getBoolean("kelvo.proofs") ? 110_000 : 40_000;
   private static final List<Scan> SCANS =
       List.of(
           TestSessions.scan(

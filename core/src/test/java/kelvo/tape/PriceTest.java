@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.math.BigDecimal;
+import kelvo.refusal.RefusedException;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.LongRange;
@@ -27,7 +28,7 @@ class PriceTest {
   @Test
   void aFifthDecimalIsRefused() {
     assertThatThrownBy(() -> Price.parse("1.00001"))
-        .isInstanceOf(NumberFormatException.class)
+        .isInstanceOf(RefusedException.class)
         .hasMessageContaining("1.00001");
   }
 

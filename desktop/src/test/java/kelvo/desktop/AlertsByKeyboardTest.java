@@ -10,9 +10,11 @@ import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
+import javafx.stage.Window;
 import kelvo.delivery.Channel;
 import kelvo.desktop.grid.Grid;
 import kelvo.desktop.live.LiveStage;
+import kelvo.desktop.morning.MorningStage;
 import kelvo.time.DayTime;
 import kelvo.view.AlertStanding;
 import kelvo.view.AlertStanding.State;
@@ -83,11 +85,39 @@ class AlertsByKeyboardTest {
     onWindowThread(() -> opened.workspace.play(600));
     until(() -> standing().getFirst().state() == State.SPENT);
     assertThat(standing().getFirst().rings()).isEqualTo(1);
+    assertThat(popups()).as("popups over the lists that say the same").isZero();
     until(() -> !Double.isNaN(standing().getFirst().after().fifteen()));
     onWindowThread(() -> opened.workspace.play(0));
     Path file = opened.folder.resolve("alerts.json");
     until(() -> Files.exists(file) && Files.readString(file).contains("\"spent\""));
     assertThat(file).content().contains("TIDARC new high of day, once");
+  }
+
+  private static long popups() {
+    return WaitForAsyncUtils.waitForAsyncFx(
+        20_000,
+        () ->
+            Window.getWindows().stream()
+                .map(window -> window.getScene().getRoot())
+                .mapToLong(root -> root.lookupAll(".popup-alert").size())
+                .sum());
+  }
+
+  @Test
+  void aRingPopsUpOverOtherStagesAndGoesWithTheClock(FxRobot robot) {
+    type(robot, "new high of day, once");
+    robot.type(KeyCode.ENTER);
+    until(() -> standing().size() == 1);
+    robot.type(KeyCode.DIGIT2);
+    until(() -> opened.workspace.stage().get().equals(MorningStage.KIND));
+
+    onWindowThread(() -> opened.workspace.play(600));
+    until(() -> popups() > 0);
+    onWindowThread(() -> opened.workspace.play(0));
+    onWindowThread(() -> opened.workspace.seek(START));
+
+    until(() -> opened.shown().moment() == START);
+    until(() -> popups() == 0);
   }
 
   @Tag("proof")

@@ -23,6 +23,7 @@ import kelvo.time.DayTime;
 import kelvo.trade.Fees;
 import kelvo.view.HitsView;
 import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.api.FxRobot;
@@ -97,6 +98,7 @@ class EchoLineTest {
     until(() -> hit.scan().equals(asked.getValue()));
   }
 
+  @Tag("proof")
   @Test
   void aSymbolWithoutAHitHasNone(FxRobot robot) {
     until(() -> opened.shown().isThere());

@@ -11,6 +11,7 @@ import javafx.stage.Stage;
 import kelvo.time.DayTime;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.api.FxRobot;
@@ -74,6 +75,7 @@ class LongQuestionsTest {
     until(() -> answered.get().equals("long too"));
   }
 
+  @Tag("proof")
   @Test
   void oneThatThrowsIsTold(FxRobot robot) {
     robot.interact(

@@ -101,6 +101,7 @@ class PartWindowsTest {
     until(() -> titles().equals(List.of("TIDARC · Daily chart")));
   }
 
+  @Tag("proof")
   @Test
   void anUnpinnedWindowFollowsTheFocusAndAPinnedOneStays(FxRobot robot) {
     open(PrintsPart.KIND, SymbolNewsPart.KIND);

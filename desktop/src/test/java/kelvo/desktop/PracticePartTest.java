@@ -155,6 +155,7 @@ class PracticePartTest {
     assertThat(opened.workspace.now()).isEqualTo(OPENING);
   }
 
+  @Tag("proof")
   @Test
   void tradesOnPaperAreReviewedInPlaceOfTheRealOnes(FxRobot robot) {
     List<Fill> real = opened.workspace.book().get().fills();

@@ -176,6 +176,7 @@ class ReviewStageTest {
         .anyMatch(text -> text.startsWith("Off plan or held overnight: "));
   }
 
+  @Tag("proof")
   @Test
   void aTradeIsSeenCloseUpWithItsVerdictAndRule(FxRobot robot) {
     ReviewedTrade first = review().trades().getFirst();

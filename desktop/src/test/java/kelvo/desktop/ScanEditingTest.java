@@ -131,6 +131,7 @@ class ScanEditingTest {
     assertThat(scan()).isEqualTo(first);
   }
 
+  @Tag("proof")
   @Test
   void draggingTheBoundAlongItsCurveChangesTheRule(FxRobot robot) {
     WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.workedRule().set(2));

@@ -68,6 +68,7 @@ class SymbolPartsTest {
     robot.write(text).type(KeyCode.ENTER);
   }
 
+  @Tag("proof")
   @Test
   void theHeaderSaysWhatItIsAndWhatItsNewsIs(FxRobot robot) {
     assertThat(labels(robot))

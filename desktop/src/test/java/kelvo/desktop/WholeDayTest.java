@@ -144,6 +144,7 @@ class WholeDayTest {
     until(() -> shown().focus().equals("KELPOR"));
   }
 
+  @Tag("proof")
   @Test
   void numberKeysGoToTheStagesAndReviewTellsTheVerdicts(FxRobot robot) {
     ready();

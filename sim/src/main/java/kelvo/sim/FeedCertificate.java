@@ -8,6 +8,7 @@ import java.security.GeneralSecurityException;
 import java.security.KeyStore;
 import javax.net.ssl.KeyManagerFactory;
 import javax.net.ssl.SSLContext;
+import kelvo.refusal.RefusedException;
 
 /** The certificate with which a feed's server shows who it is. */
 public final class FeedCertificate {
@@ -16,7 +17,7 @@ public final class FeedCertificate {
   /**
    * Reads a key and its certificate from a PKCS 12 file.
    *
-   * @throws IllegalArgumentException when the file or the password is wrong
+   * @throws RefusedException when the file or the password is wrong
    */
   public static SSLContext read(Path file, String password) {
     try (InputStream in = Files.newInputStream(file)) {
@@ -29,7 +30,7 @@ public final class FeedCertificate {
       context.init(managers.getKeyManagers(), null, null);
       return context;
     } catch (IOException | GeneralSecurityException e) {
-      throw new IllegalArgumentException(
+      throw new RefusedException(
           file + " cannot be read as a PKCS 12 file with this password: " + e.getMessage(), e);
     }
   }

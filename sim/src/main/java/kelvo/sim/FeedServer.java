@@ -13,6 +13,7 @@ import java.util.concurrent.locks.LockSupport;
 import java.util.function.LongSupplier;
 import javax.net.ssl.SSLContext;
 import kelvo.data.feed.FeedWriter;
+import kelvo.refusal.RefusedException;
 import kelvo.session.Session;
 import kelvo.tape.EventTape;
 import kelvo.time.DayTime;
@@ -78,7 +79,7 @@ public final class FeedServer implements AutoCloseable {
       double speed,
       LongSupplier nanos) {
     if (!address.getAddress().isLoopbackAddress() && (token.isEmpty() || tls == null)) {
-      throw new IllegalArgumentException(
+      throw new RefusedException(
           "a feed at "
               + address.getHostString()
               + " can be reached from outside; give it a token and a certificate, or use loopback");
@@ -126,7 +127,7 @@ public final class FeedServer implements AutoCloseable {
     started.await();
     Exception failed = failure;
     if (failed != null) {
-      throw new IllegalStateException(
+      throw new RefusedException(
           "cannot listen on " + socket.getAddress() + ": " + failed.getMessage(), failed);
     }
     pump.start();

@@ -10,6 +10,7 @@ import java.util.concurrent.ConcurrentHashMap;
 import kelvo.data.fix.DropCopy;
 import kelvo.data.fix.ExecutionReports;
 import kelvo.data.fix.FixSession;
+import kelvo.refusal.RefusedException;
 import kelvo.trade.Fill;
 import quickfix.ApplicationAdapter;
 import quickfix.ConfigError;
@@ -56,7 +57,7 @@ public final class SimulatedBroker extends ApplicationAdapter implements AutoClo
               new SLF4JLogFactory(settings),
               new DefaultMessageFactory());
     } catch (ConfigError e) {
-      throw new IllegalStateException("the broker cannot begin: " + e.getMessage(), e);
+      throw new RefusedException("the broker cannot begin: " + e.getMessage(), e);
     }
   }
 
@@ -69,7 +70,7 @@ public final class SimulatedBroker extends ApplicationAdapter implements AutoClo
     try {
       acceptor.start();
     } catch (ConfigError e) {
-      throw new IllegalStateException("the broker cannot listen: " + e.getMessage(), e);
+      throw new RefusedException("the broker cannot listen: " + e.getMessage(), e);
     }
   }
 

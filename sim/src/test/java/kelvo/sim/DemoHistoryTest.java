@@ -170,6 +170,7 @@ class DemoHistoryTest {
     assertThatAllIsThere();
   }
 
+  @Tag("proof")
   @Test
   void aDiskThatRefusesIsToldAndNothingOfASessionIsThere() throws IOException {
     Files.createDirectories(folder.resolve(".kelvo"));

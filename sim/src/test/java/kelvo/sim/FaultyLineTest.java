@@ -37,7 +37,7 @@ import org.junit.jupiter.api.io.TempDir;
  */
 class FaultyLineTest {
   private static final int CUTS =
-      Integer.getInteger("kelvo.cuts", Boolean.getBoolean("kelvo.proofs") ? 50 : 15);
+      Integer.getInteger("kelvo.cuts", Boolean.getBoolean("kelvo.proofs") ? 50 : 8);
   private static final int EVENTS = CUTS * 800;
   private static final FeedClient.Timeouts QUICK =
       new FeedClient.Timeouts(Duration.ofMillis(1), Duration.ofMillis(5), Duration.ofMillis(1_500));

@@ -38,7 +38,7 @@ import org.junit.jupiter.api.io.TempDir;
 class FeedTest {
   private static final FeedClient.Timeouts QUICK =
       new FeedClient.Timeouts(Duration.ofMillis(1), Duration.ofMillis(5), Duration.ofSeconds(3));
-  private static final int CUTS = Boolean.getBoolean("kelvo.proofs") ? 200 : 20;
+  private static final int CUTS = Boolean.getBoolean("kelvo.proofs") ? 200 : 10;
   private static final int EVENTS = 60_000;
 
   @TempDir static Path folder;

@@ -83,6 +83,7 @@ class PastSessionsTest {
     return past.reviews(past.recorded(), WANTED, ReviewSettings.DEFAULT, one -> {}, Progress.NONE);
   }
 
+  @Tag("proof")
   @Test
   void eachIsReviewedAsIfItWerePlayedAlone() {
     try (Ledger ledger = Ledger.readOnly(other.resolve("none"))) {
@@ -136,6 +137,7 @@ class PastSessionsTest {
     }
   }
 
+  @Tag("proof")
   @Test
   void aSessionThatHadOnlyMinuteBarsIsAskedAnewOnceItsPrintsAreThere() throws IOException {
     LocalDate date = data().sessionDates().get(1);
@@ -202,6 +204,7 @@ class PastSessionsTest {
     }
   }
 
+  @Tag("proof")
   @Test
   void theCalendarKnowsNothingThatIsStillToCome() {
     List<LocalDate> dates = data().sessionDates();

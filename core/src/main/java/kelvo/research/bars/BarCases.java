@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
 import kelvo.field.Field;
+import kelvo.refusal.RefusedException;
 import kelvo.research.CaseMoment;
 import kelvo.research.CasePath;
 import kelvo.research.CaseResults;
@@ -92,15 +93,14 @@ public final class BarCases {
    *
    * @param later how its securities traded afterwards
    * @param spreads stand for those that no quote told
-   * @throws IllegalArgumentException when the question asks what minute bars {@link #untold cannot
-   *     tell}
+   * @throws RefusedException when the question asks what minute bars {@link #untold cannot tell}
    */
   public static List<ResearchCase> of(
       BarSession session, Question question, LaterDays later, UsualSpreads spreads) {
     untold(question)
         .ifPresent(
             why -> {
-              throw new IllegalArgumentException(why);
+              throw new RefusedException(why);
             });
     BarCases found = new BarCases(session, question, later, spreads);
     for (int place = 0; place < session.size(); place++) {

@@ -5,6 +5,7 @@ import java.util.stream.IntStream;
 import kelvo.field.Field;
 import kelvo.field.Values;
 import kelvo.news.Catalyst;
+import kelvo.refusal.RefusedException;
 import kelvo.state.Subject;
 import kelvo.time.DayTime;
 import kelvo.time.Phases;
@@ -67,7 +68,7 @@ final class BarValues implements Values {
   /**
    * What reads a number.
    *
-   * @throws IllegalArgumentException when minute bars cannot tell it
+   * @throws RefusedException when minute bars cannot tell it
    */
   @Override
   public Numbers numbers(Field.Number field) {
@@ -97,7 +98,7 @@ final class BarValues implements Values {
   /**
    * What reads a word.
    *
-   * @throws IllegalArgumentException when minute bars cannot tell it
+   * @throws RefusedException when minute bars cannot tell it
    */
   @Override
   public Words words(Field.Word field) {
@@ -120,8 +121,8 @@ final class BarValues implements Values {
     };
   }
 
-  private static IllegalArgumentException untold(Field field) {
-    return new IllegalArgumentException("minute bars do not tell \"" + field.words() + "\"");
+  private static RefusedException untold(Field field) {
+    return new RefusedException("minute bars do not tell \"" + field.words() + "\"");
   }
 
   private @Nullable Catalyst newest(Subject subject, long now) {

@@ -18,6 +18,7 @@ import org.sqlite.SQLiteErrorCode;
 /** Why something went wrong, in words of the trader's and not of the libraries that were asked. */
 public final class PlainReason {
   private static final int FIRST_BYTE = 0xff;
+  private static final String INSIDE = "an error inside Kelvo, of which the log says more";
 
   private PlainReason() {}
 
@@ -36,6 +37,7 @@ public final class PlainReason {
       case ZipException e -> "a compressed file that is damaged";
       case ConnectException e -> "nobody answers there";
       case SQLException e -> ofDatabase(e);
+      case RuntimeException e when isMistake(e) -> INSIDE;
       case Throwable e -> said(e.getMessage());
     };
   }
@@ -52,17 +54,19 @@ public final class PlainReason {
 
   private static boolean isOwn(Throwable thrown) {
     boolean kelvos = thrown.getClass().getName().startsWith("kelvo.");
-    boolean passedOn =
-        thrown instanceof UncheckedIOException || thrown instanceof IllegalArgumentException;
     return thrown.getMessage() != null
-        && (kelvos || passedOn)
+        && (kelvos || thrown instanceof UncheckedIOException)
         && !thrown.getMessage().equals(String.valueOf(thrown.getCause()));
   }
 
+  /** What the JDK throws at a program that is wrong; its words mean nothing to a trader. */
+  private static boolean isMistake(RuntimeException thrown) {
+    String name = thrown.getClass().getName();
+    return name.startsWith("java.lang.") || name.startsWith("java.util.");
+  }
+
   private static String said(@Nullable String message) {
-    return message == null || message.isBlank()
-        ? "an error inside Kelvo, of which the log says more"
-        : plain(message);
+    return message == null || message.isBlank() ? INSIDE : plain(message);
   }
 
   private static String plain(String words) {

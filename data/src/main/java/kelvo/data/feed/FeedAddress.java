@@ -12,6 +12,7 @@ import java.security.cert.Certificate;
 import java.security.cert.CertificateFactory;
 import javax.net.ssl.SSLContext;
 import javax.net.ssl.TrustManagerFactory;
+import kelvo.refusal.RefusedException;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -32,7 +33,7 @@ public record FeedAddress(URI uri, String token, @Nullable SSLContext trust) {
    *
    * @param certificate a PEM or DER file with the server's certificate, or with the one that signed
    *     it
-   * @throws IllegalArgumentException when the file holds none
+   * @throws RefusedException when the file holds none
    */
   public static FeedAddress trusting(URI uri, String token, Path certificate) {
     try (InputStream in = Files.newInputStream(certificate)) {
@@ -49,7 +50,7 @@ public record FeedAddress(URI uri, String token, @Nullable SSLContext trust) {
       context.init(null, managers.getTrustManagers(), null);
       return new FeedAddress(uri, token, context);
     } catch (IOException | GeneralSecurityException e) {
-      throw new IllegalArgumentException(
+      throw new RefusedException(
           certificate + " is no certificate that can be read; name a PEM file", e);
     }
   }

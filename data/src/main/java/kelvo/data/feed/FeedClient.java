@@ -21,6 +21,7 @@ import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.LongSupplier;
+import kelvo.refusal.RefusedException;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -167,7 +168,7 @@ public final class FeedClient implements AutoCloseable {
   /**
    * The date of the session that a feed serves.
    *
-   * @throws IllegalArgumentException when the server refuses, with its reason
+   * @throws RefusedException when the server refuses, with its reason
    * @throws IllegalStateException when no feed answers in time
    */
   public static LocalDate sessionServed(FeedAddress address, Duration longest) {
@@ -185,7 +186,7 @@ public final class FeedClient implements AutoCloseable {
           @Override
           public void status(Status status, String why) {
             if (status == Status.REFUSED) {
-              found.completeExceptionally(new IllegalArgumentException(why));
+              found.completeExceptionally(new RefusedException(why));
             } else if (status == Status.STALE) {
               lately.set(why);
             }
@@ -193,7 +194,7 @@ public final class FeedClient implements AutoCloseable {
 
           @Override
           public void fault(String sentence) {
-            found.completeExceptionally(new IllegalArgumentException(sentence));
+            found.completeExceptionally(new RefusedException(sentence));
           }
 
           @Override
@@ -207,9 +208,9 @@ public final class FeedClient implements AutoCloseable {
       return found.get(longest.toMillis(), TimeUnit.MILLISECONDS);
     } catch (ExecutionException e) {
       Throwable cause = e.getCause();
-      throw new IllegalArgumentException(cause == null ? "no answer" : cause.getMessage(), e);
+      throw new RefusedException(cause == null ? "no answer" : cause.getMessage(), e);
     } catch (TimeoutException e) {
-      throw new IllegalStateException(lately.get(), e);
+      throw new RefusedException(lately.get(), e);
     } catch (InterruptedException e) {
       Thread.currentThread().interrupt();
       throw new IllegalStateException("interrupted", e);
@@ -395,7 +396,7 @@ public final class FeedClient implements AutoCloseable {
         reader = listener.session(date);
         session = date;
       } else if (!date.equals(session)) {
-        throw new IllegalStateException(
+        throw new RefusedException(
             "the feed serves "
                 + date
                 + " now, not "

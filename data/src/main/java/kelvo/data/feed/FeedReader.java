@@ -11,6 +11,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.function.Consumer;
 import kelvo.data.folder.PrintIds;
+import kelvo.refusal.RefusedException;
 import kelvo.tape.EventTape;
 import kelvo.tape.Price;
 import kelvo.tape.SaleConditions;
@@ -50,7 +51,7 @@ public final class FeedReader {
   void heartbeat(JsonNode events) {
     try {
       sink.heartbeat(time(events.path(0)));
-    } catch (IllegalArgumentException e) {
+    } catch (RefusedException e) {
       faults.accept("heartbeat: " + e.getMessage());
     }
   }
@@ -106,7 +107,7 @@ public final class FeedReader {
       case "f" -> sink.fill(FillJson.read(item(e), date));
       case "b" -> {}
       default ->
-          throw new IllegalArgumentException(
+          throw new RefusedException(
               "expected one of t, q, s, x, i, m, n, f, b, found \"" + text(e, 0) + "\"");
     }
   }
@@ -126,7 +127,7 @@ public final class FeedReader {
 
   private static JsonNode item(JsonNode e) {
     if (!e.path(1).isObject()) {
-      throw new IllegalArgumentException("expected an object, found " + e.path(1));
+      throw new RefusedException("expected an object, found " + e.path(1));
     }
     return e.get(1);
   }
@@ -134,11 +135,11 @@ public final class FeedReader {
   private long time(JsonNode e) {
     JsonNode ms = e.path(1);
     if (!ms.isIntegralNumber()) {
-      throw new IllegalArgumentException("expected milliseconds since 1970, found " + ms);
+      throw new RefusedException("expected milliseconds since 1970, found " + ms);
     }
     ZonedDateTime there = Instant.ofEpochMilli(ms.asLong()).atZone(DayTime.NEW_YORK);
     if (!there.toLocalDate().equals(date)) {
-      throw new IllegalArgumentException("expected a time on " + date + ", found " + there);
+      throw new RefusedException("expected a time on " + date + ", found " + there);
     }
     // Clock time, not time gone by: on the days of a clock change the two differ.
     return ms.asLong() - midnightMs == there.toLocalTime().toNanoOfDay() / DayTime.MILLISECOND
@@ -149,11 +150,11 @@ public final class FeedReader {
   private static String text(JsonNode e, int place) {
     JsonNode text = e.path(place);
     if (!text.isTextual()) {
-      throw new IllegalArgumentException(
+      throw new RefusedException(
           "expected a text as item " + place + ", found " + (text.isMissingNode() ? e : text));
     }
     if (text.asText().length() > LONGEST_TEXT) {
-      throw new IllegalArgumentException(
+      throw new RefusedException(
           "expected a text of at most " + LONGEST_TEXT + " characters as item " + place);
     }
     return text.asText();
@@ -162,8 +163,7 @@ public final class FeedReader {
   private static boolean oneOf(JsonNode e, int place, String yes, String no) {
     String text = text(e, place);
     if (!text.equals(yes) && !text.equals(no)) {
-      throw new IllegalArgumentException(
-          "expected " + yes + " or " + no + ", found \"" + text + "\"");
+      throw new RefusedException("expected " + yes + " or " + no + ", found \"" + text + "\"");
     }
     return text.equals(yes);
   }
@@ -171,12 +171,11 @@ public final class FeedReader {
   private static long whole(JsonNode e, int place, long most) {
     JsonNode number = e.path(place);
     if (!number.isIntegralNumber() || !number.canConvertToLong()) {
-      throw new IllegalArgumentException(
-          "expected a whole number as item " + place + ", found " + number);
+      throw new RefusedException("expected a whole number as item " + place + ", found " + number);
     }
     long value = number.asLong();
     if (value < 0 || value > most) {
-      throw new IllegalArgumentException("expected 0 to " + most + ", found " + value);
+      throw new RefusedException("expected 0 to " + most + ", found " + value);
     }
     return value;
   }
@@ -184,7 +183,7 @@ public final class FeedReader {
   private static long price(JsonNode e, int place) {
     long price = priceOrNone(e, place);
     if (price == Price.NONE) {
-      throw new IllegalArgumentException("expected a price above 0 as item " + place);
+      throw new RefusedException("expected a price above 0 as item " + place);
     }
     return price;
   }
@@ -195,18 +194,18 @@ public final class FeedReader {
       return Price.NONE;
     }
     if (!number.isNumber()) {
-      throw new IllegalArgumentException("expected a price as item " + place + ", found " + number);
+      throw new RefusedException("expected a price as item " + place + ", found " + number);
     }
     BigDecimal units = number.decimalValue();
     if (units.signum() < 0
         || units.precision() - units.scale() > 9
         || units.stripTrailingZeros().scale() > PRICE_DECIMALS) {
-      throw new IllegalArgumentException(
+      throw new RefusedException(
           "expected a price below 100 million with at most four decimals, found " + number);
     }
     long price = units.movePointRight(PRICE_DECIMALS).longValueExact();
     if (price > EventTape.GREATEST_PRICE) {
-      throw new IllegalArgumentException("expected a price below 100 million, found " + number);
+      throw new RefusedException("expected a price below 100 million, found " + number);
     }
     return price;
   }

@@ -7,7 +7,7 @@ import kelvo.trade.Fill;
 /**
  * Takes the events of a feed in their order. Times are {@link kelvo.time.DayTime}, to the
  * millisecond; prices {@link kelvo.tape.Price} units. Called on the feed's thread. Every method may
- * throw IllegalArgumentException with what is wrong with the event, which is then left out.
+ * throw RefusedException with what is wrong with the event, which is then left out.
  */
 public interface FeedSink {
   /** A print; {@code conditions} are bits of {@link kelvo.tape.SaleCondition}. */

@@ -5,6 +5,7 @@ import java.math.BigDecimal;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
+import kelvo.refusal.RefusedException;
 import kelvo.time.DayTime;
 import kelvo.trade.Fill;
 import kelvo.trade.FillSide;
@@ -19,12 +20,11 @@ final class FillJson {
   /**
    * The fill, its time counted from the session's midnight.
    *
-   * @throws IllegalArgumentException when it is none
+   * @throws RefusedException when it is none
    */
   static Fill read(JsonNode fill, LocalDate session) {
     if (!fill.path("time").isIntegralNumber() || !fill.path("quantity").isNumber()) {
-      throw new IllegalArgumentException(
-          "expected a fill with time, symbol, side, quantity and price");
+      throw new RefusedException("expected a fill with time, symbol, side, quantity and price");
     }
     var there =
         Instant.ofEpochMilli(fill.path("time").asLong()).atZone(DayTime.NEW_YORK).toLocalDateTime();
@@ -44,11 +44,11 @@ final class FillJson {
       return BigDecimal.ZERO;
     }
     if (!number.isNumber()) {
-      throw new IllegalArgumentException("expected a number as " + what + ", found " + number);
+      throw new RefusedException("expected a number as " + what + ", found " + number);
     }
     BigDecimal value = number.decimalValue();
     if (value.precision() - value.scale() > MOST_DIGITS || value.scale() > MOST_DIGITS) {
-      throw new IllegalArgumentException(
+      throw new RefusedException(
           "expected a number of at most "
               + MOST_DIGITS
               + " digits before and after the point as "

@@ -6,17 +6,19 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.concurrent.BlockingQueue;
+import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
-import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.BiConsumer;
 import java.util.function.Consumer;
 import java.util.stream.Collectors;
+import kelvo.data.fill.ToldFills;
 import kelvo.data.news.NewsPoller;
 import kelvo.data.news.NewsSource;
 import kelvo.news.Catalyst;
 import kelvo.player.LiveSource;
+import kelvo.refusal.RefusedException;
 import kelvo.session.SecurityFacts;
 import kelvo.session.Session;
 import kelvo.tape.TradingState;
@@ -38,7 +40,7 @@ public final class LiveFeed implements LiveSource, AutoCloseable {
    * @param why one sentence
    * @param lagNanos how long the newest frames waited for the player
    * @param leftOut how many events were wrong and left out
-   * @param firstLeftOut what was wrong with the first of them; empty without any
+   * @param faults what was wrong with them, a sentence for each kind of fault
    * @param notRecorded why the session is not being written down; empty while it is
    * @param standing whether it is in step with the market
    * @param since the last moment told before it fell out of step
@@ -48,7 +50,7 @@ public final class LiveFeed implements LiveSource, AutoCloseable {
       String why,
       long lagNanos,
       int leftOut,
-      String firstLeftOut,
+      List<String> faults,
       String notRecorded,
       Standing standing,
       long since) {}
@@ -88,18 +90,20 @@ public final class LiveFeed implements LiveSource, AutoCloseable {
   /** The greatest moment that the feed has told; on the feed's thread. */
   private long heardAt;
 
-  private final List<Fill> fills;
+  /** On the feed's thread. */
+  private final ToldFills fills;
+
   private final BlockingQueue<Batch> waiting = new LinkedBlockingQueue<>();
   private final Semaphore room = new Semaphore(MAX_WAITING);
-  private final AtomicInteger leftOut = new AtomicInteger();
-  private volatile String firstLeftOut = "";
+  private final List<String> faultsTold = new CopyOnWriteArrayList<>();
+  private final ToldFaults faults = new ToldFaults(faultsTold::add);
   private volatile String notRecorded = "";
   private volatile FeedClient.Status connection = FeedClient.Status.CONNECTING;
   private volatile String why = "not connected yet";
   private volatile long lagNanos;
   private volatile boolean closed;
   private volatile Runnable wake = () -> {};
-  private volatile Consumer<List<Fill>> fillsChanged = all -> {};
+  private volatile Consumer<List<Fill>> filled = fresh -> {};
   private volatile BiConsumer<String, Throwable> troubled = (what, cause) -> {};
 
   /** The newest frame that was handed to the player; on the feed's thread. */
@@ -123,7 +127,7 @@ public final class LiveFeed implements LiveSource, AutoCloseable {
       List<Fill> fills) {
     date = session.hours().date();
     this.recorder = recorder;
-    this.fills = new ArrayList<>(fills);
+    this.fills = new ToldFills(fills);
     played = recorder.lastFrame();
     tape = new TapeSink(session, seq -> {});
     session.catalysts().forEach(item -> newsTold.add(Told.of(item)));
@@ -145,12 +149,13 @@ public final class LiveFeed implements LiveSource, AutoCloseable {
   /**
    * Connects.
    *
-   * @param fills gets all fills of the feed whenever one has come, on the feed's thread
+   * @param fills gets the new fills of each frame, as {@link ToldFills#take} has them, on the
+   *     feed's thread
    * @param trouble hears of what threw on the feed's thread, what was being done first; the feed
    *     goes on
    */
   public void start(Consumer<List<Fill>> fills, BiConsumer<String, Throwable> trouble) {
-    fillsChanged = fills;
+    filled = fills;
     troubled = trouble;
     client.everySecond("taking the news of other sources", this::takeNews);
     client.everySecond("saving the record", this::save);
@@ -203,8 +208,8 @@ public final class LiveFeed implements LiveSource, AutoCloseable {
         connection,
         why,
         lagNanos,
-        leftOut.get(),
-        firstLeftOut,
+        leftOut(),
+        List.copyOf(faultsTold),
         notRecorded,
         now.standing(),
         now.since());
@@ -241,9 +246,16 @@ public final class LiveFeed implements LiveSource, AutoCloseable {
     return told;
   }
 
+  /** The feed, the player and those who ask for news each have a thread of their own. */
   private void leaveOut(String sentence) {
-    if (leftOut.getAndIncrement() == 0) {
-      firstLeftOut = ToldFaults.shortened(sentence);
+    synchronized (faults) {
+      faults.add(sentence);
+    }
+  }
+
+  private int leftOut() {
+    synchronized (faults) {
+      return faults.count();
     }
   }
 
@@ -276,7 +288,7 @@ public final class LiveFeed implements LiveSource, AutoCloseable {
     @Override
     public FeedReader session(LocalDate served) {
       if (!served.equals(date)) {
-        throw new IllegalStateException(
+        throw new RefusedException(
             "the feed serves " + served + " now, not " + date + "; open the window again");
       }
       return new FeedReader(date, new Frames(), this::fault);
@@ -386,7 +398,6 @@ public final class LiveFeed implements LiveSource, AutoCloseable {
       recorder.fill(fill);
       if (!again) {
         fills.add(fill);
-        fillsChanged.accept(List.copyOf(fills));
       }
     }
 
@@ -401,6 +412,10 @@ public final class LiveFeed implements LiveSource, AutoCloseable {
       recorder.frameDone(seq);
       notRecorded = recorder.failure();
       if (!again) {
+        List<Fill> fresh = fills.take();
+        if (!fresh.isEmpty()) {
+          filled.accept(fresh);
+        }
         played = seq;
         put(new Batch(events, 0, System.nanoTime()));
       }

@@ -6,6 +6,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import kelvo.news.Catalyst;
+import kelvo.refusal.RefusedException;
 import kelvo.time.DayTime;
 
 /** Reads a news item of the feed: time, source, headline, body and symbols. */
@@ -18,15 +19,15 @@ final class NewsItemJson {
   /**
    * The item, its time counted from the session's midnight.
    *
-   * @throws IllegalArgumentException when it is none
+   * @throws RefusedException when it is none
    */
   static Catalyst read(JsonNode item, LocalDate session) {
     if (!item.path("time").isIntegralNumber() || !item.path("headline").isTextual()) {
-      throw new IllegalArgumentException("expected a news item with time and headline");
+      throw new RefusedException("expected a news item with time and headline");
     }
     if (item.path("headline").asText().length() > LONGEST_HEADLINE
         || item.path("body").asText().length() > LONGEST_BODY) {
-      throw new IllegalArgumentException(
+      throw new RefusedException(
           "expected a headline of at most "
               + LONGEST_HEADLINE
               + " characters and a body of at most "

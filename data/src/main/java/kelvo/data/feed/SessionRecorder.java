@@ -24,6 +24,7 @@ import java.util.Objects;
 import kelvo.data.fault.PlainReason;
 import kelvo.data.news.JsonFeed;
 import kelvo.news.Catalyst;
+import kelvo.refusal.RefusedException;
 import kelvo.tape.Price;
 import kelvo.tape.SaleCondition;
 import kelvo.tape.TradingState;
@@ -68,7 +69,7 @@ public final class SessionRecorder implements FeedSink, AutoCloseable {
   /**
    * Begins to record a session in a data folder, or goes on with one.
    *
-   * @throws IllegalArgumentException when the folder has the session from elsewhere
+   * @throws RefusedException when the folder has the session from elsewhere
    * @throws UncheckedIOException when the folder cannot be written
    */
   public SessionRecorder(Path folder, LocalDate date) {
@@ -83,7 +84,7 @@ public final class SessionRecorder implements FeedSink, AutoCloseable {
     newsFile = folder.resolve("news").resolve("live-" + date + ".json");
     try {
       if (!Files.exists(mark) && Files.isDirectory(session)) {
-        throw new IllegalArgumentException(
+        throw new RefusedException(
             session + " is there and was not recorded from a feed; name another folder");
       }
       Files.createDirectories(session);
@@ -105,7 +106,7 @@ public final class SessionRecorder implements FeedSink, AutoCloseable {
   private long marked() throws IOException {
     String text = Files.readString(mark).strip();
     if (!text.matches("\\d{1,18}")) {
-      throw new IllegalArgumentException(
+      throw new RefusedException(
           mark
               + ": expected the number of the last frame; move "
               + session

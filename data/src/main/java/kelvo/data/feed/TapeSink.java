@@ -2,6 +2,7 @@ package kelvo.data.feed;
 
 import java.util.function.LongConsumer;
 import kelvo.news.Catalyst;
+import kelvo.refusal.RefusedException;
 import kelvo.session.Session;
 import kelvo.tape.EventTape;
 import kelvo.tape.SaleConditions;
@@ -29,9 +30,7 @@ public final class TapeSink implements FeedSink {
     return session
         .numberOf(symbol)
         .orElseThrow(
-            () ->
-                new IllegalArgumentException(
-                    symbol + " is not in the securities file; add it there"));
+            () -> new RefusedException(symbol + " is not in the securities file; add it there"));
   }
 
   @Override
@@ -63,7 +62,7 @@ public final class TapeSink implements FeedSink {
 
   private static void known(boolean known, String symbol) {
     if (!known) {
-      throw new IllegalArgumentException("expected the id of an earlier print of " + symbol);
+      throw new RefusedException("expected the id of an earlier print of " + symbol);
     }
   }
 

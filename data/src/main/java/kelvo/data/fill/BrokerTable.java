@@ -11,6 +11,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import kelvo.refusal.RefusedException;
 
 /**
  * A broker's table as it stands: a header and rows of text. What comes before the header, such as
@@ -48,7 +49,7 @@ public record BrokerTable(List<String> header, List<Row> rows) {
   /**
    * A file's table.
    *
-   * @throws IllegalArgumentException when it is no table; the message says why
+   * @throws RefusedException when it is no table; the message says why
    * @throws UncheckedIOException when it cannot be read
    */
   public static BrokerTable of(Path file) {
@@ -68,7 +69,7 @@ public record BrokerTable(List<String> header, List<Row> rows) {
   /**
    * The table in a text, such as rows that were copied from a page.
    *
-   * @throws IllegalArgumentException when there is none; the message says why
+   * @throws RefusedException when there is none; the message says why
    */
   public static BrokerTable of(String text) {
     String plain = !text.isEmpty() && text.charAt(0) == BYTE_ORDER_MARK ? text.substring(1) : text;
@@ -83,7 +84,7 @@ public record BrokerTable(List<String> header, List<Row> rows) {
         all.add(new Row(row.getStartingLineNumber(), row.getFields()));
       }
     } catch (CsvParseException e) {
-      throw new IllegalArgumentException("a quote is not closed, or a row is too long", e);
+      throw new RefusedException("a quote is not closed, or a row is too long", e);
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
@@ -94,7 +95,7 @@ public record BrokerTable(List<String> header, List<Row> rows) {
             cells.stream().map(String::strip).toList(), all.subList(i + 1, all.size()));
       }
     }
-    throw new IllegalArgumentException(
+    throw new RefusedException(
         "no line has the names of at least four columns; a table of fills needs time, symbol, quantity and price");
   }
 

@@ -15,6 +15,7 @@ import java.util.SortedMap;
 import java.util.TreeMap;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import kelvo.refusal.RefusedException;
 import kelvo.time.DayTime;
 import kelvo.trade.Fill;
 import kelvo.trade.FillSide;
@@ -145,7 +146,7 @@ public record FillMapping(List<FillPart> parts) {
         byDay.computeIfAbsent(at.toLocalDate(), day -> new ArrayList<>()).add(reader.fill(row, at));
         steps += before == null ? 0 : Integer.signum(at.compareTo(before));
         before = at;
-      } catch (IllegalArgumentException e) {
+      } catch (RefusedException e) {
         leftOut.add(
             new LeftOut(row.line(), Objects.requireNonNullElse(e.getMessage(), e.toString())));
       }
@@ -188,10 +189,10 @@ public record FillMapping(List<FillPart> parts) {
       String timed = one ? dated : row.cell(column(FillPart.TIME));
       LocalDate date =
           WrittenMoment.date(dated, order)
-              .orElseThrow(() -> new IllegalArgumentException("no date in \"" + dated + "\""));
+              .orElseThrow(() -> new RefusedException("no date in \"" + dated + "\""));
       LocalTime time =
           WrittenMoment.time(timed)
-              .orElseThrow(() -> new IllegalArgumentException("no time in \"" + timed + "\""));
+              .orElseThrow(() -> new RefusedException("no time in \"" + timed + "\""));
       return date.atTime(time)
           .atZone(WrittenMoment.zone(timed, DayTime.NEW_YORK))
           .withZoneSameInstant(DayTime.NEW_YORK);
@@ -200,7 +201,7 @@ public record FillMapping(List<FillPart> parts) {
     Fill fill(BrokerTable.Row row, ZonedDateTime at) {
       String symbol = row.cell(column(FillPart.SYMBOL)).toUpperCase(Locale.ROOT);
       if (symbol.isEmpty()) {
-        throw new IllegalArgumentException("no symbol");
+        throw new RefusedException("no symbol");
       }
       BigDecimal quantity = number(row, FillPart.QUANTITY);
       BigDecimal fee = BigDecimal.ZERO;
@@ -225,16 +226,13 @@ public record FillMapping(List<FillPart> parts) {
       String text = row.cell(column(FillPart.SIDE));
       return WrittenFill.side(text)
           .orElseThrow(
-              () ->
-                  new IllegalArgumentException(
-                      "\"" + text + "\" is no side: buy, sell, short or cover"));
+              () -> new RefusedException("\"" + text + "\" is no side: buy, sell, short or cover"));
     }
 
     private BigDecimal number(BrokerTable.Row row, FillPart part) {
       String text = row.cell(column(part));
       return WrittenFill.number(text)
-          .orElseThrow(
-              () -> new IllegalArgumentException("no " + part.words() + " in \"" + text + "\""));
+          .orElseThrow(() -> new RefusedException("no " + part.words() + " in \"" + text + "\""));
     }
 
     private String text(BrokerTable.Row row, FillPart part) {

@@ -2,10 +2,12 @@ package kelvo.data.fix;
 
 import java.net.InetSocketAddress;
 import java.time.LocalDate;
-import java.util.LinkedHashMap;
+import java.util.HashSet;
 import java.util.List;
-import java.util.Map;
+import java.util.Set;
 import java.util.function.Consumer;
+import kelvo.data.fill.ToldFills;
+import kelvo.refusal.RefusedException;
 import kelvo.trade.Fill;
 import org.jspecify.annotations.Nullable;
 import quickfix.ApplicationAdapter;
@@ -33,8 +35,9 @@ public final class DropCopy extends ApplicationAdapter implements AutoCloseable 
   private final InetSocketAddress address;
   private final LocalDate date;
   private final SessionSettings settings;
-  private final Map<String, Fill> fills = new LinkedHashMap<>();
-  private Consumer<List<Fill>> fillsChanged = all -> {};
+  private final Set<String> executions = new HashSet<>();
+  private final ToldFills told = new ToldFills(List.of());
+  private Consumer<List<Fill>> filled = fresh -> {};
   private volatile String words = "Drop copy: not connected yet";
   private @Nullable SocketInitiator initiator;
 
@@ -48,11 +51,11 @@ public final class DropCopy extends ApplicationAdapter implements AutoCloseable 
   /**
    * Connects.
    *
-   * @param changed gets all fills so far whenever one has come
-   * @throws IllegalStateException when the session cannot begin at all
+   * @param fills gets each new fill, as {@link ToldFills#take} has it
+   * @throws RefusedException when the session cannot begin at all
    */
-  public void start(Consumer<List<Fill>> changed) {
-    fillsChanged = changed;
+  public void start(Consumer<List<Fill>> fills) {
+    filled = fills;
     try {
       SocketInitiator started =
           new SocketInitiator(
@@ -64,7 +67,7 @@ public final class DropCopy extends ApplicationAdapter implements AutoCloseable 
       initiator = started;
       started.start();
     } catch (ConfigError e) {
-      throw new IllegalStateException("the drop copy cannot begin: " + e.getMessage(), e);
+      throw new RefusedException("the drop copy cannot begin: " + e.getMessage(), e);
     }
   }
 
@@ -96,7 +99,7 @@ public final class DropCopy extends ApplicationAdapter implements AutoCloseable 
       }
     } catch (FieldNotFound e) {
       words = "Drop copy: a message without tag " + e.field + " was left out";
-    } catch (IllegalArgumentException e) {
+    } catch (RefusedException e) {
       words = "Drop copy: " + e.getMessage() + "; it was left out";
     }
   }
@@ -115,8 +118,9 @@ public final class DropCopy extends ApplicationAdapter implements AutoCloseable 
     }
     Fill fill = ExecutionReports.read(report, date);
     boolean today = fill.at() >= 0 && fill.at() < 24L * 3_600 * 1_000_000_000;
-    if (today && fills.put(report.getString(ExecID.FIELD), fill) == null) {
-      fillsChanged.accept(List.copyOf(fills.values()));
+    if (today && executions.add(report.getString(ExecID.FIELD))) {
+      told.add(fill);
+      filled.accept(told.take());
     }
   }
 

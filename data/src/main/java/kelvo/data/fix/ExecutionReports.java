@@ -5,6 +5,7 @@ import java.time.Duration;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.ZoneOffset;
+import kelvo.refusal.RefusedException;
 import kelvo.time.DayTime;
 import kelvo.trade.Fill;
 import kelvo.trade.FillSide;
@@ -38,7 +39,7 @@ public final class ExecutionReports {
    * The fill of a report.
    *
    * @param session the date from whose midnight in New York its time is counted
-   * @throws IllegalArgumentException when the report is no fill that can be read
+   * @throws RefusedException when the report is no fill that can be read
    */
   static Fill read(Message report, LocalDate session) {
     try {
@@ -60,7 +61,7 @@ public final class ExecutionReports {
           report.isSetField(Account.FIELD) ? report.getString(Account.FIELD) : "",
           report.getString(OrderID.FIELD));
     } catch (FieldNotFound e) {
-      throw new IllegalArgumentException("an execution report lacks tag " + e.field, e);
+      throw new RefusedException("an execution report lacks tag " + e.field, e);
     }
   }
 
@@ -74,8 +75,7 @@ public final class ExecutionReports {
       case quickfix.field.Side.SELL -> FillSide.SELL;
       case quickfix.field.Side.SELL_SHORT, quickfix.field.Side.SELL_SHORT_EXEMPT -> FillSide.SHORT;
       default ->
-          throw new IllegalArgumentException(
-              "an execution report has side " + side + ", not 1, 2, 5 or 6");
+          throw new RefusedException("an execution report has side " + side + ", not 1, 2, 5 or 6");
     };
   }
 

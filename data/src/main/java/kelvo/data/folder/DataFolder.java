@@ -34,6 +34,7 @@ import kelvo.history.DailyHistory;
 import kelvo.job.Progress;
 import kelvo.journal.DayBook;
 import kelvo.news.Catalyst;
+import kelvo.refusal.RefusedException;
 import kelvo.research.UsualSpreads;
 import kelvo.rule.Vocabulary;
 import kelvo.session.EarlierDays;
@@ -77,11 +78,11 @@ public final class DataFolder {
   /**
    * A folder.
    *
-   * @throws IllegalArgumentException when there is no such folder
+   * @throws RefusedException when there is no such folder
    */
   public DataFolder(Path root, TradingCalendar calendar) {
     if (!Files.isDirectory(root)) {
-      throw new IllegalArgumentException(
+      throw new RefusedException(
           "there is no folder " + root + "; name one that holds securities.csv");
     }
     this.root = root;

@@ -14,7 +14,7 @@ import org.jspecify.annotations.Nullable;
  * <p>Order: by seq where every file has it; else by time, then kind, then line.
  */
 final class EventRows {
-  /** Writes one row to the tape; throws IllegalArgumentException when the tape cannot take it. */
+  /** Writes one row to the tape; throws RefusedException when the tape cannot take it. */
   interface Writer {
     void write(EventTape tape, EventRows rows, int row);
   }

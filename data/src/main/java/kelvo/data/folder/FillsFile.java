@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.SortedMap;
 import java.util.TreeMap;
 import kelvo.data.fault.Faults;
+import kelvo.refusal.RefusedException;
 import kelvo.time.DayTime;
 import kelvo.trade.Fill;
 import kelvo.trade.FillSide;
@@ -53,7 +54,7 @@ final class FillsFile {
   static SortedMap<LocalDate, List<Fill>> read(Path file, Faults faults, List<String> leftOut) {
     Path folder = file.toAbsolutePath().getParent();
     if (folder == null || !Files.isRegularFile(file)) {
-      throw new IllegalArgumentException("there is no file " + file + "; name a CSV file of fills");
+      throw new RefusedException("there is no file " + file + "; name a CSV file of fills");
     }
     String stem =
         file.getFileName().toString().replaceFirst("\\.(csv(\\.gz|\\.zst)?|parquet)$", "");
@@ -95,7 +96,7 @@ final class FillsFile {
                                 row.text(account),
                                 row.text(order));
                         rows.add(new RepeatedFills.Row(at, fill, row.text(execution), row.line()));
-                      } catch (BadField | IllegalArgumentException e) {
+                      } catch (BadField | RefusedException e) {
                         leftOut.add(row.text(symbol));
                         throw e;
                       }

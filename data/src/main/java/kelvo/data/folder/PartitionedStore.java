@@ -10,6 +10,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Consumer;
 import kelvo.job.Progress;
+import kelvo.refusal.RefusedException;
 import kelvo.research.UsualSpreads;
 import kelvo.tape.Price;
 import kelvo.time.DayTime;
@@ -53,14 +54,14 @@ public final class PartitionedStore {
   /**
    * Writes all tables, and tells faults and rows.
    *
-   * @throws IllegalArgumentException when a table of the store is there already, or the folder has
-   *     no minutes
+   * @throws RefusedException when a table of the store is there already, or the folder has no
+   *     minutes
    */
   public TableConversion write(Progress progress) {
     DataFolder folder = new DataFolder(root, calendar);
     List<LocalDate> dates = folder.minuteDates();
     if (dates.isEmpty()) {
-      throw new IllegalArgumentException(
+      throw new RefusedException(
           root + " has no minute bars; expected tables such as minutes/2031-03-12.csv");
     }
     table("securities", SECURITIES);

@@ -15,6 +15,7 @@ import kelvo.data.columns.NewColumns;
 import kelvo.data.columns.Sources;
 import kelvo.data.fault.Fault;
 import kelvo.data.fault.Faults;
+import kelvo.refusal.RefusedException;
 import kelvo.session.Security;
 import kelvo.session.SecurityKind;
 import org.jspecify.annotations.Nullable;
@@ -60,7 +61,7 @@ final class SecuritiesFile {
                             header,
                             security -> {
                               if (!symbols.add(security.symbol())) {
-                                throw new IllegalArgumentException(
+                                throw new RefusedException(
                                     "each symbol once; " + security.symbol() + " was there before");
                               }
                               securities.add(security);

@@ -24,6 +24,7 @@ import kelvo.data.fault.Faults;
 import kelvo.data.fault.PlainReason;
 import kelvo.data.file.WholeFile;
 import kelvo.job.Progress;
+import kelvo.refusal.RefusedException;
 
 /**
  * Turns CSV into Parquet and back, a table or a whole data folder. A row with a field that is not
@@ -49,13 +50,13 @@ public final class TableConversion {
   /**
    * Converts a table, or every table of a folder; what is no table is copied.
    *
-   * @throws IllegalArgumentException when the way in or out makes no sense
+   * @throws RefusedException when the way in or out makes no sense
    */
   public void convert(Path in, Path out, Progress progress) {
     Path from = in.toAbsolutePath().normalize();
     Path to = out.toAbsolutePath().normalize();
     if (to.startsWith(from) || from.startsWith(to)) {
-      throw new IllegalArgumentException(
+      throw new RefusedException(
           out + " lies in what is converted, or holds it; choose a place beside it");
     }
     if (Files.isDirectory(in)) {
@@ -101,7 +102,7 @@ public final class TableConversion {
       WholeFile.replace(to, out -> Files.copy(from, out));
       Files.setLastModifiedTime(to, Files.getLastModifiedTime(from));
     } catch (IOException e) {
-      throw new IllegalArgumentException(
+      throw new RefusedException(
           "cannot copy " + from + " to " + to + "; choose a folder that is empty", e);
     }
   }
@@ -117,14 +118,14 @@ public final class TableConversion {
    */
   void table(Path in, Path out, List<String> columns) {
     if (!Files.isRegularFile(in)) {
-      throw new IllegalArgumentException("there is no file " + in + "; name a table or a folder");
+      throw new RefusedException("there is no file " + in + "; name a table or a folder");
     }
     if (ending(out.toString()).isEmpty()) {
-      throw new IllegalArgumentException(
+      throw new RefusedException(
           out + " must end in one of " + String.join(", ", TableFile.ENDINGS));
     }
     if (Files.exists(out)) {
-      throw new IllegalArgumentException(out + " is there already; choose another name");
+      throw new RefusedException(out + " is there already; choose another name");
     }
     try {
       Files.createDirectories(out.toAbsolutePath().getParent());
@@ -136,7 +137,7 @@ public final class TableConversion {
         WholeFile.replace(out, to -> toCsv(in, packed(out, to), columns));
       }
     } catch (IOException | SQLException e) {
-      throw new IllegalArgumentException(
+      throw new RefusedException(
           "cannot write " + out + ": " + PlainReason.of(e) + "; check the folder", e);
     }
   }

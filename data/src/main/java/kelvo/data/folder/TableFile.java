@@ -19,6 +19,7 @@ import java.util.zip.GZIPInputStream;
 import kelvo.data.fault.Fault;
 import kelvo.data.fault.Faults;
 import kelvo.data.fault.PlainReason;
+import kelvo.refusal.RefusedException;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -213,7 +214,7 @@ final class TableFile {
       reader.read(row);
     } catch (BadField e) {
       faults.add(new Fault(name, row.line(), e.column, e.expected, e.text));
-    } catch (IllegalArgumentException e) {
+    } catch (RefusedException e) {
       faults.add(new Fault(name, row.line(), "", String.valueOf(e.getMessage()), row.whole()));
     }
   }

@@ -5,6 +5,7 @@ import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.List;
+import kelvo.refusal.RefusedException;
 import kelvo.time.DayTime;
 
 /** What a cell of an archive must be, and the value that its text stands for in the ledger. */
@@ -18,7 +19,7 @@ interface ArchiveCell {
         try {
           return LocalDate.parse(text).toString();
         } catch (DateTimeException e) {
-          throw new IllegalArgumentException("a date such as 2031-03-12", e);
+          throw new RefusedException("a date such as 2031-03-12", e);
         }
       };
 
@@ -31,7 +32,7 @@ interface ArchiveCell {
         String expected = "nanoseconds since midnight, 0 to " + DayTime.DAY;
         long at = whole(text, expected);
         if (at < 0 || at > DayTime.DAY) {
-          throw new IllegalArgumentException(expected);
+          throw new RefusedException(expected);
         }
         return at;
       };
@@ -42,7 +43,7 @@ interface ArchiveCell {
         try {
           return new BigDecimal(text).toPlainString();
         } catch (NumberFormatException e) {
-          throw new IllegalArgumentException("a decimal number", e);
+          throw new RefusedException("a decimal number", e);
         }
       };
 
@@ -61,7 +62,7 @@ interface ArchiveCell {
   /**
    * The value for the ledger.
    *
-   * @throws IllegalArgumentException with what was expected in words
+   * @throws RefusedException with what was expected in words
    */
   Object value(String text);
 
@@ -74,7 +75,7 @@ interface ArchiveCell {
   static ArchiveCell oneOf(List<String> words) {
     return text -> {
       if (!words.contains(text)) {
-        throw new IllegalArgumentException("one of " + String.join(", ", words));
+        throw new RefusedException("one of " + String.join(", ", words));
       }
       return text;
     };
@@ -84,7 +85,7 @@ interface ArchiveCell {
     try {
       return Long.parseLong(text);
     } catch (NumberFormatException e) {
-      throw new IllegalArgumentException(expected, e);
+      throw new RefusedException(expected, e);
     }
   }
 
@@ -92,7 +93,7 @@ interface ArchiveCell {
     try {
       return Double.parseDouble(text);
     } catch (NumberFormatException e) {
-      throw new IllegalArgumentException("a number", e);
+      throw new RefusedException("a number", e);
     }
   }
 }

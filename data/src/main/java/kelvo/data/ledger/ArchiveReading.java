@@ -26,6 +26,7 @@ import java.util.zip.ZipInputStream;
 import kelvo.data.fault.PlainReason;
 import kelvo.data.file.SpreadsheetCell;
 import kelvo.data.ledger.LedgerArchive.ArchiveException;
+import kelvo.refusal.RefusedException;
 import kelvo.scan.Side;
 import org.jdbi.v3.core.Handle;
 import org.jdbi.v3.core.statement.UnableToExecuteStatementException;
@@ -200,7 +201,7 @@ final class ArchiveReading {
       String text = SpreadsheetCell.text(record.getField(i));
       try {
         values[i] = column.cell().value(text);
-      } catch (IllegalArgumentException e) {
+      } catch (RefusedException e) {
         throw new ArchiveException(
             place(table, record)
                 + ", "

@@ -26,6 +26,7 @@ import kelvo.level.Level;
 import kelvo.practice.Instruction;
 import kelvo.practice.KeptCall;
 import kelvo.practice.PracticeDay;
+import kelvo.refusal.RefusedException;
 import kelvo.scan.Scan;
 import kelvo.trade.Fill;
 import org.flywaydb.core.Flyway;
@@ -118,7 +119,7 @@ public final class Ledger implements AutoCloseable {
   }
 
   /** A ledger that cannot be opened or read; the message names the file and the way out. */
-  public static final class LedgerException extends RuntimeException {
+  public static final class LedgerException extends RefusedException {
     private static final long serialVersionUID = 1L;
 
     LedgerException(String message, @Nullable Throwable cause) {

@@ -17,6 +17,7 @@ import java.util.function.Consumer;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
 import kelvo.data.file.SpreadsheetCell;
+import kelvo.refusal.RefusedException;
 import org.jdbi.v3.core.Handle;
 
 /**
@@ -35,7 +36,7 @@ public final class LedgerArchive {
   private LedgerArchive() {}
 
   /** An archive that cannot be read back; the message says why and what to do. */
-  public static final class ArchiveException extends RuntimeException {
+  public static final class ArchiveException extends RefusedException {
     private static final long serialVersionUID = 1L;
 
     ArchiveException(String message) {

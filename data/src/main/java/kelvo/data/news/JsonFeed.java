@@ -10,6 +10,7 @@ import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Consumer;
+import kelvo.refusal.RefusedException;
 
 /** Reads JSON Feed 1.1 (jsonfeed.org, version 1.1). */
 public final class JsonFeed {
@@ -48,7 +49,7 @@ public final class JsonFeed {
 
   private static FeedItem item(JsonNode item, String source) {
     if (!item.path("title").isTextual()) {
-      throw new IllegalArgumentException("no title");
+      throw new RefusedException("no title");
     }
     List<String> tags = new ArrayList<>();
     item.path("tags").forEach(tag -> tags.add(tag.asText()));

@@ -6,6 +6,7 @@ import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.IOException;
 import java.net.URI;
+import java.net.URISyntaxException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
@@ -15,6 +16,7 @@ import kelvo.data.fault.Fault;
 import kelvo.data.fault.Faults;
 import kelvo.data.fault.PlainReason;
 import kelvo.news.SourceKind;
+import kelvo.refusal.RefusedException;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -33,11 +35,12 @@ public record NewsSource(String name, SourceKind kind, @Nullable URI address, Du
   public static final String FILE = "sources.json";
 
   private static final int DEFAULT_SECONDS = 60;
+  private static final String ADDRESS = "an address that begins with http:// or https://";
   private static final ObjectMapper JSON = new ObjectMapper();
 
   public NewsSource {
     if (name.isBlank()) {
-      throw new IllegalArgumentException("a source needs a name");
+      throw new RefusedException("a source needs a name");
     }
   }
 
@@ -52,7 +55,7 @@ public record NewsSource(String name, SourceKind kind, @Nullable URI address, Du
       for (JsonNode node : JSON.readTree(Files.readString(file)).path("sources")) {
         try {
           sources.add(of(node));
-        } catch (IllegalArgumentException e) {
+        } catch (RefusedException e) {
           faults.add(new Fault(FILE, 0, "", String.valueOf(e.getMessage()), node.toString()));
         }
       }
@@ -71,7 +74,7 @@ public record NewsSource(String name, SourceKind kind, @Nullable URI address, Du
         SourceKind.of(words)
             .orElseThrow(
                 () ->
-                    new IllegalArgumentException(
+                    new RefusedException(
                         "a kind: wire, company release, regulator filing, paid promotion or social"));
     String url = node.path("url").asText();
     return new NewsSource(
@@ -84,10 +87,14 @@ public record NewsSource(String name, SourceKind kind, @Nullable URI address, Du
   }
 
   private static URI address(String url) {
-    URI address = URI.create(url);
-    if (!"http".equals(address.getScheme()) && !"https".equals(address.getScheme())) {
-      throw new IllegalArgumentException("an address that begins with http:// or https://");
+    try {
+      URI address = new URI(url);
+      if ("http".equals(address.getScheme()) || "https".equals(address.getScheme())) {
+        return address;
+      }
+      throw new RefusedException(ADDRESS);
+    } catch (URISyntaxException e) {
+      throw new RefusedException(ADDRESS, e);
     }
-    return address;
   }
 }

@@ -33,6 +33,7 @@ import kelvo.job.Progress;
 import kelvo.job.SideBySide;
 import kelvo.journal.DayBook;
 import kelvo.player.SessionRun;
+import kelvo.refusal.RefusedException;
 import kelvo.research.Question;
 import kelvo.research.RecordSheet;
 import kelvo.research.ResearchCase;
@@ -275,8 +276,8 @@ public final class PastSessions {
    * @param before daily bars from this day on are not looked at
    * @param each hears of each session's cases as they are found
    * @throws java.util.concurrent.CancellationException when the progress stops it
-   * @throws IllegalArgumentException when minute bars cannot tell what the question asks, and one
-   *     of the sessions has no more
+   * @throws RefusedException when minute bars cannot tell what the question asks, and one of the
+   *     sessions has no more
    */
   public List<ResearchCase> cases(
       List<LocalDate> dates,

@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import kelvo.refusal.RefusedException;
 import kelvo.research.CaseMoment;
 import kelvo.research.Held;
 import kelvo.research.Question;
@@ -60,13 +61,13 @@ public final class QuestionSql {
    *
    * @param phases those of a full session
    * @param dates of the sessions that are asked
-   * @throws IllegalArgumentException when SQL {@link #untold cannot tell} what it asks
+   * @throws RefusedException when SQL {@link #untold cannot tell} what it asks
    */
   public static String of(Question question, Phases phases, List<LocalDate> dates) {
     untold(question)
         .ifPresent(
             what -> {
-              throw new IllegalArgumentException("SQL cannot ask the " + what);
+              throw new RefusedException("SQL cannot ask the " + what);
             });
     return new QuestionSql(question, phases, dates).statement();
   }

@@ -18,6 +18,7 @@ import kelvo.alert.AlertBook;
 import kelvo.alert.AlertSentence;
 import kelvo.data.scanfile.ScanFile.ScanFileException;
 import kelvo.delivery.Channel;
+import kelvo.refusal.RefusedException;
 import kelvo.rule.Vocabulary;
 import org.jspecify.annotations.Nullable;
 
@@ -39,7 +40,7 @@ final class AlertsFile {
       place++;
       try {
         alerts.add(alert(node, vocabulary));
-      } catch (IllegalArgumentException | ScanFileException e) {
+      } catch (RefusedException e) {
         wrong.accept(name + ", alert " + place + ": " + e.getMessage() + "; it does not ring");
       }
     }
@@ -47,7 +48,7 @@ final class AlertsFile {
     for (JsonKeys scan : root.objects("scans")) {
       try {
         scans.put(scan.text("name"), Channel.parse(scan.text("by")));
-      } catch (IllegalArgumentException e) {
+      } catch (RefusedException e) {
         wrong.accept(name + ", scan \"" + scan.text("name") + "\": " + e.getMessage());
       }
     }
@@ -60,7 +61,7 @@ final class AlertsFile {
     for (JsonKeys span : keys.objects("armed")) {
       LocalDateTime from = time(span.text("from"));
       if (from == null) {
-        throw new IllegalArgumentException("armed: expected from, found nothing");
+        throw new RefusedException("armed: expected from, found nothing");
       }
       armed.add(new Alert.Span(from, time(span.text("until"))));
     }
@@ -84,7 +85,7 @@ final class AlertsFile {
           ? null
           : text.contains("T") ? LocalDateTime.parse(text) : LocalDate.parse(text).atStartOfDay();
     } catch (DateTimeException e) {
-      throw new IllegalArgumentException(
+      throw new RefusedException(
           "expected a time such as 2031-03-12T09:31:05, found \"" + text + "\"", e);
     }
   }
@@ -126,7 +127,7 @@ final class AlertsFile {
       for (JsonNode node : JsonText.read("", before).path("alerts")) {
         try {
           alert(node, vocabulary);
-        } catch (IllegalArgumentException | ScanFileException e) {
+        } catch (RefusedException e) {
           unread.add(node);
         }
       }

@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.List;
 import kelvo.check.CheckRule;
 import kelvo.data.scanfile.ScanFile.ScanFileException;
+import kelvo.refusal.RefusedException;
 import kelvo.rule.Vocabulary;
 
 /** Reads and writes the checks of the morning as JSON, as docs/formats.md describes. */
@@ -20,7 +21,7 @@ final class ChecksFile {
             CheckRule.of(check.text("name"), check.text("pass"), check.text("fail"), vocabulary));
       }
       return checks;
-    } catch (IllegalArgumentException e) {
+    } catch (RefusedException e) {
       throw new ScanFileException(
           name + ", check " + (checks.size() + 1) + ": " + e.getMessage(), e);
     }

@@ -7,6 +7,7 @@ import java.util.Iterator;
 import java.util.List;
 import java.util.Locale;
 import kelvo.data.scanfile.ScanFile.ScanFileException;
+import kelvo.refusal.RefusedException;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -141,7 +142,7 @@ final class JsonKeys {
   }
 
   /** That a key's text is not one that it may hold. */
-  ScanFileException wrong(String key, IllegalArgumentException told) {
+  ScanFileException wrong(String key, RefusedException told) {
     return new ScanFileException(place + ", " + key + ": " + told.getMessage(), told);
   }
 

@@ -5,6 +5,7 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.List;
 import java.util.function.Consumer;
 import kelvo.formula.OwnField;
+import kelvo.refusal.RefusedException;
 import kelvo.rule.Vocabulary;
 
 /** Reads and writes the trader's own fields, as docs/formats.md describes. */
@@ -23,7 +24,7 @@ final class OwnFieldsFile {
       number++;
       try {
         vocabulary.putOwn(field.text("name"), field.text("formula"));
-      } catch (IllegalArgumentException e) {
+      } catch (RefusedException e) {
         wrong.accept(
             name + ", field " + number + ": " + e.getMessage() + "; the field was left out");
       }

@@ -6,6 +6,7 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.ArrayList;
 import java.util.List;
 import kelvo.data.scanfile.ScanFile.ScanFileException;
+import kelvo.refusal.RefusedException;
 import kelvo.research.Held;
 import kelvo.research.KeptQuestion;
 
@@ -36,7 +37,7 @@ final class QuestionsFile {
                 keys.whole("last", 0, Integer.MAX_VALUE, 0),
                 side.equals(LONG) ? 1 : -1,
                 Held.of(keys.text("held", Held.CLOSE.words()))));
-      } catch (IllegalArgumentException e) {
+      } catch (RefusedException e) {
         throw new ScanFileException(place + ": " + e.getMessage(), e);
       }
     }

@@ -7,6 +7,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import kelvo.field.Field;
+import kelvo.refusal.RefusedException;
 import kelvo.rule.Rule;
 import kelvo.rule.RuleSentence;
 import kelvo.rule.Vocabulary;
@@ -56,7 +57,7 @@ public final class ScanFile {
   /**
    * A scan file that cannot be read; the message names the file, the place and what was expected.
    */
-  public static final class ScanFileException extends RuntimeException {
+  public static final class ScanFileException extends RefusedException {
     private static final long serialVersionUID = 1L;
 
     ScanFileException(String message, @Nullable Throwable cause) {
@@ -236,7 +237,7 @@ public final class ScanFile {
   private <T> T at(String place, java.util.function.Supplier<T> read) {
     try {
       return read.get();
-    } catch (IllegalArgumentException e) {
+    } catch (RefusedException e) {
       throw new ScanFileException(name + ", " + place + ": " + e.getMessage(), e);
     }
   }

@@ -10,6 +10,7 @@ import java.util.Locale;
 import java.util.Set;
 import java.util.TreeSet;
 import kelvo.data.scanfile.ScanFile.ScanFileException;
+import kelvo.refusal.RefusedException;
 import kelvo.rule.Rule;
 import kelvo.rule.RuleSentence;
 import kelvo.rule.Vocabulary;
@@ -39,7 +40,7 @@ public final class UniverseFile {
     for (String sentence : root.texts("rules")) {
       try {
         rules.add(RuleSentence.parse(sentence, vocabulary));
-      } catch (IllegalArgumentException e) {
+      } catch (RefusedException e) {
         throw root.wrong("rules " + (rules.size() + 1), e);
       }
     }
@@ -50,7 +51,7 @@ public final class UniverseFile {
           symbols(root.texts("added")),
           symbols(root.texts("excluded")),
           reviewed(root.text("reviewed")));
-    } catch (IllegalArgumentException e) {
+    } catch (RefusedException e) {
       throw new ScanFileException(name + ": " + e.getMessage(), e);
     }
   }
@@ -59,7 +60,7 @@ public final class UniverseFile {
     try {
       return text.isEmpty() ? null : LocalDate.parse(text);
     } catch (DateTimeException e) {
-      throw new IllegalArgumentException(
+      throw new RefusedException(
           "reviewed: expected a date such as 2031-03-12, found \"" + text + "\"", e);
     }
   }

@@ -13,6 +13,7 @@ import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.stream.Stream;
 import kelvo.data.file.SpreadsheetCell;
+import kelvo.refusal.RefusedException;
 import kelvo.session.Security;
 import kelvo.session.Session;
 import kelvo.universe.Membership;
@@ -52,7 +53,7 @@ public final class UniverseTable {
    * every symbol is added.
    *
    * @return the symbols under "added" and "excluded"
-   * @throws IllegalArgumentException when there is no column "symbol"
+   * @throws RefusedException when there is no column "symbol"
    */
   private static Map<String, Set<String>> read(Path file) {
     Map<String, Set<String>> byHand =
@@ -65,7 +66,7 @@ public final class UniverseTable {
                 row.findField("symbol")
                     .orElseThrow(
                         () ->
-                            new IllegalArgumentException(
+                            new RefusedException(
                                 file.getFileName() + ": expected a column \"symbol\" in line 1"));
             Set<String> said = byHand.get(row.findField("by_hand").orElse(ADDED));
             if (said != null && !symbol.isBlank()) {

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Locale;
 import kelvo.data.scanfile.ScanFile.ScanFileException;
 import kelvo.delivery.Channel;
+import kelvo.refusal.RefusedException;
 import kelvo.watchlist.Mark;
 import kelvo.watchlist.Watchlist;
 import org.jspecify.annotations.Nullable;
@@ -33,7 +34,7 @@ public final class WatchlistFile {
       for (JsonKeys entry : root.objects("entries")) {
         String symbol = entry.text("symbol").strip().toUpperCase(Locale.ROOT);
         if (symbol.isEmpty()) {
-          throw new IllegalArgumentException(
+          throw new RefusedException(
               "entries " + (entries.size() + 1) + ": expected a symbol, found none");
         }
         entries.add(
@@ -51,7 +52,7 @@ public final class WatchlistFile {
           root.text("note"),
           root.texts("columns"),
           root.has("by") ? Channel.parse(root.text("by")) : Channel.USUAL);
-    } catch (IllegalArgumentException e) {
+    } catch (RefusedException e) {
       throw new ScanFileException(name + ": " + e.getMessage(), e);
     }
   }
@@ -60,7 +61,7 @@ public final class WatchlistFile {
     try {
       return text.isEmpty() ? null : LocalDate.parse(text);
     } catch (DateTimeException e) {
-      throw new IllegalArgumentException(
+      throw new RefusedException(
           "until: expected a date such as 2031-03-12, found \"" + text + "\"", e);
     }
   }

@@ -14,6 +14,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.stream.Stream;
 import kelvo.data.file.SpreadsheetCell;
+import kelvo.refusal.RefusedException;
 import kelvo.watchlist.Mark;
 import kelvo.watchlist.Watchlist;
 import org.jspecify.annotations.Nullable;
@@ -49,7 +50,7 @@ public final class WatchlistTable {
    * A list with the rows of a table besides its own; a row of a symbol that it holds counts in
    * place of what it has. Of the columns only "symbol" must be there.
    *
-   * @throws IllegalArgumentException when a row is wrong; the message has the file and the line
+   * @throws RefusedException when a row is wrong; the message has the file and the line
    * @throws UncheckedIOException when it cannot be read
    */
   public static Watchlist with(Watchlist list, Path file) {
@@ -78,8 +79,7 @@ public final class WatchlistTable {
     String symbol =
         row.findField("symbol")
             .orElseThrow(
-                () ->
-                    new IllegalArgumentException(place + "expected a column \"symbol\" in line 1"));
+                () -> new RefusedException(place + "expected a column \"symbol\" in line 1"));
     try {
       return new Watchlist.Entry(
           symbol.strip().toUpperCase(Locale.ROOT),
@@ -87,8 +87,8 @@ public final class WatchlistTable {
           SpreadsheetCell.text(row.findField("section").orElse("").strip()),
           Mark.of(row.findField("mark").orElse("").strip()),
           SpreadsheetCell.text(row.findField("note").orElse("")));
-    } catch (IllegalArgumentException e) {
-      throw new IllegalArgumentException(place + e.getMessage(), e);
+    } catch (RefusedException e) {
+      throw new RefusedException(place + e.getMessage(), e);
     }
   }
 
@@ -96,7 +96,7 @@ public final class WatchlistTable {
     try {
       return text.isBlank() ? null : LocalDate.parse(text.strip());
     } catch (DateTimeException e) {
-      throw new IllegalArgumentException(
+      throw new RefusedException(
           "until: expected a date such as 2031-03-12, found \"" + text + "\"", e);
     }
   }

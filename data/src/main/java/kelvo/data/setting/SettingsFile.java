@@ -14,6 +14,7 @@ import java.util.Map;
 import java.util.function.Consumer;
 import kelvo.data.file.KeptAside;
 import kelvo.data.file.WholeFile;
+import kelvo.refusal.RefusedException;
 import kelvo.setting.Allowed;
 import kelvo.setting.Setting;
 import kelvo.setting.SettingCatalogue;
@@ -80,7 +81,7 @@ public final class SettingsFile {
     }
     try {
       set.put(key, setting.allowed().checked(value.asText()));
-    } catch (IllegalArgumentException e) {
+    } catch (RefusedException e) {
       wrong.accept(NAME + ", " + key + ": " + e.getMessage() + "; " + initial(setting));
     }
   }
@@ -94,7 +95,7 @@ public final class SettingsFile {
     try {
       settings.phases();
       return settings;
-    } catch (IllegalArgumentException e) {
+    } catch (RefusedException e) {
       wrong.accept(NAME + ": " + e.getMessage() + "; all phases are as they ship");
       Map<String, String> without = new LinkedHashMap<>(settings.set());
       SettingCatalogue.PHASES.forEach(phase -> without.remove(phase.key()));

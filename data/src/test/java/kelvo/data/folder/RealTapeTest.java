@@ -51,7 +51,7 @@ class RealTapeTest {
   private static final LocalDate DATE = LocalDate.of(2031, 3, 12);
   private static final String PRINTS = "bitstamp_trades_from_20131125_usd.csv";
   private static final int SYMBOLS = 5;
-  private static final int MOMENTS = Boolean.getBoolean("kelvo.proofs") ? 40 : 8;
+  private static final int MOMENTS = Boolean.getBoolean("kelvo.proofs") ? 40 : 4;
 
   /** An amount of one becomes a thousand shares. */
   private static final int SHARES = 1_000;
@@ -695,6 +695,7 @@ class RealTapeTest {
     }
   }
 
+  @Tag("proof")
   @Test
   void everyTriggerFiresAtThePrintsThatSqlNames() throws SQLException {
     for (Map.Entry<String, String> trigger : TRIGGERS.entrySet()) {

@@ -1,5 +1,6 @@
 package kelvo.desktop.alert;
 
+import java.util.function.BooleanSupplier;
 import java.util.function.Supplier;
 import javafx.application.Platform;
 import javafx.stage.Window;
@@ -20,6 +21,7 @@ public final class AlertBell {
 
   private final Workspace workspace;
   private final Supplier<@Nullable Window> window;
+  private final BooleanSupplier listed;
   private final AlertPopups popups = new AlertPopups();
   private final AlertOutlets outlets;
   private long poppedAt = Long.MIN_VALUE / 2;
@@ -28,10 +30,12 @@ public final class AlertBell {
    * From now on alerts are shown and heard.
    *
    * @param window where they pop up; null while there is none
+   * @param listed whether the stage in front lists what rings, so that popups would cover it
    */
-  public AlertBell(Workspace workspace, Supplier<@Nullable Window> window) {
+  public AlertBell(Workspace workspace, Supplier<@Nullable Window> window, BooleanSupplier listed) {
     this.workspace = workspace;
     this.window = window;
+    this.listed = listed;
     outlets =
         new AlertOutlets(
             workspace.folder(),
@@ -41,6 +45,7 @@ public final class AlertBell {
     workspace.onClose(outlets::close);
     workspace.alerts().newest().addListener((o, was, is) -> ring(is));
     workspace.alerts().coming().addListener((o, was, is) -> warn(is));
+    workspace.clock().addListener((o, was, is) -> popups.at(is.moment()));
   }
 
   private double stays() {
@@ -55,7 +60,7 @@ public final class AlertBell {
     }
     boolean isFast = workspace.alerts().isTooFastToHear();
     boolean isTooSoon = isFast && System.nanoTime() - poppedAt < POPUPS_APART;
-    if (ring.how().contains(Channel.POPUP) && workspace.alerts().popup().get() && !isTooSoon) {
+    if (ring.how().contains(Channel.POPUP) && mayPopUp(ring) && !isTooSoon) {
       poppedAt = System.nanoTime();
       pop(owner, ring);
     }
@@ -70,6 +75,13 @@ public final class AlertBell {
           text(ring.event()),
           workspace.settings().now().text(SettingCatalogue.WEBHOOK));
     }
+  }
+
+  /** What stands in the lists of the stage in front does not pop up over them. */
+  private boolean mayPopUp(Ring ring) {
+    return workspace.alerts().popup().get()
+        && (!listed.getAsBoolean() || ring.rank() == Ring.Rank.HALT_OF_MINE)
+        && ring.event().at() <= workspace.now();
   }
 
   private static String title(Ring ring) {
@@ -94,6 +106,7 @@ public final class AlertBell {
         stays(),
         title(ring),
         text(event),
+        now -> now >= event.at(),
         () -> workspace.focusOn(event.symbol()),
         () -> workspace.alerts().snooze(event.symbol()));
   }
@@ -123,9 +136,20 @@ public final class AlertBell {
   private void warn(@Nullable KnownEvent event) {
     Window owner = window.get();
     boolean blind = workspace.practice().blind().get();
-    if (event != null && owner != null && !blind && workspace.alerts().popup().get()) {
+    if (event != null
+        && owner != null
+        && !blind
+        && !listed.getAsBoolean()
+        && workspace.alerts().popup().get()) {
+      long now = workspace.now();
       popups.show(
-          owner, stays(), event.title(), "at " + DayTime.minutes(event.at()), () -> {}, null);
+          owner,
+          stays(),
+          event.title(),
+          "at " + DayTime.minutes(event.at()),
+          moment -> moment >= now && moment < event.at(),
+          () -> {},
+          null);
     }
   }
 }

@@ -12,6 +12,7 @@ import kelvo.data.alert.Webhook;
 import kelvo.data.alert.WebhookMessage;
 import kelvo.data.alert.WebhookSecret;
 import kelvo.delivery.Channel;
+import kelvo.refusal.RefusedException;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -91,7 +92,7 @@ final class AlertOutlets implements AutoCloseable {
     }
     try {
       to(webhookAddress).send(WebhookMessage.of(ring, date));
-    } catch (UncheckedIOException | IllegalArgumentException e) {
+    } catch (UncheckedIOException | RefusedException e) {
       told.accept(String.valueOf(e.getMessage()));
     }
   }

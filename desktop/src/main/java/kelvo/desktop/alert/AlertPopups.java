@@ -1,6 +1,9 @@
 package kelvo.desktop.alert;
 
+import java.util.List;
+import java.util.function.LongPredicate;
 import javafx.animation.PauseTransition;
+import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -14,7 +17,8 @@ import org.jspecify.annotations.Nullable;
 /**
  * The alerts that have just popped up, at most three, the newest on top, at the lower left of a
  * window, where they cover neither the chart nor the checks. They never take the keyboard, go after
- * some seconds, and stay while they are pointed at.
+ * some seconds, and stay while they are pointed at, unless the day stands where they are still to
+ * come or past.
  */
 final class AlertPopups {
   private static final int MOST = 3;
@@ -35,6 +39,7 @@ final class AlertPopups {
    * Shows an alert.
    *
    * @param seconds how long it stays
+   * @param stands at which moments of the day it may stand there; see {@link #at}
    * @param clicked when it is clicked
    * @param snoozed when it is to be silent for a while; null when there is nothing to silence
    */
@@ -43,10 +48,11 @@ final class AlertPopups {
       double seconds,
       String title,
       String text,
+      LongPredicate stands,
       Runnable clicked,
       @Nullable Runnable snoozed) {
     stack.getStylesheets().setAll(owner.getScene().getStylesheets());
-    VBox box = box(title, text);
+    Box box = new Box(title, text, stands);
     PauseTransition wait = new PauseTransition(Duration.seconds(seconds));
     wait.setOnFinished(e -> remove(box));
     box.setOnMouseClicked(
@@ -76,17 +82,32 @@ final class AlertPopups {
     wait.play();
   }
 
-  private static VBox box(String title, String text) {
-    Label head = new Label(title);
-    head.getStyleClass().add("strong");
-    head.setWrapText(true);
-    Label body = new Label(text);
-    body.getStyleClass().add("small");
-    VBox box = new VBox(2, head, body);
-    box.getStyleClass().add("popup-alert");
-    box.setPrefWidth(WIDTH);
-    VBox.setVgrow(box, Priority.NEVER);
-    return box;
+  /** The day stands at a moment: what does not stand there any more goes. */
+  void at(long now) {
+    for (Node node : List.copyOf(stack.getChildren())) {
+      if (node instanceof Box box && !box.stands.test(now)) {
+        remove(box);
+      }
+    }
+  }
+
+  /** One alert. */
+  private static final class Box extends VBox {
+    private final LongPredicate stands;
+
+    Box(String title, String text, LongPredicate stands) {
+      super(2);
+      this.stands = stands;
+      Label head = new Label(title);
+      head.getStyleClass().add("strong");
+      head.setWrapText(true);
+      Label body = new Label(text);
+      body.getStyleClass().add("small");
+      getChildren().addAll(head, body);
+      getStyleClass().add("popup-alert");
+      setPrefWidth(WIDTH);
+      VBox.setVgrow(this, Priority.NEVER);
+    }
   }
 
   private void remove(VBox box) {

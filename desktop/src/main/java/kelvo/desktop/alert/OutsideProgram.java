@@ -74,19 +74,28 @@ final class OutsideProgram implements AutoCloseable {
               .redirectErrorStream(true)
               .redirectOutput(ProcessBuilder.Redirect.DISCARD)
               .start();
+      await(name, process);
+    } catch (IOException e) {
+      told.accept(name + " could not be started; alerts still pop up");
+    }
+  }
+
+  private void await(String name, Process process) {
+    try {
       if (!process.waitFor(LONGEST_SECONDS, TimeUnit.SECONDS)) {
         process.destroyForcibly();
         told.accept(name + " did not end within " + LONGEST_SECONDS + " seconds and was stopped");
       } else if (process.exitValue() != 0) {
         told.accept(name + " failed (" + process.exitValue() + "); alerts still pop up");
       }
-    } catch (IOException e) {
-      told.accept(name + " could not be started; alerts still pop up");
     } catch (InterruptedException e) {
+      // The window closes; nobody is to go on speaking.
+      process.destroyForcibly();
       Thread.currentThread().interrupt();
     }
   }
 
+  /** Also ends the program, if it is at work. */
   @Override
   public void close() {
     calls.shutdownNow();

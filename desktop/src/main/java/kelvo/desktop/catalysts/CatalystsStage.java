@@ -25,6 +25,7 @@ import kelvo.desktop.workspace.Workspace;
 import kelvo.field.Unit;
 import kelvo.news.NewsCategory;
 import kelvo.news.NewsReading;
+import kelvo.refusal.RefusedException;
 import kelvo.rule.ListCompletion;
 import kelvo.rule.RuleCompletion;
 import kelvo.rule.SessionWords;
@@ -147,7 +148,7 @@ public final class CatalystsStage extends BorderPane implements DayStage {
         shown();
       }
       filter.getStyleClass().remove("wrong");
-    } catch (IllegalArgumentException e) {
+    } catch (RefusedException e) {
       if (!filter.getStyleClass().contains("wrong")) {
         filter.getStyleClass().add("wrong");
       }

@@ -20,6 +20,7 @@ import javafx.stage.Window;
 import kelvo.data.scanfile.WatchlistTable;
 import kelvo.delivery.Channel;
 import kelvo.desktop.workspace.Workspace;
+import kelvo.refusal.RefusedException;
 import kelvo.scan.Scan;
 import kelvo.universe.PastedSymbols;
 import kelvo.watchlist.Mark;
@@ -201,7 +202,7 @@ final class ListMenus {
     if (file != null) {
       try {
         use.accept(file.toPath());
-      } catch (IllegalArgumentException e) {
+      } catch (RefusedException e) {
         workspace.action().set(String.valueOf(e.getMessage()));
       } catch (UncheckedIOException e) {
         workspace

@@ -8,6 +8,7 @@ import kelvo.desktop.workspace.Followed;
 import kelvo.desktop.workspace.Workspace;
 import kelvo.journal.Decision;
 import kelvo.level.LevelKind;
+import kelvo.refusal.RefusedException;
 import kelvo.scan.Side;
 import kelvo.setting.SettingCatalogue;
 import kelvo.tape.Price;
@@ -152,7 +153,7 @@ final class PlanKeys {
                       workspace,
                       new QuoteView(workspace.session(), security),
                       quote -> setNear(quote, level, kind)));
-    } catch (IllegalArgumentException e) {
+    } catch (RefusedException e) {
       workspace.action().set("A level is a price such as 8.20, found \"" + price + "\"");
     }
   }

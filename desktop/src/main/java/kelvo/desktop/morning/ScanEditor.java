@@ -37,6 +37,7 @@ import kelvo.explain.ScanPairs;
 import kelvo.explain.ScanWorkings;
 import kelvo.explain.WhyEmpty;
 import kelvo.field.Field;
+import kelvo.refusal.RefusedException;
 import kelvo.rule.FormulaCompletion;
 import kelvo.rule.ListCompletion;
 import kelvo.rule.Rule;
@@ -273,7 +274,7 @@ final class ScanEditor extends BorderPane {
               try {
                 change(change.apply(is));
                 rules.says("");
-              } catch (IllegalArgumentException e) {
+              } catch (RefusedException e) {
                 field.getStyleClass().add("wrong");
                 rules.says(String.valueOf(e.getMessage()));
               }
@@ -290,8 +291,7 @@ final class ScanEditor extends BorderPane {
     return List.of(
         vocabulary
             .find(words)
-            .orElseThrow(
-                () -> new IllegalArgumentException("no field is called \"" + words + "\"")));
+            .orElseThrow(() -> new RefusedException("no field is called \"" + words + "\"")));
   }
 
   private void makeField() {
@@ -300,7 +300,7 @@ final class ScanEditor extends BorderPane {
       ownField.clear();
       ownField.getStyleClass().remove("wrong");
       rules.says("");
-    } catch (IllegalArgumentException e) {
+    } catch (RefusedException e) {
       ownField.getStyleClass().add("wrong");
       rules.says(String.valueOf(e.getMessage()));
     }

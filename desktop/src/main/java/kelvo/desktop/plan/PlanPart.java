@@ -24,6 +24,7 @@ import kelvo.journal.Decision;
 import kelvo.journal.Note;
 import kelvo.level.Level;
 import kelvo.level.LevelKind;
+import kelvo.refusal.RefusedException;
 import kelvo.scan.Side;
 import kelvo.tape.Price;
 import kelvo.time.DayTime;
@@ -109,7 +110,7 @@ public final class PlanPart extends ScrollPane implements SymbolPart {
               .orElse(LevelKind.BY_HAND);
       workspace.trader().addLevel(symbol, Price.parse(price.getText().strip()), chosen);
       price.clear();
-    } catch (IllegalArgumentException e) {
+    } catch (RefusedException e) {
       workspace
           .action()
           .set("A level needs a price above 0 such as 8.20, found \"" + price.getText() + "\"");

@@ -26,6 +26,7 @@ import kelvo.practice.PaperAccount;
 import kelvo.practice.PaperBroker;
 import kelvo.practice.PaperOrder;
 import kelvo.practice.Terms;
+import kelvo.refusal.RefusedException;
 import kelvo.tape.Price;
 import kelvo.time.DayTime;
 import kelvo.trade.Fill;
@@ -161,7 +162,7 @@ public final class PracticePart extends ScrollPane implements SymbolPart {
           };
       desk.place(symbol, way, count, terms, exits());
       told.setText("");
-    } catch (IllegalArgumentException e) {
+    } catch (RefusedException e) {
       told.setText("No order was sent: " + e.getMessage() + ".");
     }
   }
@@ -170,7 +171,7 @@ public final class PracticePart extends ScrollPane implements SymbolPart {
     try {
       return Long.parseLong(field.getText().strip());
     } catch (NumberFormatException e) {
-      throw new IllegalArgumentException(
+      throw new RefusedException(
           "expected a number of shares such as 100, found \"" + field.getText() + "\"", e);
     }
   }
@@ -178,8 +179,8 @@ public final class PracticePart extends ScrollPane implements SymbolPart {
   private static long price(TextField field) {
     try {
       return Price.parse(field.getText().strip());
-    } catch (NumberFormatException e) {
-      throw new IllegalArgumentException(
+    } catch (RefusedException e) {
+      throw new RefusedException(
           "expected a "
               + field.getPromptText()
               + " in dollars such as 8.20, found \""

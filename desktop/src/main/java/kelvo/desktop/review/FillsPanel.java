@@ -29,6 +29,7 @@ import kelvo.desktop.theme.SmallButton;
 import kelvo.desktop.theme.WordsOf;
 import kelvo.desktop.workspace.Workspace;
 import kelvo.job.LatestAnswer;
+import kelvo.refusal.RefusedException;
 import kelvo.trade.Fill;
 import org.jspecify.annotations.Nullable;
 
@@ -136,7 +137,7 @@ final class FillsPanel extends BorderPane {
           try {
             BrokerTable found = reading.get();
             return new Read(found, mappings.of(found), "");
-          } catch (IllegalArgumentException | UncheckedIOException e) {
+          } catch (RefusedException | UncheckedIOException e) {
             return new Read(null, null, name + " cannot be read: " + e.getMessage() + ".");
           }
         },

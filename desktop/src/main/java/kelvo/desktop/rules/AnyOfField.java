@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.function.Consumer;
 import java.util.stream.Collectors;
 import javafx.scene.control.TextField;
+import kelvo.refusal.RefusedException;
 import kelvo.rule.ListCompletion;
 import kelvo.rule.Rule;
 import kelvo.rule.RuleCompletion;
@@ -51,7 +52,7 @@ public final class AnyOfField extends TextField {
               .map(group -> RuleSentence.parseAny(group, vocabulary))
               .toList());
       says.accept("");
-    } catch (IllegalArgumentException e) {
+    } catch (RefusedException e) {
       getStyleClass().add("wrong");
       says.accept(String.valueOf(e.getMessage()));
     }

@@ -15,6 +15,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import kelvo.check.CheckRule;
 import kelvo.desktop.theme.SmallButton;
+import kelvo.refusal.RefusedException;
 import kelvo.rule.ListCompletion;
 import kelvo.rule.RuleCompletion;
 import kelvo.rule.Vocabulary;
@@ -132,7 +133,7 @@ public final class ChecksEditor extends BorderPane {
       }
       wrong.setText("");
       changed.accept(read);
-    } catch (IllegalArgumentException e) {
+    } catch (RefusedException e) {
       wrong.setText(e.getMessage() + "; until then the checks stay as they were");
     }
   }

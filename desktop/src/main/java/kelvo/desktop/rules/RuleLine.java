@@ -14,6 +14,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import kelvo.desktop.theme.SmallButton;
+import kelvo.refusal.RefusedException;
 import kelvo.rule.Rule;
 import kelvo.rule.RuleCompletion;
 import kelvo.rule.RuleSentence;
@@ -113,7 +114,7 @@ final class RuleLine extends HBox {
       applied = rule;
       wrong.accept("");
       typed.accept(rule);
-    } catch (IllegalArgumentException e) {
+    } catch (RefusedException e) {
       if (!text.isBlank()) {
         sentence.getStyleClass().add(WRONG);
         wrong.accept(words(e));
@@ -122,7 +123,7 @@ final class RuleLine extends HBox {
     }
   }
 
-  private static String words(IllegalArgumentException e) {
+  private static String words(RefusedException e) {
     return e instanceof RuleSyntaxException wrong && !wrong.word().isEmpty()
         ? "\"" + wrong.word() + "\": " + wrong.expected()
         : e instanceof RuleSyntaxException wrong
@@ -131,7 +132,7 @@ final class RuleLine extends HBox {
   }
 
   /** Underlines the word that is wrong, once the text has been laid out. */
-  private void point(IllegalArgumentException e) {
+  private void point(RefusedException e) {
     if (!(e instanceof RuleSyntaxException wrong)
         || wrong.word().isEmpty()
         || !sentence.getStyleClass().contains(WRONG)
@@ -180,7 +181,7 @@ final class RuleLine extends HBox {
   private boolean means(Rule rule) {
     try {
       return RuleSentence.parse(sentence.getText().strip(), vocabulary).equals(rule);
-    } catch (IllegalArgumentException e) {
+    } catch (RefusedException e) {
       return false;
     }
   }

@@ -12,6 +12,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import kelvo.desktop.theme.SmallButton;
 import kelvo.desktop.workspace.SettingDesk;
+import kelvo.refusal.RefusedException;
 import kelvo.setting.Allowed;
 import kelvo.setting.Setting;
 import kelvo.setting.Settings;
@@ -105,7 +106,7 @@ final class SettingRow extends HBox {
     try {
       desk.set(setting, value);
       wrong.setText("");
-    } catch (IllegalArgumentException e) {
+    } catch (RefusedException e) {
       wrong.setText(e.getMessage() + "; " + shown(desk.now().text(setting)) + " counts");
     }
   }

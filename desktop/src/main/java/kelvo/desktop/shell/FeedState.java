@@ -6,6 +6,7 @@ import javafx.animation.Timeline;
 import javafx.scene.control.Label;
 import javafx.scene.control.Tooltip;
 import javafx.util.Duration;
+import kelvo.data.feed.FeedClient;
 import kelvo.data.feed.FeedGap;
 import kelvo.data.feed.LiveFeed;
 import kelvo.desktop.workspace.Workspace;
@@ -42,7 +43,12 @@ final class FeedState extends Label {
     LiveFeed.Status status = feed.status();
     String since = status.since() == 0 ? "" : " since " + DayTime.seconds(status.since());
     switch (status.standing()) {
-      case LOST -> say("Feed lost" + since, status.why(), true);
+      case LOST ->
+          say(
+              (status.connection() == FeedClient.Status.REFUSED ? "Feed refused" : "Feed lost")
+                  + since,
+              status.why(),
+              true);
       case HOLE ->
           say("Frames missing" + since, "They are asked for again; nothing is lost yet.", true);
       case CATCHING_UP -> catchingUp(status.since(), feed.told());

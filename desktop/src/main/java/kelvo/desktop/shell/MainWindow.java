@@ -23,6 +23,7 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import kelvo.desktop.alert.AlertBell;
 import kelvo.desktop.focus.FocusSide;
+import kelvo.desktop.live.LiveStage;
 import kelvo.desktop.practice.BlindDay;
 import kelvo.desktop.setting.SettingsPage;
 import kelvo.desktop.windows.PartWindows;
@@ -73,7 +74,10 @@ public final class MainWindow extends BorderPane {
     windows = new PartWindows(workspace, parts, this::takeKeys);
     top = new TopBar(workspace);
     AlertBell bell =
-        new AlertBell(workspace, () -> getScene() == null ? null : getScene().getWindow());
+        new AlertBell(
+            workspace,
+            () -> getScene() == null ? null : getScene().getWindow(),
+            () -> workspace.stage().get().equals(LiveStage.KIND));
     settings = new SettingsPage(workspace, bell::test, () -> shownStage().node().requestFocus());
     finder = new Finder(workspace, () -> shownStage().node().requestFocus());
     if (workspace.stage().get().equals(StageKind.NONE)) {

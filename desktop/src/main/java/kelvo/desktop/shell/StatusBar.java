@@ -154,7 +154,8 @@ final class StatusBar extends HBox {
                 ? "Live feed, " + Numbers.whole(events) + " events, " + where + ", " + lag + left
                 : "Stale since " + DayTime.seconds(workspace.now()) + ": " + status.why());
     String broker = workspace.dropCopy() == null ? "" : workspace.dropCopy().words();
-    String more = (status.firstLeftOut() + "\n" + status.notRecorded() + "\n" + broker).strip();
+    String faults = String.join("\n", status.faults());
+    String more = (faults + "\n" + status.notRecorded() + "\n" + broker).strip();
     feed.setTooltip(more.isEmpty() ? null : new Tooltip(more));
     feed.getStyleClass().removeAll("tone-bad");
     if (!fresh || !recorded) {

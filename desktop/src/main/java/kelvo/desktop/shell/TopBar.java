@@ -44,6 +44,7 @@ final class TopBar extends HBox {
   private @Nullable MarketBreadth breadth;
   private int speed = 2;
   private long warnedOf = NOBODY_WARNED;
+  private String warning = "";
 
   TopBar(Workspace workspace) {
     super(12);
@@ -190,6 +191,9 @@ final class TopBar extends HBox {
   /** The next event of the whole market; from five minutes before it stands out. */
   private void showNext(@Nullable KnownEvent event, long now) {
     boolean soon = event != null && event.at() - now <= SOON;
+    if (!soon) {
+      takeBackWarning();
+    }
     next.getStyleClass().removeAll("faded", "strong", "tone-catalyst");
     next.getStyleClass().addAll(soon ? List.of("strong", "tone-catalyst") : List.of("faded"));
     if (event == null) {
@@ -205,11 +209,21 @@ final class TopBar extends HBox {
                 : DayTime.minutes(event.at()) + " " + event.title()));
     next.setTooltip(new Tooltip(DayTime.minutes(event.at()) + " " + event.title()));
     if (soon && warnedOf != event.at()) {
+      takeBackWarning();
       warnedOf = event.at();
-      workspace.action().set("In " + minutes + " min: " + event.title());
+      warning = "At " + DayTime.minutes(event.at()) + ": " + event.title();
+      workspace.action().set(warning);
       workspace.alerts().warn(event);
     }
-    warnedOf = soon ? warnedOf : NOBODY_WARNED;
+  }
+
+  /** What was warned of has come, or is far off again. */
+  private void takeBackWarning() {
+    warnedOf = NOBODY_WARNED;
+    if (!warning.isEmpty() && warning.equals(workspace.action().get())) {
+      workspace.action().set("");
+    }
+    warning = "";
   }
 
   private static String words(MarketBreadth breadth) {

@@ -11,6 +11,7 @@ import javafx.scene.layout.Priority;
 import kelvo.desktop.theme.SmallButton;
 import kelvo.desktop.workspace.Workspace;
 import kelvo.field.Unit;
+import kelvo.refusal.RefusedException;
 import kelvo.rule.Amounts;
 import kelvo.universe.Figure;
 
@@ -60,7 +61,7 @@ final class FigureForm extends HBox {
     try {
       double number =
           Amounts.parse(shares.getText().strip().toLowerCase(java.util.Locale.ROOT), Unit.SHARES)
-              .orElseThrow(() -> new IllegalArgumentException("expected shares such as 8.4M"));
+              .orElseThrow(() -> new RefusedException("expected shares such as 8.4M"));
       LocalDate date =
           asOf.getText().isBlank() ? workspace.day() : LocalDate.parse(asOf.getText().strip());
       workspace
@@ -76,7 +77,7 @@ final class FigureForm extends HBox {
       source.clear();
     } catch (DateTimeException e) {
       workspace.action().set("The date is written as 2031-02-28, found " + asOf.getText());
-    } catch (IllegalArgumentException e) {
+    } catch (RefusedException e) {
       workspace.action().set(e.getMessage());
     }
   }

@@ -32,6 +32,7 @@ import kelvo.desktop.workspace.StageKey;
 import kelvo.desktop.workspace.StageKind;
 import kelvo.desktop.workspace.Workspace;
 import kelvo.job.LatestAnswer;
+import kelvo.refusal.RefusedException;
 import kelvo.rule.Rule;
 import kelvo.rule.RuleCheck;
 import kelvo.rule.RuleCompletion;
@@ -205,7 +206,7 @@ public final class UniverseStage extends BorderPane implements DayStage {
   private void change(List<Rule> changed) {
     try {
       put(universe.withRules(changed));
-    } catch (IllegalArgumentException e) {
+    } catch (RefusedException e) {
       workspace.action().set(e.getMessage());
       stale.setText(e.getMessage());
     }
@@ -258,7 +259,7 @@ public final class UniverseStage extends BorderPane implements DayStage {
       try {
         put(UniverseTable.with(universe, file.toPath()));
         workspace.action().set("Took what " + file.getName() + " says by hand");
-      } catch (IllegalArgumentException | UncheckedIOException e) {
+      } catch (RefusedException | UncheckedIOException e) {
         workspace.action().set(e.getMessage());
       }
     }

@@ -1,5 +1,7 @@
 package kelvo.desktop.windows;
 
+import kelvo.refusal.RefusedException;
+
 /**
  * A part in a window of its own, and where that stands.
  *
@@ -19,13 +21,13 @@ public record PlacedPart(
     size("width", width);
     size("height", height);
     if (!Double.isFinite(x) || !Double.isFinite(y)) {
-      throw new IllegalArgumentException("x and y must be numbers, found " + x + ", " + y);
+      throw new RefusedException("x and y must be numbers, found " + x + ", " + y);
     }
   }
 
   private static void size(String name, double pixels) {
     if (!(pixels >= MIN_SIZE && pixels <= MAX_SIZE)) {
-      throw new IllegalArgumentException(
+      throw new RefusedException(
           name + " must lie between " + MIN_SIZE + " and " + MAX_SIZE + ", found " + pixels);
     }
   }

@@ -14,6 +14,7 @@ import kelvo.alert.AlertCompletion;
 import kelvo.alert.AlertSentence;
 import kelvo.data.scanfile.ScanFolder;
 import kelvo.delivery.Channel;
+import kelvo.refusal.RefusedException;
 import kelvo.rule.RuleCompletion;
 import kelvo.rule.SessionWords;
 import kelvo.scan.Scan;
@@ -72,7 +73,7 @@ public final class AlertDesk {
       return standing(alert.name()).isPresent()
           ? "There is this alert already; change it in its row"
           : "";
-    } catch (IllegalArgumentException e) {
+    } catch (RefusedException e) {
       return String.valueOf(e.getMessage());
     }
   }
@@ -130,7 +131,7 @@ public final class AlertDesk {
         change(before.with(changed), "Alert: " + AlertSentence.of(changed));
         return true;
       }
-    } catch (IllegalArgumentException e) {
+    } catch (RefusedException e) {
       workspace.action().set(String.valueOf(e.getMessage()));
       return false;
     }

@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
-import java.util.stream.Collectors;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
@@ -40,8 +39,8 @@ public final class Alerts {
       new ReadOnlyObjectWrapper<>(List.of());
   private final Followed<RangView.Rang> followed;
 
-  /** What has been told since then. */
-  private Set<AlertEvent> known = Set.of();
+  /** What has rung up to the moment shown. */
+  private final Set<AlertEvent> known = new HashSet<>();
 
   private long toldUntil = NOTHING_TOLD;
 
@@ -107,12 +106,11 @@ public final class Alerts {
             .takeWhile(ring -> ring.event().at() > from)
             .toList();
     for (Ring ring : fresh.reversed()) {
-      if (!known.contains(ring.event())) {
+      if (known.add(ring.event())) {
         newest.set(ring);
         workspace.alertDesk().spent(ring.event().source());
       }
     }
-    known = fresh.stream().map(Ring::event).collect(Collectors.toSet());
     toldUntil = now.moment();
   }
 
@@ -121,9 +119,10 @@ public final class Alerts {
     changedAt = workspace.now();
   }
 
-  /** The day goes to a moment: what has rung by then is only looked at. */
+  /** The day goes to a moment: what has rung by then is only looked at, what comes rings anew. */
   void sought(long moment) {
     silentUntil = moment;
+    known.removeIf(event -> event.at() > moment);
   }
 
   /** Warns of a known event that is about to come, while the day plays. */

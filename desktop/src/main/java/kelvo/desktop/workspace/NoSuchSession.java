@@ -3,11 +3,12 @@ package kelvo.desktop.workspace;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.List;
+import kelvo.refusal.RefusedException;
 
 /**
  * A folder has no session of the date that was asked for; the message names those that there are.
  */
-public final class NoSuchSession extends RuntimeException {
+public final class NoSuchSession extends RefusedException {
   private static final long serialVersionUID = 1L;
 
   private final transient Path folder;

@@ -25,6 +25,7 @@ import kelvo.job.Progress;
 import kelvo.journal.DayBook;
 import kelvo.player.SessionRun;
 import kelvo.practice.PracticeDay;
+import kelvo.refusal.RefusedException;
 import kelvo.research.KeptQuestion;
 import kelvo.rule.Vocabulary;
 import kelvo.scan.Scan;
@@ -138,7 +139,7 @@ public record OpenedDay(
   public static OpenedDay newest(Path folder, Progress progress) {
     List<LocalDate> dates = new DataFolder(folder, new ExchangeCalendar()).sessionDates();
     if (dates.isEmpty()) {
-      throw new IllegalArgumentException(
+      throw new RefusedException(
           folder + " has no recorded session; expected a folder sessions/DATE with trades.csv");
     }
     return open(folder, dates.getLast(), progress);
@@ -169,7 +170,7 @@ public record OpenedDay(
    * window's thread.
    *
    * @param broker null for none
-   * @throws IllegalArgumentException when the feed refuses or the folder lists no securities
+   * @throws RefusedException when the feed refuses or the folder lists no securities
    * @throws IllegalStateException when no feed answers, or another window writes to the folder
    */
   public static OpenedDay live(
@@ -179,11 +180,11 @@ public record OpenedDay(
     FolderLock lock =
         FolderLock.of(folder, HOLDER)
             .map(opening::opens)
-            .orElseThrow(() -> new IllegalStateException(FolderLock.whyNot(folder)));
+            .orElseThrow(() -> new RefusedException(FolderLock.whyNot(folder)));
     try {
       DataFolder data = new DataFolder(folder, new ExchangeCalendar());
       if (data.securities().isEmpty()) {
-        throw new IllegalArgumentException(
+        throw new RefusedException(
             folder + " lists no securities; put a securities.csv there (docs/formats.md)");
       }
       SessionRecorder recorder = opening.opens(new SessionRecorder(folder, date));

@@ -21,6 +21,7 @@ import kelvo.practice.PaperAccount;
 import kelvo.practice.PaperBroker;
 import kelvo.practice.PaperOrder;
 import kelvo.practice.Terms;
+import kelvo.refusal.RefusedException;
 import kelvo.research.UsualSpreads;
 import kelvo.setting.SettingCatalogue;
 import kelvo.setting.Settings;
@@ -227,12 +228,12 @@ public final class PracticeDesk {
    *
    * @param way 1 to buy, -1 to sell
    * @param exits of a bracket; null for an order alone
-   * @throws IllegalArgumentException when it makes no order, in words
+   * @throws RefusedException when it makes no order, in words
    */
   public void place(
       String symbol, int way, long shares, Terms terms, PaperOrder.@Nullable Exits exits) {
     if (symbol.isEmpty()) {
-      throw new IllegalArgumentException("no symbol is in focus");
+      throw new RefusedException("no symbol is in focus");
     }
     long id =
         instructions.stream()

@@ -24,6 +24,7 @@ import kelvo.data.scanfile.ScanFile;
 import kelvo.data.scanfile.ScanFolder;
 import kelvo.formula.OwnField;
 import kelvo.hit.ScanBoard;
+import kelvo.refusal.RefusedException;
 import kelvo.research.KeptQuestion;
 import kelvo.rule.Vocabulary;
 import kelvo.scan.Scan;
@@ -119,12 +120,12 @@ public final class ScanDesk {
    * Makes a field of the trader's own of "name = formula", or takes it away where no formula stands
    * behind the sign; scans that ask it follow.
    *
-   * @throws IllegalArgumentException saying at which character what was expected
+   * @throws RefusedException saying at which character what was expected
    */
   public void makeField(String text) {
     int equals = text.indexOf('=');
     if (equals < 0) {
-      throw new IllegalArgumentException(
+      throw new RefusedException(
           "expected a name, = and a formula, such as: push = (price - vwap) / atr 14d");
     }
     String name = text.substring(0, equals).strip().toLowerCase(Locale.ROOT);
@@ -166,7 +167,7 @@ public final class ScanDesk {
                   scan.universe().rules().stream().flatMap(rule -> rule.fields().stream()))
               .anyMatch(field -> field.words().equals(name));
       if (asked) {
-        throw new IllegalArgumentException(
+        throw new RefusedException(
             "\"" + scan.name() + "\" asks for " + name + "; take it out there first");
       }
     }

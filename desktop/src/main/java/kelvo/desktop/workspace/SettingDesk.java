@@ -7,6 +7,7 @@ import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleBooleanProperty;
+import kelvo.refusal.RefusedException;
 import kelvo.setting.Allowed.OnOff;
 import kelvo.setting.Setting;
 import kelvo.setting.Settings;
@@ -48,7 +49,7 @@ public final class SettingDesk {
   /**
    * Sets something.
    *
-   * @throws IllegalArgumentException saying what was expected
+   * @throws RefusedException saying what was expected
    */
   public void set(Setting setting, String value) {
     Settings before = settings.get();

@@ -21,6 +21,7 @@ import kelvo.journal.Remark;
 import kelvo.journal.RuleKept;
 import kelvo.level.Level;
 import kelvo.level.LevelKind;
+import kelvo.refusal.RefusedException;
 import kelvo.scan.Side;
 import kelvo.tape.Price;
 import kelvo.trade.Fill;
@@ -104,7 +105,7 @@ public final class TraderDay implements DrawnLevels {
     book.set(book.get().withFills(onPaper).carrying(List.of()));
   }
 
-  /** Takes all fills that the feed or the broker has told so far. */
+  /** Takes new fills of the feed or the broker, each as often as it has been told in all. */
   public void filled(List<Fill> fills) {
     ledger.addFills(day, fills);
     book.set(book.get().adding(fills));
@@ -216,7 +217,7 @@ public final class TraderDay implements DrawnLevels {
       String symbol, long firstAt, long firstPrice, long secondAt, long secondPrice) {
     try {
       add(Level.trendLine(symbol, firstAt, firstPrice, secondAt, secondPrice, now()));
-    } catch (IllegalArgumentException e) {
+    } catch (RefusedException e) {
       listener.told("No trend line was set: " + e.getMessage());
     }
   }

@@ -11,6 +11,7 @@ import javafx.scene.control.TextField;
 import javafx.stage.Stage;
 import kelvo.desktop.PlacedStage;
 import kelvo.desktop.RealWindow;
+import kelvo.time.DayTime;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.api.FxRobot;
@@ -21,6 +22,8 @@ import org.testfx.util.WaitForAsyncUtils;
 @ExtendWith(RealWindow.class)
 class AlertPopupsTest {
   private static final double LONG = 600;
+  private static final long AT = DayTime.of(9, 41);
+  private static final long PAST = DayTime.of(9, 46);
 
   private final List<String> done = new ArrayList<>();
   private AlertPopups popups;
@@ -45,6 +48,7 @@ class AlertPopupsTest {
                 seconds,
                 symbol,
                 "09:41:07  at 8.20",
+                now -> now >= AT && now < PAST,
                 () -> done.add(symbol + " in focus"),
                 () -> done.add(symbol + " silent")));
   }
@@ -74,6 +78,25 @@ class AlertPopupsTest {
     robot.clickOn("Silent for 10 min");
     assertThat(done).containsExactly("KELPOR in focus", "TIDARC silent");
     assertThat(shown()).isZero();
+  }
+
+  @Test
+  void noneStandsWhereItIsStillToComeOrPast() {
+    pop("KELPOR", LONG);
+    at(AT);
+    assertThat(shown()).isEqualTo(1);
+    at(AT - DayTime.SECOND);
+    assertThat(shown()).isZero();
+
+    pop("TIDARC", LONG);
+    at(PAST - 1);
+    assertThat(shown()).isEqualTo(1);
+    at(PAST);
+    assertThat(shown()).isZero();
+  }
+
+  private void at(long moment) {
+    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> popups.at(moment));
   }
 
   @Test

@@ -13,6 +13,8 @@ import java.util.Set;
 import java.util.concurrent.BlockingQueue;
 import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.TimeUnit;
+import java.util.function.BooleanSupplier;
+import java.util.stream.Stream;
 import kelvo.alert.AlertEvent;
 import kelvo.alert.Ring;
 import kelvo.delivery.Channel;
@@ -105,6 +107,35 @@ class OutsideProgramTest {
       next();
     }
     assertThat(path.resolve("said")).content().isEqualTo("-- K E L P O R. halted\n");
+  }
+
+  @Test
+  void aProgramThatIsAtWorkEndsWithTheWindow() throws Exception {
+    program("espeak-ng", "exec sleep 600");
+    try (OutsideProgram found =
+        OutsideProgram.first(List.of(List.of("espeak-ng")), search(), told::add).orElseThrow()) {
+      found.call("words");
+      until(() -> sleeping().findAny().isPresent());
+      ProcessHandle begun = sleeping().findAny().orElseThrow();
+      found.close();
+
+      begun.onExit().get(20, TimeUnit.SECONDS);
+    }
+    assertThat(told).isEmpty();
+  }
+
+  private static Stream<ProcessHandle> sleeping() {
+    return ProcessHandle.current()
+        .children()
+        .filter(child -> child.info().commandLine().orElse("").endsWith("sleep 600"));
+  }
+
+  private static void until(BooleanSupplier so) {
+    long deadline = System.nanoTime() + TimeUnit.SECONDS.toNanos(20);
+    while (!so.getAsBoolean()) {
+      assertThat(System.nanoTime()).isLessThan(deadline);
+      Thread.onSpinWait();
+    }
   }
 
   @Test

@@ -165,6 +165,7 @@ class KelvoWindowTest {
     assertThat(window.opened().action().get()).contains(earlier.toString());
   }
 
+  @Tag("proof")
   @Test
   void anotherDateOfTheFolderOpensInTheSameWindowAtTheSameTimeOfDay() throws Exception {
     LocalDate earlier = dayBefore();
@@ -202,6 +203,7 @@ class KelvoWindowTest {
     until(this::showsTheDay);
   }
 
+  @Tag("proof")
   @Test
   void aFolderThatCannotBeLookedAtStandsThereWithoutASession() throws Exception {
     locked = true;
