@@ -34,6 +34,8 @@ public final class RuleSentence {
    */
   private static final int LONGEST = 1_000;
 
+  private static final int MOST_WORDS_OF_FIELD = 20;
+
   private static final Pattern BRACKETS = Pattern.compile("\\([^)]*\\)");
   private static final Pattern POINTS =
       Pattern.compile("(\\d+(?:\\.\\d*)?) points? (above|below) (.+)");
@@ -96,7 +98,8 @@ public final class RuleSentence {
    */
   private @Nullable Matcher relation() {
     Matcher relation = RELATION.matcher(outside);
-    while (relation.find()) {
+    int last = lastEndOfField();
+    while (relation.find() && relation.start() <= last) {
       if (found(text.substring(0, relation.start())).isPresent()) {
         return relation;
       }
@@ -107,12 +110,24 @@ public final class RuleSentence {
 
   /** Where the words of a field end, as far as they are some; where a relation has to stand. */
   private int afterField() {
-    for (int end = text.length(); end > 0; end = text.lastIndexOf(' ', end - 1)) {
+    for (int end = lastEndOfField(); end > 0; end = outside.lastIndexOf(' ', end - 1)) {
       if (found(text.substring(0, end)).isPresent()) {
         return Math.min(text.length(), end + 1);
       }
     }
     return text.length();
+  }
+
+  /** Beyond which no field's words go, so that a long text is not tried as a whole at each word. */
+  private int lastEndOfField() {
+    int end = -1;
+    for (int words = 0; words < MOST_WORDS_OF_FIELD; words++) {
+      end = outside.indexOf(' ', end + 1);
+      if (end < 0) {
+        return text.length();
+      }
+    }
+    return end;
   }
 
   private Rule rule() {

@@ -46,8 +46,9 @@ public final class TapeMoment {
   }
 
   /**
-   * Share of the last minute's volume that was bought: at or above the ask; below the middle is
-   * selling, between half. NaN without prints or quotes.
+   * Share of the last minute's volume that was bought: a print above the middle of the quote in
+   * force is bought, one below it sold, one at the middle or without a two-sided quote half of
+   * each. NaN when no print of the minute has a two-sided quote.
    */
   public double buyingShare() {
     double bought = 0;

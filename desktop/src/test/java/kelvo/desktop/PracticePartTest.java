@@ -282,44 +282,63 @@ class PracticePartTest {
   @Tag("proof")
   @Test
   void aCaseOfADrillThatCannotBeReadIsToldAndTheNextOneComes(FxRobot robot) {
-    List<Double> results = Collections.nCopies(Held.values().length, 0.0);
     List<ResearchCase> cases =
-        Stream.of(LocalDate.MIN, opened.workspace.day())
-            .map(
-                date ->
-                    new ResearchCase(
-                        date,
-                        SYMBOL,
-                        OPENING,
-                        OPENING + 1,
-                        8,
-                        false,
-                        results,
-                        results,
-                        results,
-                        List.of(),
-                        false,
-                        CaseTraits.of(Map.of())))
-            .toList();
-    Question question =
-        new Question(
-            opened.workspace.desk().scans().getFirst(),
-            new CaseMoment.FirstHit(DayTime.FIRST),
-            1,
-            new Question.Costs(Fees.NONE, Question.Costs.USUAL_POSITION));
+        Stream.of(LocalDate.MIN, opened.workspace.day()).map(PracticePartTest::on).toList();
     AtomicReference<DrillPane> drill = new AtomicReference<>();
     robot.interact(
-        () -> drill.set(new DrillPane(opened.workspace, question, Held.CLOSE, cases, () -> {})));
+        () -> drill.set(new DrillPane(opened.workspace, question(), Held.CLOSE, cases, () -> {})));
 
     until(() -> told(drill.get()).startsWith("This case could not be read."));
+    robot.interact(() -> drill.get().key(enter()));
+    until(() -> told(drill.get()).startsWith("It is 09:40."));
+  }
+
+  @Tag("proof")
+  @Test
+  void aDrillOfWhichNothingCouldBeReadSaysSo(FxRobot robot) {
+    AtomicReference<DrillPane> drill = new AtomicReference<>();
     robot.interact(
         () ->
-            drill
-                .get()
-                .key(
-                    new KeyEvent(
-                        KeyEvent.KEY_PRESSED, "", "", KeyCode.ENTER, false, false, false, false)));
-    until(() -> told(drill.get()).startsWith("It is 09:40."));
+            drill.set(
+                new DrillPane(
+                    opened.workspace,
+                    question(),
+                    Held.CLOSE,
+                    List.of(on(LocalDate.MIN)),
+                    () -> {})));
+
+    until(() -> told(drill.get()).startsWith("This case could not be read."));
+    robot.interact(() -> drill.get().key(enter()));
+    until(() -> told(drill.get()).startsWith("None of the cases could be read"));
+  }
+
+  private static KeyEvent enter() {
+    return new KeyEvent(KeyEvent.KEY_PRESSED, "", "", KeyCode.ENTER, false, false, false, false);
+  }
+
+  private Question question() {
+    return new Question(
+        opened.workspace.desk().scans().getFirst(),
+        new CaseMoment.FirstHit(DayTime.FIRST),
+        1,
+        new Question.Costs(Fees.NONE, Question.Costs.USUAL_POSITION));
+  }
+
+  private static ResearchCase on(LocalDate date) {
+    List<Double> results = Collections.nCopies(Held.values().length, 0.0);
+    return new ResearchCase(
+        date,
+        SYMBOL,
+        OPENING,
+        OPENING + 1,
+        8,
+        false,
+        results,
+        results,
+        results,
+        List.of(),
+        false,
+        CaseTraits.of(Map.of()));
   }
 
   private static String told(DrillPane drill) {

@@ -277,8 +277,15 @@ class PastSessionsTest {
       assertThat(past.faults())
           .anyMatch(sentence -> sentence.contains("sessions/" + saturday + "/trades.csv.gz"))
           .anyMatch(sentence -> sentence.contains("sessions/" + saturday + "/quotes.csv"));
-    } finally {
+      assertThat(past.faults(past.recorded().subList(0, 3))).isEmpty();
+
       Files.delete(quotes);
+      past.session(saturday);
+      assertThat(past.faults())
+          .anyMatch(sentence -> sentence.contains("sessions/" + saturday + "/trades.csv.gz"))
+          .noneMatch(sentence -> sentence.contains("sessions/" + saturday + "/quotes.csv"));
+    } finally {
+      Files.deleteIfExists(quotes);
       Files.delete(prints);
       Files.delete(recorded);
     }

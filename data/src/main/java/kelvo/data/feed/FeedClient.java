@@ -208,9 +208,10 @@ public final class FeedClient implements AutoCloseable {
       return found.get(longest.toMillis(), TimeUnit.MILLISECONDS);
     } catch (ExecutionException e) {
       Throwable cause = e.getCause();
-      throw new RefusedException(cause == null ? "no answer" : cause.getMessage(), e);
+      throw new RefusedException(
+          cause == null ? "no answer" : String.valueOf(cause.getMessage()), e);
     } catch (TimeoutException e) {
-      throw new RefusedException(lately.get(), e);
+      throw new RefusedException(String.valueOf(lately.get()), e);
     } catch (InterruptedException e) {
       Thread.currentThread().interrupt();
       throw new IllegalStateException("interrupted", e);

@@ -4,12 +4,12 @@ import java.math.BigDecimal;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.Collections;
+import java.util.Collection;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
@@ -69,23 +69,33 @@ public final class PastSessions {
   /** Two questions are held against each other, and one comes before the next. */
   private static final int ANSWERS_KEPT = 3;
 
+  /** Sessions of a year; what is kept of one is up to a megabyte of hits. */
+  private static final int YEAR = 252;
+
+  /** Sessions of minute bars; what is kept of one is up to two megabytes. */
+  private static final int HALF_YEAR = YEAR / 2;
+
   private final Path root;
   private final Ledger ledger;
   private final Vocabulary vocabulary;
 
   /** By date: what was played last. */
-  private final Map<LocalDate, Played> played = new ConcurrentHashMap<>();
+  private final KeptByDate<Played> played = new KeptByDate<>(YEAR);
 
   /** By date: the scan that was played alone last. */
-  private final Map<LocalDate, PlayedAlone> asTheyWere = new ConcurrentHashMap<>();
+  private final KeptByDate<PlayedAlone> asTheyWere = new KeptByDate<>(YEAR);
 
   /** By date: what was asked last for research, the newest first. */
-  private final Map<LocalDate, List<Answered>> answered = new ConcurrentHashMap<>();
+  private final KeptByDate<List<Answered>> answered = new KeptByDate<>(4 * YEAR);
 
   /** By date: a session of minute bars, with what was asked of its securities. */
-  private final Map<LocalDate, BarSession> barSessions = new ConcurrentHashMap<>();
+  private final KeptByDate<BarSession> barSessions = new KeptByDate<>(HALF_YEAR);
 
-  private final Set<String> faults = Collections.synchronizedSet(new LinkedHashSet<>());
+  /** By date: what was wrong with the session when it was read last. */
+  private final Map<LocalDate, List<String>> faults = new ConcurrentHashMap<>();
+
+  /** What was wrong with the tables beside the sessions when they were asked last. */
+  private volatile List<String> otherFaults = List.of();
 
   /**
    * What a question is answered from.
@@ -305,8 +315,8 @@ public final class PastSessions {
                           ? SessionCases.of(
                               session(date), question, known.after(date), usual, going)
                           : ofBars(date, question, known, usual.get());
-                  answered.merge(
-                      date, List.of(new Answered(now, found)), PastSessions::newestFirst);
+                  answered.change(
+                      date, List.of(), kept -> newestFirst(new Answered(now, found), kept));
                   return found;
                 },
                 each,
@@ -314,20 +324,20 @@ public final class PastSessions {
             .stream()
             .flatMap(List::stream)
             .toList();
-    faults.addAll(data.faultSentences());
+    otherFaults = List.copyOf(data.faultSentences());
     return cases;
   }
 
   private @Nullable List<ResearchCase> asked(LocalDate date, Asked now) {
-    return answered.getOrDefault(date, List.of()).stream()
+    return Objects.requireNonNullElse(answered.get(date), List.<Answered>of()).stream()
         .filter(one -> one.asked.equals(now))
         .findFirst()
         .map(Answered::cases)
         .orElse(null);
   }
 
-  private static List<Answered> newestFirst(List<Answered> kept, List<Answered> newest) {
-    return Stream.concat(newest.stream(), kept.stream()).limit(ANSWERS_KEPT).toList();
+  private static List<Answered> newestFirst(Answered newest, List<Answered> kept) {
+    return Stream.concat(Stream.of(newest), kept.stream()).limit(ANSWERS_KEPT).toList();
   }
 
   /**
@@ -354,8 +364,15 @@ public final class PastSessions {
   /** What was known beforehand of a session of bars is kept for the next question. */
   private List<ResearchCase> ofBars(
       LocalDate date, Question question, ResearchData known, UsualSpreads usual) {
-    BarSession session = barSessions.computeIfAbsent(date, known::barSession);
-    return session == null ? List.of() : BarCases.of(session, question, known.after(date), usual);
+    BarSession session = barSessions.get(date);
+    if (session == null) {
+      session = known.barSession(date);
+      if (session == null) {
+        return List.of();
+      }
+      barSessions.put(date, session);
+    }
+    return BarCases.of(session, question, known.after(date), usual);
   }
 
   /** The minutes of a security in a session, oldest first; none when it has none. */
@@ -380,15 +397,26 @@ public final class PastSessions {
   public Session session(LocalDate date) {
     DataFolder folder = data();
     Session session = folder.session(date, Progress.NONE);
-    faults.addAll(folder.faultSentences());
+    faults.put(date, List.copyOf(folder.faultSentences()));
     return session;
   }
 
-  /** What was found to be wrong with the sessions that have been read, a sentence each. */
+  /**
+   * What was wrong with some sessions when they were read last, and with the tables beside them
+   * when a question was put last, a sentence each. What has been mended since and read again is
+   * gone.
+   */
+  public List<String> faults(Collection<LocalDate> dates) {
+    return Stream.concat(
+            dates.stream().flatMap(date -> faults.getOrDefault(date, List.of()).stream()),
+            otherFaults.stream())
+        .distinct()
+        .toList();
+  }
+
+  /** What was wrong with all sessions that have been read. */
   public List<String> faults() {
-    synchronized (faults) {
-      return List.copyOf(faults);
-    }
+    return faults(new TreeSet<>(faults.keySet()));
   }
 
   /**

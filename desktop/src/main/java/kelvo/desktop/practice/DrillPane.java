@@ -65,6 +65,7 @@ public final class DrillPane extends BorderPane {
   private double stop = FIRST_STOP;
   private Standing standing = Standing.READING;
   private int at;
+  private int unread;
 
   private enum Standing {
     READING,
@@ -150,13 +151,18 @@ public final class DrillPane extends BorderPane {
         this::ask);
   }
 
-  /** Its session could not be read, which the window tells; the others can. */
+  /** Its session could not be read, which the window tells, or has no bars; the others have. */
   private void unread() {
+    unread++;
     told.setText("This case could not be read. Enter goes on.");
     standing = Standing.TOLD;
   }
 
   private void ask(Read found) {
+    if (found.bars().isEmpty()) {
+      unread();
+      return;
+    }
     bars = found.bars();
     close = found.close();
     long moment = one().at();
@@ -261,8 +267,18 @@ public final class DrillPane extends BorderPane {
 
   private void sumUp() {
     standing = Standing.OVER;
+    if (done.isEmpty()) {
+      place.setText("None of " + cases.size() + " could be read");
+      told.setText(
+          "None of the cases could be read, so there is nothing to measure. Escape goes back to the"
+              + " question.");
+      return;
+    }
     List<DrillScore> scores = done.stream().map(Done::score).toList();
-    place.setText("All " + cases.size() + " are called");
+    place.setText(
+        unread == 0
+            ? "All " + cases.size() + " are called"
+            : done.size() + " are called, " + unread + " could not be read");
     told.setText(
         String.format(
             Locale.ROOT,

@@ -307,7 +307,7 @@ public final class ResearchStage extends BorderPane implements DayStage {
 
   /** Which sessions are left out, and what is wrong with those that were read. */
   private String wrong(SessionsAsked sessions) {
-    List<String> faults = workspace.past().faults();
+    List<String> faults = workspace.past().faults(sessions.dates());
     if (faults.isEmpty()) {
       return sessions.words();
     }

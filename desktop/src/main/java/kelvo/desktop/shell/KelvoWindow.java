@@ -59,7 +59,7 @@ public final class KelvoWindow extends Application {
   private volatile @Nullable Workspace workspace;
 
   /** Saves the day that was left last; null before any was. */
-  private volatile @Nullable Thread closing;
+  private final Saving closing = new Saving();
 
   private final WorkBeside beside = new WorkBeside();
 
@@ -379,15 +379,11 @@ public final class KelvoWindow extends Application {
     LoadingPane saving = LoadingPane.saving();
     put(stage, saving);
     stage.setOnCloseRequest(WindowEvent::consume);
-    Thread thread =
-        new Thread(
-            () -> {
-              List<String> lost = opened.finish();
-              Platform.runLater(() -> left(stage, saving, lost, then));
-            },
-            "closing");
-    closing = thread;
-    thread.start();
+    closing.begin(
+        () -> {
+          List<String> lost = opened.finish();
+          Platform.runLater(() -> left(stage, saving, lost, then));
+        });
   }
 
   private void left(Stage stage, LoadingPane saving, List<String> lost, Runnable then) {
@@ -430,16 +426,8 @@ public final class KelvoWindow extends Application {
 
   /** While "saving" stands, the process must not end under it. */
   private void awaitSaving() {
-    Thread saving = closing;
-    if (saving != null) {
-      try {
-        saving.join(LONGEST_SAVING);
-      } catch (InterruptedException e) {
-        Thread.currentThread().interrupt();
-      }
-      if (saving.isAlive()) {
-        LOG.error("The day was not saved within {} s", LONGEST_SAVING.toSeconds());
-      }
+    if (!closing.await(LONGEST_SAVING)) {
+      LOG.error("The day was not saved within {} s", LONGEST_SAVING.toSeconds());
     }
   }
 

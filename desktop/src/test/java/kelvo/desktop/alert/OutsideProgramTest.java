@@ -11,8 +11,10 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Set;
 import java.util.concurrent.BlockingQueue;
+import java.util.concurrent.ExecutionException;
 import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
 import java.util.function.BooleanSupplier;
 import java.util.stream.Stream;
 import kelvo.alert.AlertEvent;
@@ -110,17 +112,18 @@ class OutsideProgramTest {
   }
 
   @Test
-  void aProgramThatIsAtWorkEndsWithTheWindow() throws Exception {
+  void aProgramThatIsAtWorkEndsWithTheWindow()
+      throws ExecutionException, InterruptedException, TimeoutException {
     program("espeak-ng", "exec sleep 600");
+    ProcessHandle begun;
     try (OutsideProgram found =
         OutsideProgram.first(List.of(List.of("espeak-ng")), search(), told::add).orElseThrow()) {
       found.call("words");
       until(() -> sleeping().findAny().isPresent());
-      ProcessHandle begun = sleeping().findAny().orElseThrow();
-      found.close();
-
-      begun.onExit().get(20, TimeUnit.SECONDS);
+      begun = sleeping().findAny().orElseThrow();
     }
+
+    begun.onExit().get(20, TimeUnit.SECONDS);
     assertThat(told).isEmpty();
   }
 
