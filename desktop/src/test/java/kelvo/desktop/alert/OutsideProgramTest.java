@@ -113,7 +113,7 @@ class OutsideProgramTest {
 
   @Test
   void aProgramThatIsAtWorkEndsWithTheWindow()
-      throws ExecutionException, InterruptedException, TimeoutException {
+      throws ExecutionException, InterruptedException, IOException, TimeoutException {
     program("espeak-ng", "exec sleep 600");
     ProcessHandle begun;
     try (OutsideProgram found =
