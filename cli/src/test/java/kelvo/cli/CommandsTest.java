@@ -158,7 +158,7 @@ class CommandsTest {
     Files.writeString(
         day.resolve("trades.csv"),
         "time,symbol,price,size,conditions,id\n09:30:00,SONWEL,6,100,regular,1\n"
-            + "09:31:00,SONWEL,6,100,regular,1\n09:32:00,TIDARC,6,100,regular,2\n");
+            + "09:31:00,SONWEL,6,100,regular,1\n09:32:00,ORBTOW,6,100,regular,2\n");
     Files.writeString(
         Files.createDirectory(bad.resolve("minutes")).resolve("2031-01-02.csv"),
         "symbol,time,open,high,low,close,volume\nSONWEL,09:30:00,1,1,1,1,1\nSONWEL,x,1,1,1,1,1\n");

@@ -9,6 +9,7 @@ import java.nio.file.Path;
 import java.util.stream.Stream;
 import kelvo.data.folder.FolderLock;
 import kelvo.job.Progress;
+import kelvo.refusal.RefusedException;
 import kelvo.sim.DemoFolder;
 import kelvo.sim.DemoSize;
 import org.junit.jupiter.api.Test;
@@ -40,7 +41,7 @@ class DemoDataTest {
     FolderLock other = DemoData.lock(root);
     try (other) {
       assertThatThrownBy(this::ready)
-          .isInstanceOf(IllegalStateException.class)
+          .isInstanceOf(RefusedException.class)
           .hasMessageContaining("demo is being written to by a start of the demo, process ")
           .hasMessageEndingWith("; close that one, or name another folder");
       try (Stream<Path> there = Files.list(root)) {

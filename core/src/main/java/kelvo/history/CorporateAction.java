@@ -14,7 +14,7 @@ import kelvo.refusal.RefusedException;
 public record CorporateAction(String symbol, LocalDate date, double ratio) {
   public CorporateAction {
     if (!(ratio > 0)) {
-      throw new RefusedException("split ratio must be above 0, found " + ratio);
+      throw new RefusedException("expected a split ratio above 0, found " + ratio);
     }
   }
 

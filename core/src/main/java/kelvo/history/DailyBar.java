@@ -14,13 +14,13 @@ public record DailyBar(
   public DailyBar {
     if (low > high || open < low || open > high || close < low || close > high || low <= 0) {
       throw new RefusedException(
-          "open and close must lie between low and high: "
+          "expected prices above 0, open and close between low and high, found open "
               + Price.exact(open)
-              + ", "
+              + ", high "
               + Price.exact(high)
-              + ", "
+              + ", low "
               + Price.exact(low)
-              + ", "
+              + ", close "
               + Price.exact(close));
     }
   }

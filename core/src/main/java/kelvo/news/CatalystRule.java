@@ -1,10 +1,12 @@
 package kelvo.news;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.OptionalDouble;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import kelvo.refusal.Nearest;
 import kelvo.refusal.RefusedException;
 
 /**
@@ -123,10 +125,10 @@ public final class CatalystRule {
                       new RefusedException(
                           "no news category is called \""
                               + name.strip()
-                              + "\"; there are: "
-                              + String.join(
-                                  ", ",
-                                  java.util.Arrays.stream(NewsCategory.values())
+                              + "\""
+                              + Nearest.asQuestion(
+                                  name,
+                                  Arrays.stream(NewsCategory.values())
                                       .map(NewsCategory::words)
                                       .toList()))));
     }

@@ -10,6 +10,7 @@ import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import kelvo.field.Field;
 import kelvo.field.Unit;
+import kelvo.refusal.Nearest;
 import kelvo.refusal.RefusedException;
 import org.jspecify.annotations.Nullable;
 
@@ -159,7 +160,13 @@ public final class RuleSentence {
   private Field field(String words) {
     return found(words)
         .orElseThrow(
-            () -> wrong(0, "no field is called \"" + words.strip() + "\"" + near(words.strip())));
+            () ->
+                wrong(
+                    0,
+                    "no field is called \""
+                        + words.strip()
+                        + "\""
+                        + Nearest.asQuestion(words.strip(), vocabulary.allWords())));
   }
 
   private Optional<Field> found(String words) {
@@ -168,16 +175,6 @@ public final class RuleSentence {
     } catch (RefusedException e) {
       throw wrong(Math.max(0, text.indexOf('(')), String.valueOf(e.getMessage()));
     }
-  }
-
-  private String near(String words) {
-    String first = words.split(" ", 2)[0];
-    String like =
-        vocabulary.allWords().stream()
-            .filter(w -> !first.isEmpty() && w.contains(first))
-            .limit(4)
-            .collect(Collectors.joining(", "));
-    return like.isEmpty() ? "" : "; there are: " + like;
   }
 
   private static Relation relationOf(String words) {

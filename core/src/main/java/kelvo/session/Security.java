@@ -90,7 +90,7 @@ public record Security(
   public Security {
     extra = Map.copyOf(extra);
     if (symbol.isBlank()) {
-      throw new RefusedException("a security needs a symbol");
+      throw new RefusedException("expected a symbol");
     }
   }
 }

@@ -18,6 +18,7 @@ import kelvo.field.FieldCatalogue;
 import kelvo.field.Unit;
 import kelvo.history.DailyHistory;
 import kelvo.news.CatalystRule;
+import kelvo.refusal.Nearest;
 import kelvo.refusal.RefusedException;
 import kelvo.rule.Amounts;
 import kelvo.state.Effect;
@@ -150,8 +151,8 @@ public final class TriggerCatalogue {
                 new RefusedException(
                     "no trigger is called \""
                         + phrase
-                        + "\"; there are: "
-                        + String.join(", ", all().stream().map(Trigger::words).toList())));
+                        + "\""
+                        + Nearest.asQuestion(phrase, all().stream().map(Trigger::words).toList())));
   }
 
   /** All triggers, one example of each that has parameters. */

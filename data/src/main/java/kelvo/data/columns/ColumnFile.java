@@ -23,7 +23,7 @@ import java.util.zip.CRC32C;
  */
 public final class ColumnFile {
   /** The first eight bytes; the last two are the version of the layout and of what is in it. */
-  static final byte[] MAGIC = "KelvCo02".getBytes(StandardCharsets.US_ASCII);
+  static final byte[] MAGIC = "KelvCo03".getBytes(StandardCharsets.US_ASCII);
 
   /** Where the header begins: after the magic bytes, its length and its checksum. */
   static final int HEADER = MAGIC.length + 2 * Integer.BYTES;

@@ -180,7 +180,7 @@ public final class FeedClient implements AutoCloseable {
           @Override
           public FeedReader session(LocalDate date) {
             found.complete(date);
-            throw new IllegalStateException("only the date was asked for");
+            throw new RefusedException("only the date was asked for");
           }
 
           @Override
@@ -407,7 +407,7 @@ public final class FeedClient implements AutoCloseable {
       welcomedAt = nanos.getAsLong();
       asking = false;
       become(Status.LIVE, "session of " + date);
-    } catch (IllegalStateException e) {
+    } catch (RefusedException e) {
       refuse(String.valueOf(e.getMessage()));
     } catch (java.time.DateTimeException e) {
       listener.fault("expected a session such as 2031-03-12, found " + message.path("session"));

@@ -25,7 +25,8 @@ import kelvo.time.DayTime;
 
 /**
  * The minute bars of earlier sessions, {@code minutes/DATE}, each file read once. A row counts when
- * its symbol, time, prices and volume can be read. Thread-safe.
+ * its symbol, time, prices and volume can be read and its open and close lie between its low and
+ * high. Thread-safe.
  */
 final class MinuteFiles {
   private static final List<String> PRICES = List.of("open", "high", "low", "close");
@@ -33,7 +34,7 @@ final class MinuteFiles {
   /** What is so of a row that counts. */
   private static final String WHOLE =
       "symbol is not null and minute between 0 and 1439 and volume >= 0"
-          + " and open > 0 and high > 0 and low > 0 and close > 0";
+          + " and low > 0 and open between low and high and close between low and high";
 
   private final Path root;
   private final KeptColumns kept;
@@ -174,7 +175,7 @@ final class MinuteFiles {
                 name,
                 wrong.getLong(1),
                 "",
-                "a symbol, a time such as 09:31:00, prices and a volume",
+                "a symbol, a time such as 09:31:00, a volume, and open and close between low and high",
                 String.valueOf(wrong.getString(2))));
       }
     }

@@ -59,6 +59,15 @@ final class SecuritiesFile {
                     header ->
                         SecurityRow.of(
                             header,
+                            (row, bad) ->
+                                faults.add(
+                                    new Fault(
+                                        file.name(),
+                                        row.line(),
+                                        bad.column,
+                                        bad.expected,
+                                        bad.text,
+                                        false)),
                             security -> {
                               if (!symbols.add(security.symbol())) {
                                 throw new RefusedException(

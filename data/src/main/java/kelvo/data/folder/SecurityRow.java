@@ -5,6 +5,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.BiConsumer;
 import java.util.function.Consumer;
 import kelvo.session.Security;
 import kelvo.session.SecurityKind;
@@ -30,7 +31,13 @@ final class SecurityRow {
           "shortable",
           "benchmark");
 
-  static TableFile.RowReader of(TableRow header, Consumer<Security> taker) {
+  /**
+   * Reads the rows of a table.
+   *
+   * @param wrong hears of what cannot be read and is unknown then; the security counts all the same
+   */
+  static TableFile.RowReader of(
+      TableRow header, BiConsumer<TableRow, BadField> wrong, Consumer<Security> taker) {
     int symbol = header.column("symbol");
     int name = header.column("name");
     int mic = header.column("mic");
@@ -55,17 +62,32 @@ final class SecurityRow {
                 row.word(sector),
                 row.word(industry),
                 row.word(country),
-                row.amount(shares),
-                row.amount(floatShares),
-                date(row, asOf),
-                date(row, sharesAsOf < 0 ? asOf : sharesAsOf),
-                yesOrNo(row, shortable),
-                Boolean.TRUE.equals(yesOrNo(row, benchmark)),
+                amount(row, shares, wrong),
+                amount(row, floatShares, wrong),
+                date(row, asOf, wrong),
+                date(row, sharesAsOf < 0 ? asOf : sharesAsOf, wrong),
+                yesOrNo(row, shortable, wrong),
+                Boolean.TRUE.equals(yesOrNo(row, benchmark, wrong)),
                 extra(row, further)));
   }
 
-  private static @Nullable LocalDate date(TableRow row, int column) {
-    return row.isEmpty(column) ? null : row.date(column);
+  private static double amount(TableRow row, int column, BiConsumer<TableRow, BadField> wrong) {
+    try {
+      return row.amount(column);
+    } catch (BadField e) {
+      wrong.accept(row, e);
+      return Double.NaN;
+    }
+  }
+
+  private static @Nullable LocalDate date(
+      TableRow row, int column, BiConsumer<TableRow, BadField> wrong) {
+    try {
+      return row.isEmpty(column) ? null : row.date(column);
+    } catch (BadField e) {
+      wrong.accept(row, e);
+      return null;
+    }
   }
 
   private static Map<String, String> extra(TableRow row, List<String> further) {
@@ -79,12 +101,16 @@ final class SecurityRow {
     return extra;
   }
 
-  private static @Nullable Boolean yesOrNo(TableRow row, int column) {
+  private static @Nullable Boolean yesOrNo(
+      TableRow row, int column, BiConsumer<TableRow, BadField> wrong) {
     return switch (row.text(column)) {
       case "" -> null;
       case "yes", "true", "1" -> true;
       case "no", "false", "0" -> false;
-      default -> throw row.bad(column, "yes, no or nothing");
+      default -> {
+        wrong.accept(row, row.bad(column, "yes, no or nothing"));
+        yield null;
+      }
     };
   }
 }

@@ -215,7 +215,12 @@ final class TableFile {
     } catch (BadField e) {
       faults.add(new Fault(name, row.line(), e.column, e.expected, e.text));
     } catch (RefusedException e) {
-      faults.add(new Fault(name, row.line(), "", String.valueOf(e.getMessage()), row.whole()));
+      faults.add(new Fault(name, row.line(), "", expected(e), row.whole()));
     }
+  }
+
+  /** What was found stands in the row, which is told as a whole. */
+  private static String expected(RefusedException refused) {
+    return String.valueOf(refused.getMessage()).replaceFirst(", found .*", "");
   }
 }

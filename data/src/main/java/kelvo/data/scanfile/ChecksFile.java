@@ -22,8 +22,7 @@ final class ChecksFile {
       }
       return checks;
     } catch (RefusedException e) {
-      throw new ScanFileException(
-          name + ", check " + (checks.size() + 1) + ": " + e.getMessage(), e);
+      throw ScanFileException.at(name + ", check " + (checks.size() + 1), e);
     }
   }
 

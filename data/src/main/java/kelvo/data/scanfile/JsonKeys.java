@@ -143,7 +143,7 @@ final class JsonKeys {
 
   /** That a key's text is not one that it may hold. */
   ScanFileException wrong(String key, RefusedException told) {
-    return new ScanFileException(place + ", " + key + ": " + told.getMessage(), told);
+    return ScanFileException.at(place + ", " + key, told);
   }
 
   /** The keys that are none of those known. */

@@ -38,7 +38,7 @@ final class QuestionsFile {
                 side.equals(LONG) ? 1 : -1,
                 Held.of(keys.text("held", Held.CLOSE.words()))));
       } catch (RefusedException e) {
-        throw new ScanFileException(place + ": " + e.getMessage(), e);
+        throw ScanFileException.at(place, e);
       }
     }
     return questions;

@@ -63,6 +63,13 @@ public final class ScanFile {
     ScanFileException(String message, @Nullable Throwable cause) {
       super(message, cause);
     }
+
+    /** What was refused at a place of a file; it stays as it is when it names its place already. */
+    static ScanFileException at(String place, RefusedException told) {
+      return told instanceof ScanFileException placed
+          ? placed
+          : new ScanFileException(place + ": " + told.getMessage(), told);
+    }
   }
 
   /**
@@ -238,7 +245,7 @@ public final class ScanFile {
     try {
       return read.get();
     } catch (RefusedException e) {
-      throw new ScanFileException(name + ", " + place + ": " + e.getMessage(), e);
+      throw ScanFileException.at(name + ", " + place, e);
     }
   }
 

@@ -52,7 +52,7 @@ public final class UniverseFile {
           symbols(root.texts("excluded")),
           reviewed(root.text("reviewed")));
     } catch (RefusedException e) {
-      throw new ScanFileException(name + ": " + e.getMessage(), e);
+      throw ScanFileException.at(name, e);
     }
   }
 

@@ -53,7 +53,7 @@ public final class WatchlistFile {
           root.texts("columns"),
           root.has("by") ? Channel.parse(root.text("by")) : Channel.USUAL);
     } catch (RefusedException e) {
-      throw new ScanFileException(name + ": " + e.getMessage(), e);
+      throw ScanFileException.at(name, e);
     }
   }
 

@@ -7,6 +7,7 @@ import java.io.UncheckedIOException;
 import java.nio.file.FileSystemException;
 import java.nio.file.NoSuchFileException;
 import java.util.concurrent.CompletionException;
+import kelvo.refusal.RefusedException;
 import org.junit.jupiter.api.Test;
 import org.sqlite.SQLiteErrorCode;
 import org.sqlite.SQLiteException;
@@ -33,13 +34,15 @@ class PlainReasonTest {
   void wordsOfOurOwnCountMoreThanTheCause() {
     assertThat(PlainReason.of(new UncheckedIOException("name another", new IOException("x"))))
         .isEqualTo("name another");
-    assertThat(PlainReason.of(new IllegalArgumentException("the date is none")))
-        .isEqualTo("the date is none");
+    assertThat(PlainReason.of(new RefusedException("no such date", new IOException("x"))))
+        .isEqualTo("no such date");
   }
 
   @Test
   void noClassNameIsShown() {
     assertThat(PlainReason.of(new NullPointerException())).doesNotContain("Exception");
     assertThat(PlainReason.of(new StackOverflowError())).doesNotContain("Error");
+    assertThat(PlainReason.of(new IndexOutOfBoundsException("Index 5 out of bounds for length 3")))
+        .isEqualTo("an error inside Kelvo, of which the log says more");
   }
 }

@@ -2,16 +2,12 @@ package kelvo.data.feed;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.List;
-import java.util.Locale;
 import java.util.concurrent.TimeUnit;
 import kelvo.data.KillableProcesses;
-import kelvo.time.DayTime;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.Timeout;
@@ -86,7 +82,7 @@ class KilledRecorderTest {
               });
       tell(tells, recorder.lastFrame());
       for (long seq = recorder.lastFrame() + 1; seq <= frames; seq++) {
-        reader.frame(seq, events(seq));
+        reader.frame(seq, InventedFrames.events(DATE, seq));
         if (seq % BETWEEN_SAVES == 0 || seq == frames) {
           recorder.save();
           tell(tells, seq);
@@ -99,29 +95,5 @@ class KilledRecorderTest {
     if (tells) {
       System.out.println(frame);
     }
-  }
-
-  /** Events of every kind, the same for a number whoever asks. */
-  private static JsonNode events(long seq) throws IOException {
-    long at = DATE.atTime(9, 30).atZone(DayTime.NEW_YORK).toEpochSecond() * 1_000 + seq * 50;
-    String text =
-        String.format(
-            Locale.ROOT,
-            "[[\"t\",%1$d,\"TIDARC\",%2$d.25,%3$d,\"regular\",%4$d],"
-                + "[\"q\",%1$d,\"TIDARC\",%2$d.24,100,%2$d.26,200],"
-                + "[\"m\",%1$d,\"KELPOR\",%3$d]%5$s%6$s]",
-            at,
-            5 + seq % 7,
-            1 + seq % 900,
-            seq,
-            seq % 40 == 3 ? ",[\"x\"," + at + ",\"TIDARC\"," + (seq - 1) + ",\"cancel\"]" : "",
-            seq % 90 == 5
-                ? ",[\"n\",{\"time\":"
-                    + at
-                    + ",\"source\":\"Wire\",\"headline\":\"Item "
-                    + seq
-                    + "\",\"body\":\"\",\"symbols\":[\"TIDARC\"]}]"
-                : "");
-    return new ObjectMapper().readTree(text);
   }
 }

@@ -24,6 +24,7 @@ import kelvo.desktop.theme.Theme;
 import kelvo.desktop.workspace.OpenedDay;
 import kelvo.desktop.workspace.OtherDay;
 import kelvo.job.Progress;
+import kelvo.refusal.RefusedException;
 import kelvo.sim.DemoFolder;
 import kelvo.sim.DemoSize;
 import kelvo.time.DayTime;
@@ -221,7 +222,7 @@ class KelvoWindowTest {
     open(
         progress -> {
           if (tries[0]++ == 0) {
-            throw new IllegalStateException("the disk has gone away");
+            throw new RefusedException("the disk has gone away");
           }
           return OpenedDay.open(folder, DATE, progress);
         });

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.stream.IntStream;
+import kelvo.refusal.RefusedException;
 import org.junit.jupiter.api.Test;
 
 class TroublesTest {
@@ -11,7 +12,7 @@ class TroublesTest {
 
   @Test
   void whatWentWrongIsOneSentenceWithTheNewestFirst() {
-    troubles.tell("making the review", new IllegalStateException("no fills"));
+    troubles.tell("making the review", new RefusedException("no fills"));
     troubles.tell("The last change may be lost.");
 
     assertThat(troubles.newest().get())
