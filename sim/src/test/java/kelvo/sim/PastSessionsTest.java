@@ -281,7 +281,7 @@ class PastSessionsTest {
 
       Files.delete(quotes);
       past.session(saturday);
-      assertThat(past.faults())
+      assertThat(past.faults(past.recorded()))
           .anyMatch(sentence -> sentence.contains("sessions/" + saturday + "/trades.csv.gz"))
           .noneMatch(sentence -> sentence.contains("sessions/" + saturday + "/quotes.csv"));
     } finally {

@@ -75,6 +75,9 @@ public final class PastSessions {
   /** Sessions of minute bars; what is kept of one is up to two megabytes. */
   private static final int HALF_YEAR = YEAR / 2;
 
+  /** How the name of a session's table begins. */
+  private static final String SESSIONS = "sessions/";
+
   private final Path root;
   private final Ledger ledger;
   private final Vocabulary vocabulary;
@@ -402,21 +405,26 @@ public final class PastSessions {
   }
 
   /**
-   * What was wrong with some sessions when they were read last, and with the tables beside them
-   * when a question was put last, a sentence each. What has been mended since and read again is
-   * gone.
+   * What was wrong with some sessions when they were read last, and with the tables beside the
+   * sessions when a question was put last, a sentence each. What has been mended since and read
+   * again is gone.
    */
   public List<String> faults(Collection<LocalDate> dates) {
     return Stream.concat(
-            dates.stream().flatMap(date -> faults.getOrDefault(date, List.of()).stream()),
-            otherFaults.stream())
+            ofSessions(dates), otherFaults.stream().filter(told -> !told.startsWith(SESSIONS)))
         .distinct()
         .toList();
   }
 
-  /** What was wrong with all sessions that have been read. */
+  /** What was wrong with everything that has been read. */
   public List<String> faults() {
-    return faults(new TreeSet<>(faults.keySet()));
+    return Stream.concat(ofSessions(new TreeSet<>(faults.keySet())), otherFaults.stream())
+        .distinct()
+        .toList();
+  }
+
+  private Stream<String> ofSessions(Collection<LocalDate> dates) {
+    return dates.stream().flatMap(date -> faults.getOrDefault(date, List.of()).stream());
   }
 
   /**
