@@ -41,9 +41,9 @@ class CatalystRuleTest {
   void saysWhatItExpected() {
     assertThatThrownBy(() -> CatalystRule.parse("tone above 3"))
         .hasMessageContaining("between -1 and 1");
-    assertThatThrownBy(() -> CatalystRule.parse("category gossip"))
-        .hasMessageContaining("no news category is called \"gossip\"")
-        .hasMessageContaining("earnings");
+    assertThatThrownBy(() -> CatalystRule.parse("category erning"))
+        .hasMessageContaining("no news category is called \"erning\"")
+        .hasMessageContaining("did you mean earnings?");
     assertThatThrownBy(() -> CatalystRule.parse("loud")).hasMessageContaining("\"loud\"");
   }
 }

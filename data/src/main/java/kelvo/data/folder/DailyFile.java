@@ -25,7 +25,7 @@ final class DailyFile {
     Path stem = root.resolve("daily");
     return kept.read(
         "daily",
-        new Sources().file(EarlierFiles.of(stem).orElse(stem)),
+        new Sources().file(EarlierFiles.standing(stem)),
         DailyFile::fromColumns,
         faults -> fromTable(root, faults),
         DailyFile::toColumns);

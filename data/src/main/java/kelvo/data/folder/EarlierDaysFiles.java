@@ -74,7 +74,7 @@ record EarlierDaysFiles(
     Sources sources = new Sources();
     for (String table : List.of("daily", "actions")) {
       Path stem = root.resolve(table);
-      sources.file(EarlierFiles.of(stem).orElse(stem));
+      sources.file(EarlierFiles.standing(stem));
     }
     usual(sources, minutes::stem);
     usual(sources, new MentionFiles(root, kept)::stem);

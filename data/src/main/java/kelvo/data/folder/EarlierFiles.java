@@ -1,6 +1,7 @@
 package kelvo.data.folder;
 
 import java.nio.file.Files;
+import java.nio.file.LinkOption;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.Optional;
@@ -42,5 +43,20 @@ final class EarlierFiles {
         .map(ending -> stem.resolveSibling(stem.getFileName() + ending))
         .filter(Files::isRegularFile)
         .findFirst();
+  }
+
+  /**
+   * What stands in the place of a table, by which columns know whether they are current: its file,
+   * else a folder or a link that leads nowhere, else the stem, which is no file.
+   */
+  static Path standing(Path stem) {
+    return of(stem)
+        .or(
+            () ->
+                TableFile.ENDINGS.stream()
+                    .map(ending -> stem.resolveSibling(stem.getFileName() + ending))
+                    .filter(path -> Files.exists(path, LinkOption.NOFOLLOW_LINKS))
+                    .findFirst())
+        .orElse(stem);
   }
 }

@@ -57,7 +57,7 @@ final class MinuteFiles {
 
   /** What is made from the bars of a date is made from this. */
   Sources sources(LocalDate date) {
-    return new Sources().file(EarlierFiles.of(stem(date)).orElse(stem(date)));
+    return new Sources().file(EarlierFiles.standing(stem(date)));
   }
 
   /** The bars of a date; empty when there is no such file or it cannot be read at all. */

@@ -42,7 +42,7 @@ final class SecuritiesFile {
     Path stem = root.resolve("securities");
     return kept.read(
         "securities",
-        new Sources().file(EarlierFiles.of(stem).orElse(stem)),
+        new Sources().file(EarlierFiles.standing(stem)),
         SecuritiesFile::fromColumns,
         faults -> fromTable(root, faults),
         SecuritiesFile::toColumns);

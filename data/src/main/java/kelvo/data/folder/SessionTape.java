@@ -75,7 +75,7 @@ final class SessionTape {
   static Sources quotes(Path root, LocalDate date, List<Security> securities) {
     Path stem = root.resolve("sessions").resolve(date.toString()).resolve("quotes");
     return new Sources()
-        .file(EarlierFiles.of(stem).orElse(stem))
+        .file(EarlierFiles.standing(stem))
         .texts("securities", securities.stream().map(Security::symbol).toList());
   }
 
@@ -85,11 +85,11 @@ final class SessionTape {
     Sources sources = new Sources();
     for (String table : SessionFiles.TABLES) {
       Path stem = root.resolve("sessions").resolve(date.toString()).resolve(table);
-      sources.file(EarlierFiles.of(stem).orElse(stem));
+      sources.file(EarlierFiles.standing(stem));
     }
     if (isOfBars(root, date)) {
       Path stem = MinuteFiles.stem(root, date);
-      sources.file(EarlierFiles.of(stem).orElse(stem));
+      sources.file(EarlierFiles.standing(stem));
     }
     return sources
         .texts(

@@ -71,7 +71,7 @@ class KeptBeforehandTest {
         "symbol,time,open,high,low,close,volume,trades",
         "TIDARC,09:30:00,8,10,8,9," + volume + ",3",
         "TIDARC,10:45:00,8,10,8,9," + 2 * volume + ",4",
-        "TIDARC,16:05:00,9,9,9,9.5,40,2",
+        "TIDARC,16:05:00,9,9.5,9,9.5,40,2",
         "GLASBX,10:00:00,20,20,20,20,5,1",
         "GLASBX,noon,20,20,20,20,5,1");
     file(

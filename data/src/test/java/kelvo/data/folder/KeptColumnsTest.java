@@ -57,7 +57,7 @@ class KeptColumnsTest {
         "minutes/2031-03-11.csv",
         "symbol,time,open,high,low,close,volume,trades",
         "TIDARC,09:30:00,8,10,8,9,100,1",
-        "TIDARC,16:05:00,9,9,9,9.5,40,2",
+        "TIDARC,16:05:00,9,9.5,9,9.5,40,2",
         "GLASBX,noon,20,20,20,20,5,1");
     file(
         "sessions/2031-03-12/trades.csv",

@@ -100,7 +100,7 @@ class NewsOverAWeekendTest {
     Files.writeString(
         folder.resolve("minutes/2031-01-17.csv"),
         "symbol,time,open,high,low,close,volume,trades\n"
-            + "TIDARC,15:59:00,8,8,8,8,900,1\nTIDARC,16:00:00,8,8,8,8.4,300,1\n"
+            + "TIDARC,15:59:00,8,8,8,8,900,1\nTIDARC,16:00:00,8,8.4,8,8.4,300,1\n"
             + "TIDARC,19:10:00,9,9,9,9,200,1\n");
 
     assertThat(beforehand("last evening volume", "TIDARC")).isEqualTo(500);
