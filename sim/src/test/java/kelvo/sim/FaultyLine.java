@@ -15,7 +15,8 @@ import java.util.concurrent.locks.LockSupport;
 
 /**
  * A line between a client and a server on loopback that hands bytes on in pieces of any size, late
- * at times, is cut in the middle of them, or goes dead without a word until the client gives it up.
+ * at times, is cut in the middle of them, or goes dead without a word until the client gives it up;
+ * or one that is only slow.
  */
 final class FaultyLine implements AutoCloseable {
   private static final int PIECE = 4_096;
@@ -27,6 +28,7 @@ final class FaultyLine implements AutoCloseable {
   private final SplittableRandom random;
   private final int mostCuts;
   private final int oneDeadIn;
+  private final long bytesASecond;
   private final AtomicInteger cuts = new AtomicInteger();
   private final List<Socket> open = new ArrayList<>();
 
@@ -37,7 +39,18 @@ final class FaultyLine implements AutoCloseable {
    * @param oneDeadIn one cut in so many is a line that goes dead
    */
   FaultyLine(int server, long seed, int mostCuts, int oneDeadIn) throws IOException {
+    this(server, seed, mostCuts, oneDeadIn, Long.MAX_VALUE);
+  }
+
+  /** A line to a server that is never cut and hands on so many bytes a second at most. */
+  static FaultyLine slow(int server, long bytesASecond) throws IOException {
+    return new FaultyLine(server, 0, 0, 1, bytesASecond);
+  }
+
+  private FaultyLine(int server, long seed, int mostCuts, int oneDeadIn, long bytesASecond)
+      throws IOException {
     this.server = server;
+    this.bytesASecond = bytesASecond;
     this.mostCuts = mostCuts;
     this.oneDeadIn = oneDeadIn;
     random = new SplittableRandom(seed);
@@ -53,6 +66,13 @@ final class FaultyLine implements AutoCloseable {
   /** How often it was cut or went dead. */
   int cuts() {
     return cuts.get();
+  }
+
+  /** How often a client has connected. */
+  int connections() {
+    synchronized (this) {
+      return open.size() / 2;
+    }
   }
 
   private void accept() {
@@ -91,6 +111,7 @@ final class FaultyLine implements AutoCloseable {
         }
         out.write(bytes, 0, given);
         out.flush();
+        LockSupport.parkNanos(given * 1_000_000_000L / bytesASecond);
         left -= given;
         read = left > 0 ? in.read(bytes, 0, 1 + own.nextInt(PIECE)) : read;
       }

@@ -96,7 +96,7 @@ class FaultyLineTest {
               recording,
               System::nanoTime)) {
         client.start();
-        recording.done.get(20 + CUTS, TimeUnit.SECONDS);
+        recording.done.get(60 + CUTS, TimeUnit.SECONDS);
       }
       assertThat(recording.faults).isEmpty();
     }
@@ -118,14 +118,10 @@ class FaultyLineTest {
     return files;
   }
 
-  @Tag("sampled")
-  @Test
-  @Timeout(value = 1, unit = TimeUnit.HOURS)
-  void whatIsRecordedIsTheSameToTheByte()
-      throws ExecutionException, IOException, InterruptedException, TimeoutException {
+  private FeedServer server(int events) throws IOException, InterruptedException {
     DemoFolder.write(
         original, new DemoSize(120, 60, 12_000, DemoSize.SESSION), DemoFolder.SEED, Progress.NONE);
-    Session session = ShortSession.of(original, EVENTS);
+    Session session = ShortSession.of(original, events);
     FeedServer server =
         new FeedServer(
             session,
@@ -137,14 +133,40 @@ class FaultyLineTest {
             FeedServer.AT_ONCE,
             System::nanoTime);
     server.start();
-    try (FaultyLine line = new FaultyLine(server.port(), 20_310_312, CUTS, 40)) {
+    return server;
+  }
+
+  @Tag("sampled")
+  @Test
+  @Timeout(value = 1, unit = TimeUnit.HOURS)
+  void whatIsRecordedIsTheSameToTheByte()
+      throws ExecutionException, IOException, InterruptedException, TimeoutException {
+    try (FeedServer server = server(EVENTS);
+        FaultyLine line = new FaultyLine(server.port(), 20_310_312, CUTS, 40)) {
       record(server.port(), undisturbed, server.frames());
       record(line.port(), disturbed, server.frames());
 
       assertThat(line.cuts()).isGreaterThanOrEqualTo(CUTS);
-    } finally {
-      server.close();
     }
+    assertSameFiles();
+  }
+
+  /** It is behind all the time, and never silent for so long that it would be given up. */
+  @Tag("proof")
+  @Test
+  void aLineOfFiftyKilobytesASecondIsSlowAndNotDead()
+      throws ExecutionException, IOException, InterruptedException, TimeoutException {
+    try (FeedServer server = server(8_000);
+        FaultyLine line = FaultyLine.slow(server.port(), 50_000)) {
+      record(server.port(), undisturbed, server.frames());
+      record(line.port(), disturbed, server.frames());
+
+      assertThat(line.connections()).isEqualTo(1);
+    }
+    assertSameFiles();
+  }
+
+  private void assertSameFiles() throws IOException {
     Map<String, byte[]> expected = files(undisturbed);
     Map<String, byte[]> found = files(disturbed);
     assertThat(found.keySet()).isEqualTo(expected.keySet()).hasSizeGreaterThan(4);
