@@ -43,19 +43,19 @@ final class DayMemory {
 
   private void open(OpenedDay day) {
     workspace = new Workspace(day, DayTime.FIRST, Theme.DAYBREAK);
-    workspace.keepNothing();
+    workspace.end().keepNothing();
     MainWindow window = new MainWindow(workspace, List.of());
     Stage stage = new Stage();
     stage.setScene(window.scene(1280, 800));
     stage.show();
-    workspace.stage().set(LiveStage.KIND);
-    workspace.focusOn("TIDARC");
-    workspace.clock().addListener((o, was, is) -> at(is.moment()));
-    workspace.ask(run -> run.hits().size(), all -> workspace.play(SPEED));
+    workspace.window().stage().set(LiveStage.KIND);
+    workspace.focus().on("TIDARC");
+    workspace.clock().shown().addListener((o, was, is) -> at(is.moment()));
+    workspace.clock().ask(run -> run.hits().size(), all -> workspace.clock().play(SPEED));
   }
 
   private void at(long moment) {
-    if (moment < nextHour || workspace.speed().get() == 0) {
+    if (moment < nextHour || workspace.clock().speed().get() == 0) {
       return;
     }
     System.gc();
@@ -68,7 +68,7 @@ final class DayMemory {
         Thread.activeCount());
     nextHour += DayTime.HOUR;
     if (nextHour > DayTime.LAST) {
-      workspace.play(0);
+      workspace.clock().play(0);
       done.countDown();
     }
   }

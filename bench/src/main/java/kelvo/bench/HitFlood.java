@@ -104,24 +104,24 @@ final class HitFlood {
 
   private void open(OpenedDay day) {
     workspace = new Workspace(day, SessionHours.OPEN - 1, Theme.DAYBREAK);
-    workspace.clock().addListener((o, was, is) -> began = System.nanoTime());
+    workspace.clock().shown().addListener((o, was, is) -> began = System.nanoTime());
     MainWindow window = new MainWindow(workspace, List.of());
     Stage stage = new Stage();
     stage.setScene(window.scene(1280, 800));
     stage.show();
-    workspace.stage().set(LiveStage.KIND);
+    workspace.window().stage().set(LiveStage.KIND);
     new MomentEnd(workspace, this::ends).follow();
-    workspace.ask(run -> run.hits().size(), all -> workspace.play(1));
+    workspace.clock().ask(run -> run.hits().size(), all -> workspace.clock().play(1));
   }
 
   private void ends() {
     moments++;
-    if (moments > WARM_UP && workspace.speed().get() > 0) {
+    if (moments > WARM_UP && workspace.clock().speed().get() > 0) {
       busy.recordValue((System.nanoTime() - began) / 1_000);
     }
-    boolean over = workspace.now() >= SessionHours.OPEN + (SECONDS + 1) * 1_000_000_000L;
-    if (over && workspace.speed().get() > 0) {
-      workspace.play(0);
+    boolean over = workspace.clock().now() >= SessionHours.OPEN + (SECONDS + 1) * 1_000_000_000L;
+    if (over && workspace.clock().speed().get() > 0) {
+      workspace.clock().play(0);
       done.countDown();
     }
   }

@@ -141,14 +141,14 @@ final class LiveTimes {
 
   private void open(OpenedDay day, Path folder) {
     workspace = new Workspace(day, FROM, Theme.DAYBREAK);
-    workspace.keepNothing();
+    workspace.end().keepNothing();
     // The first and the last to hear of a moment: between them all parts paint.
-    workspace.clock().addListener((o, was, is) -> begins(is.moment()));
+    workspace.clock().shown().addListener((o, was, is) -> begins(is.moment()));
     MainWindow window = new MainWindow(workspace, List.of());
     Stage stage = new Stage();
     stage.setScene(window.scene(1280, 800));
     stage.show();
-    workspace.stage().set(LiveStage.KIND);
+    workspace.window().stage().set(LiveStage.KIND);
     window.windows().keepIn(folder, charts(day.session()));
     workspace.alerts().newest().addListener((o, was, is) -> rings(is.event().at()));
     AnimationTimer timer =
@@ -161,7 +161,7 @@ final class LiveTimes {
     timer.start();
     new MomentEnd(workspace, this::ends).follow();
     // Behind the window a recorded day is played through its scans first.
-    workspace.ask(run -> run.hits().size(), all -> workspace.play(SPEED));
+    workspace.clock().ask(run -> run.hits().size(), all -> workspace.clock().play(SPEED));
   }
 
   private WindowSets charts(Session session) {
@@ -178,15 +178,15 @@ final class LiveTimes {
   }
 
   private boolean measures() {
-    return workspace.now() > WARM_UNTIL && workspace.speed().get() > 0;
+    return workspace.clock().now() > WARM_UNTIL && workspace.clock().speed().get() > 0;
   }
 
   private void begins(long moment) {
     began = System.nanoTime();
-    if (workspace.speed().get() > 0) {
+    if (workspace.clock().speed().get() > 0) {
       anchor = Math.min(anchor, began - (long) (moment / SPEED));
     }
-    List<Hit> hits = workspace.hits();
+    List<Hit> hits = workspace.clock().hits();
     if (measures()) {
       for (int i = hitsSeen; i < hits.size(); i++) {
         record(known, began - due(hits.get(i).at()));
@@ -206,8 +206,8 @@ final class LiveTimes {
     if (measures()) {
       record(busy, System.nanoTime() - began);
     }
-    if (workspace.now() >= UNTIL && workspace.speed().get() > 0) {
-      workspace.play(0);
+    if (workspace.clock().now() >= UNTIL && workspace.clock().speed().get() > 0) {
+      workspace.clock().play(0);
       done.countDown();
     }
   }

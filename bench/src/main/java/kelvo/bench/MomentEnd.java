@@ -14,7 +14,7 @@ final class MomentEnd {
    * @param then what is done then
    */
   MomentEnd(Workspace workspace, Runnable then) {
-    last = new Followed<>(workspace, clock -> then.run());
+    last = new Followed<>(workspace.clock(), clock -> then.run());
   }
 
   void follow() {

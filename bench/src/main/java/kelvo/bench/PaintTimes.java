@@ -136,18 +136,18 @@ final class PaintTimes {
   private Workspace open(Look view, OpenedDay day) {
     Workspace workspace = new Workspace(day, view.from, Theme.DAYBREAK);
     // The first and the last to hear of a moment: between them all parts paint.
-    workspace.clock().addListener((o, was, is) -> began = System.nanoTime());
+    workspace.clock().shown().addListener((o, was, is) -> began = System.nanoTime());
     MainWindow window = new MainWindow(workspace, List.of());
     Stage stage = new Stage();
     stage.setScene(window.scene(view.layout.width(), view.layout.height()));
     window.arrange(view.layout);
     stage.show();
-    workspace.stage().set(view.stage);
-    workspace.wall().set(view.wall);
+    workspace.window().stage().set(view.stage);
+    workspace.window().wall().set(view.wall);
     if (view.everybody) {
       workspace.shownScan().set(everybody(workspace.shownScan().get()));
     }
-    workspace.focusOn(view.symbol);
+    workspace.focus().on(view.symbol);
     AnimationTimer timer =
         new AnimationTimer() {
           @Override
@@ -158,18 +158,18 @@ final class PaintTimes {
     timer.start();
     Followed<ClockView.Clock> last =
         new Followed<>(
-            workspace,
+            workspace.clock(),
             clock -> {
               painted();
               if (snapshots == WARM_UP + MEASURED) {
                 timer.stop();
-                workspace.play(0);
+                workspace.clock().play(0);
                 stage.close();
                 done.countDown();
               }
             });
     last.follow(new ClockView());
-    workspace.play(SPEED);
+    workspace.clock().play(SPEED);
     return workspace;
   }
 

@@ -116,8 +116,8 @@ final class Soak {
     stage = new Stage();
     stage.setScene(window.scene(1280, 800));
     stage.show();
-    workspace.stage().set(LiveStage.KIND);
-    workspace.focusOn("TIDARC");
+    workspace.window().stage().set(LiveStage.KIND);
+    workspace.focus().on("TIDARC");
   }
 
   private void close() {
@@ -155,7 +155,7 @@ final class Soak {
                 DayTime.minutes(hour),
                 memory(),
                 workspace.session().tape().size(),
-                workspace.hits().size(),
+                workspace.clock().hits().size(),
                 cuts,
                 edits,
                 workspace.troubles().count(),

@@ -43,8 +43,8 @@ class AlertsByKeyboardTest {
   void go(FxRobot robot) {
     until(() -> opened.shown().moment() == START);
     robot.type(KeyCode.DIGIT3);
-    until(() -> opened.workspace.stage().get().equals(LiveStage.KIND));
-    onWindowThread(() -> opened.workspace.focusOn("TIDARC"));
+    until(() -> opened.workspace.window().stage().get().equals(LiveStage.KIND));
+    onWindowThread(() -> opened.workspace.focus().on("TIDARC"));
   }
 
   @AfterEach
@@ -82,12 +82,12 @@ class AlertsByKeyboardTest {
     until(() -> standing().size() == 1);
     assertThat(standing().getFirst().state()).isEqualTo(State.ARMED);
 
-    onWindowThread(() -> opened.workspace.play(600));
+    onWindowThread(() -> opened.workspace.clock().play(600));
     until(() -> standing().getFirst().state() == State.SPENT);
     assertThat(standing().getFirst().rings()).isEqualTo(1);
     assertThat(popups()).as("popups over the lists that say the same").isZero();
     until(() -> !Double.isNaN(standing().getFirst().after().fifteen()));
-    onWindowThread(() -> opened.workspace.play(0));
+    onWindowThread(() -> opened.workspace.clock().play(0));
     Path file = opened.folder.resolve("alerts.json");
     until(() -> Files.exists(file) && Files.readString(file).contains("\"spent\""));
     assertThat(file).content().contains("TIDARC new high of day, once");
@@ -109,12 +109,12 @@ class AlertsByKeyboardTest {
     robot.type(KeyCode.ENTER);
     until(() -> standing().size() == 1);
     robot.type(KeyCode.DIGIT2);
-    until(() -> opened.workspace.stage().get().equals(MorningStage.KIND));
+    until(() -> opened.workspace.window().stage().get().equals(MorningStage.KIND));
 
-    onWindowThread(() -> opened.workspace.play(600));
+    onWindowThread(() -> opened.workspace.clock().play(600));
     until(() -> popups() > 0);
-    onWindowThread(() -> opened.workspace.play(0));
-    onWindowThread(() -> opened.workspace.seek(START));
+    onWindowThread(() -> opened.workspace.clock().play(0));
+    onWindowThread(() -> opened.workspace.clock().seek(START));
 
     until(() -> opened.shown().moment() == START);
     until(() -> popups() == 0);
@@ -147,7 +147,7 @@ class AlertsByKeyboardTest {
     until(() -> standing().getFirst().state() == State.ARMED);
     offer(robot, "Off");
     until(() -> standing().getFirst().state() == State.OFF);
-    onWindowThread(opened.workspace::undo);
+    onWindowThread(opened.workspace.undoStack()::undo);
     until(() -> standing().getFirst().state() == State.ARMED);
     onWindowThread(
         () -> opened.workspace.alertDesk().by(standing().getFirst().alert(), Channel.SPOKEN, true));

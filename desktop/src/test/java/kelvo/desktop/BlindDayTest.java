@@ -48,7 +48,7 @@ class BlindDayTest {
     until(() -> opened.shown().isThere());
     robot.interact(() -> opened.window.goBlind());
     until(() -> text(robot, "#blind-standing").equals("Nothing is held."));
-    String symbol = opened.workspace.focus().get();
+    String symbol = opened.workspace.focus().symbol().get();
     int year = opened.workspace.day().getYear();
     assertThat(robot.lookup("#blind-day").query().getBoundsInParent())
         .isEqualTo(robot.window(0).getScene().getRoot().getLayoutBounds());
@@ -75,7 +75,7 @@ class BlindDayTest {
     robot.type(KeyCode.ESCAPE);
     until(() -> robot.lookup("#blind-day").tryQuery().isEmpty());
     assertThat(opened.workspace.practice().blind().get()).isFalse();
-    assertThat(opened.workspace.action().get())
+    assertThat(opened.workspace.window().action().get())
         .startsWith("It was " + symbol + " on " + opened.workspace.day() + ": Nothing is held, ");
     assertThat(List.of(symbol)).doesNotContain("");
   }

@@ -39,7 +39,7 @@ class ChartTest {
   @BeforeEach
   void focus(FxRobot robot) {
     until(() -> opened.shown().isThere());
-    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.focusOn("TIDARC"));
+    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.focus().on("TIDARC"));
     chart = robot.lookup(n -> n instanceof IntradayChart).query();
     days = robot.lookup(n -> n instanceof DailyPriceChart).query();
     until(() -> chart.barsDrawn() > 70 && days.barsDrawn() > 50);
@@ -84,13 +84,13 @@ class ChartTest {
     assertThat(line.rise()).isPositive();
     assertThat(line.priceAt(DayTime.of(10, 0))).isLessThan(line.priceAt(DayTime.of(10, 30)));
 
-    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.undo());
+    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.undoStack().undo());
     until(() -> levels().size() == 1);
   }
 
   private List<Level> levels() {
-    return opened.workspace.book().get().levelsOn("TIDARC", opened.workspace.now()).stream()
-        .filter(level -> level.setAt() == opened.workspace.now())
+    return opened.workspace.book().get().levelsOn("TIDARC", opened.workspace.clock().now()).stream()
+        .filter(level -> level.setAt() == opened.workspace.clock().now())
         .toList();
   }
 
@@ -188,7 +188,7 @@ class ChartTest {
     Level line = levels().getLast();
     assertThat(line.kind()).isEqualTo(LevelKind.TREND_LINE);
     assertThat(line.rise()).isPositive();
-    assertThat(opened.workspace.action().get()).startsWith("Trend line");
+    assertThat(opened.workspace.window().action().get()).startsWith("Trend line");
   }
 
   @Tag("proof")
@@ -207,6 +207,6 @@ class ChartTest {
   }
 
   private PointedAt pointed() {
-    return opened.workspace.pointed().get();
+    return opened.workspace.window().pointed().get();
   }
 }

@@ -89,8 +89,8 @@ class DayRailTest {
   @Tag("proof")
   @Test
   void behindTheWindowTheWholeDayIsPlayed() {
-    until(() -> opened.workspace.playedUntil().get() == DayTime.LAST);
-    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.seek(DayTime.LAST));
+    until(() -> opened.workspace.clock().playedUntil().get() == DayTime.LAST);
+    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.clock().seek(DayTime.LAST));
     until(() -> shown().moment() == DayTime.LAST);
 
     assertThat(shown().hits())
@@ -117,7 +117,7 @@ class DayRailTest {
   }
 
   private int[] goToAndLook(long moment) {
-    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.seek(moment));
+    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.clock().seek(moment));
     until(() -> shown().moment() == moment);
     return WaitForAsyncUtils.waitForAsyncFx(
         5_000,
@@ -136,7 +136,7 @@ class DayRailTest {
   @Tag("proof")
   @Test
   void aMomentLooksTheSameAfterALaterOneWasLookedAt() {
-    until(() -> opened.workspace.playedUntil().get() == DayTime.LAST);
+    until(() -> opened.workspace.clock().playedUntil().get() == DayTime.LAST);
     int[] before = goToAndLook(DayTime.of(9, 0));
     int[] later = goToAndLook(DayTime.of(15, 0));
     int[] again = goToAndLook(DayTime.of(9, 0));
@@ -152,10 +152,10 @@ class DayRailTest {
     robot.clickOn("600x");
     robot.clickOn("1x");
     robot.clickOn("10x").clickOn("Play");
-    until(() -> opened.workspace.speed().get() == 60);
+    until(() -> opened.workspace.clock().speed().get() == 60);
     until(() -> shown().moment() > START);
     robot.clickOn("Pause");
-    until(() -> opened.workspace.speed().get() == 0);
+    until(() -> opened.workspace.clock().speed().get() == 0);
   }
 
   @Tag("proof")

@@ -48,7 +48,7 @@ class EchoLineTest {
     AtomicReference<List<Hit>> hits = new AtomicReference<>(List.of());
     until(
         () -> {
-          robot.interact(() -> Followed.once(opened.workspace, new HitsView(), hits::set));
+          robot.interact(() -> Followed.once(opened.workspace.clock(), new HitsView(), hits::set));
           return !hits.get().isEmpty();
         });
     return hits.get().getLast();
@@ -62,7 +62,7 @@ class EchoLineTest {
   void earlierHitsOfTheScanAreToldAndOpened(FxRobot robot) {
     until(() -> opened.shown().isThere());
     Hit hit = aHit(robot);
-    robot.interact(() -> opened.workspace.focus().set(hit.symbol()));
+    robot.interact(() -> opened.workspace.focus().symbol().set(hit.symbol()));
     until(() -> line(robot).equals("tells how earlier hits of " + hit.scan() + " went"));
 
     robot.clickOn("Echoes");
@@ -93,7 +93,7 @@ class EchoLineTest {
     until(() -> line(robot).equals(expected.words()));
 
     robot.clickOn("#echoes");
-    until(() -> opened.workspace.stage().get().equals(ResearchStage.KIND));
+    until(() -> opened.workspace.window().stage().get().equals(ResearchStage.KIND));
     ComboBox<?> asked = robot.lookup("#question .combo-box").query();
     until(() -> hit.scan().equals(asked.getValue()));
   }
@@ -102,7 +102,7 @@ class EchoLineTest {
   @Test
   void aSymbolWithoutAHitHasNone(FxRobot robot) {
     until(() -> opened.shown().isThere());
-    robot.interact(() -> opened.workspace.focus().set("NOSUCH"));
+    robot.interact(() -> opened.workspace.focus().symbol().set("NOSUCH"));
     until(() -> line(robot).equals("no scan has found it yet"));
   }
 }

@@ -59,9 +59,9 @@ class FolderGoneTest {
     until(
         () -> {
           Followed.once(
-              opened.workspace,
+              opened.workspace.clock(),
               new HitsView(),
-              hits -> opened.workspace.focus().set(hits.getLast().symbol()));
+              hits -> opened.workspace.focus().symbol().set(hits.getLast().symbol()));
           return robot
               .lookup("#echoes")
               .<Label>query()
@@ -83,12 +83,12 @@ class FolderGoneTest {
 
   @Test
   void anOrderGoesOnWithATickWhereTheUsualSpreadsCannotBeRead(FxRobot robot) {
-    robot.interact(() -> opened.workspace.seek(DayTime.FIRST));
-    until(() -> opened.workspace.now() == DayTime.FIRST);
+    robot.interact(() -> opened.workspace.clock().seek(DayTime.FIRST));
+    until(() -> opened.workspace.clock().now() == DayTime.FIRST);
     robot.interact(
         () -> opened.workspace.practice().place("TIDARC", 1, 100, new Terms.Market(), null));
     untilTold("Reading the usual spreads");
-    robot.interact(() -> opened.workspace.seek(DayTime.of(9, 45)));
+    robot.interact(() -> opened.workspace.clock().seek(DayTime.of(9, 45)));
     until(() -> !opened.workspace.practice().account().get().fills().isEmpty());
   }
 }

@@ -51,7 +51,7 @@ class LiveStageTest {
   void go(FxRobot robot) {
     until(() -> opened.shown().moment() == MORNING);
     robot.type(KeyCode.DIGIT3);
-    until(() -> opened.workspace.stage().get().equals(LiveStage.KIND));
+    until(() -> opened.workspace.window().stage().get().equals(LiveStage.KIND));
   }
 
   @AfterEach
@@ -143,7 +143,7 @@ class LiveStageTest {
     WaitForAsyncUtils.waitForAsyncFx(
         5_000,
         () -> {
-          opened.workspace.focusOn("TIDARC");
+          opened.workspace.focus().on("TIDARC");
           opened.window.shown().node().requestFocus();
         });
     robot.type(KeyCode.A);
@@ -153,7 +153,7 @@ class LiveStageTest {
     robot.clickOn("Paste symbols…").write("orbtow, $KELPOR NOSUCH until 2031-03-14");
     robot.type(KeyCode.ENTER);
     until(() -> watched(robot).equals(List.of("TIDARC", "ORBTOW", "KELPOR")));
-    assertThat(opened.workspace.action().get()).contains("not listed: NOSUCH");
+    assertThat(opened.workspace.window().action().get()).contains("not listed: NOSUCH");
     until(() -> kept("fades.json").contains("2031-03-14"));
 
     WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.window.shown().node().requestFocus());
@@ -163,7 +163,7 @@ class LiveStageTest {
     until(() -> watched(robot).size() == 3);
 
     String scan =
-        opened.workspace.hits().reversed().stream()
+        opened.workspace.clock().hits().reversed().stream()
             .filter(hit -> hit.at() >= DayTime.of(10, 0) && !hit.version().isEmpty())
             .findFirst()
             .orElseThrow()
@@ -189,8 +189,8 @@ class LiveStageTest {
 
   @Test
   void whatIsWatchedRingsAndQuietHoldsItBack(FxRobot robot) {
-    until(() -> !opened.workspace.hits().isEmpty());
-    String symbol = opened.workspace.hits().getLast().symbol();
+    until(() -> !opened.workspace.clock().hits().isEmpty());
+    String symbol = opened.workspace.clock().hits().getLast().symbol();
     WaitForAsyncUtils.waitForAsyncFx(
         5_000,
         () -> opened.workspace.lists().change(Watchlist.of("Mine", List.of(symbol)), "mine"));
@@ -212,7 +212,7 @@ class LiveStageTest {
   @Tag("proof")
   @Test
   void theStreamIsDividedAsTheTraderLikes(FxRobot robot) {
-    until(() -> !opened.workspace.hits().isEmpty());
+    until(() -> !opened.workspace.clock().hits().isEmpty());
     assertThat(titles(robot)).contains("Strength", "Weakness");
 
     robot.clickOn("two lanes").clickOn("one lane");
@@ -226,8 +226,8 @@ class LiveStageTest {
   }
 
   private void goTo(long moment) {
-    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.seek(moment));
-    until(() -> opened.workspace.now() == moment);
+    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.clock().seek(moment));
+    until(() -> opened.workspace.clock().now() == moment);
   }
 
   @Tag("proof")

@@ -196,7 +196,7 @@ class LiveWindowTest {
     assertThat(eventsByThen).isBetween(1_000, session.tape().size() - 1_000);
 
     for (long moment : new long[] {DayTime.of(7, 0), DayTime.of(6, 15), DayTime.of(7, 30)}) {
-      Platform.runLater(() -> workspace.seek(moment));
+      Platform.runLater(() -> workspace.clock().seek(moment));
       until(() -> shown().moment() == moment);
       assertThat(shown().hits()).isEqualTo(all.stream().filter(h -> h.at() <= moment).toList());
     }
@@ -278,7 +278,8 @@ class LiveWindowTest {
               + "/atom\"}]}");
       openAgain();
       until(() -> filings(workspace.session()).size() == 1);
-      WaitForAsyncUtils.waitForAsyncFx(5_000, () -> workspace.stage().set(CatalystsStage.KIND));
+      WaitForAsyncUtils.waitForAsyncFx(
+          5_000, () -> workspace.window().stage().set(CatalystsStage.KIND));
       Grid<NewsView.NewsRow> listed = robot.lookup(LiveWindowTest::isNewsList).query();
       until(() -> listed.rows().stream().anyMatch(row -> row.item().source().equals("Filings")));
       Catalyst first = filings(workspace.session()).getFirst();

@@ -38,7 +38,8 @@ class LongQuestionsTest {
         () ->
             opened
                 .workspace
-                .longAnswer("asking for ever", () -> {})
+                .answers()
+                .slow("asking for ever", () -> {})
                 .ask(progress -> waiting(), answered::set));
     begun.await();
   }
@@ -64,13 +65,14 @@ class LongQuestionsTest {
   @Test
   void whatIsAskedMeanwhileWaitsForNone(FxRobot robot) {
     robot.interact(
-        () -> opened.workspace.latestAnswer("asking").ask(progress -> "short", answered::set));
+        () -> opened.workspace.answers().latest("asking").ask(progress -> "short", answered::set));
     until(() -> answered.get().equals("short"));
     robot.interact(
         () ->
             opened
                 .workspace
-                .longAnswer("asking too", () -> {})
+                .answers()
+                .slow("asking too", () -> {})
                 .ask(progress -> "long too", answered::set));
     until(() -> answered.get().equals("long too"));
   }
@@ -82,7 +84,8 @@ class LongQuestionsTest {
         () ->
             opened
                 .workspace
-                .longAnswer("asking in vain", () -> answered.set("failed"))
+                .answers()
+                .slow("asking in vain", () -> answered.set("failed"))
                 .ask(
                     progress -> {
                       throw new IllegalStateException("no such reef");

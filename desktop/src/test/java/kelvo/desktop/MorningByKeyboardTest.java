@@ -55,14 +55,14 @@ class MorningByKeyboardTest {
   }
 
   private String focus() {
-    return opened.workspace.focus().get();
+    return opened.workspace.focus().symbol().get();
   }
 
   @Test
   void everyMatchIsDecidedOnWithoutTheMouse(FxRobot robot) {
     int toDecide = 6;
     robot.type(KeyCode.DIGIT1).type(KeyCode.DIGIT2);
-    until(() -> opened.workspace.stage().get().equals(MorningStage.KIND));
+    until(() -> opened.workspace.window().stage().get().equals(MorningStage.KIND));
     robot.type(KeyCode.J);
     for (int i = 0; i < toDecide; i++) {
       String symbol = focus();
@@ -113,7 +113,7 @@ class MorningByKeyboardTest {
     robot.type(KeyCode.C).type(KeyCode.V);
     until(() -> opened.morning().chartsOnWall() > 20);
     robot.type(KeyCode.V);
-    until(() -> !opened.workspace.wall().get() && !isShown(robot, ChecksEditor.class));
+    until(() -> !opened.workspace.window().wall().get() && !isShown(robot, ChecksEditor.class));
 
     for (int i = 0; i < 40 && !isDayRail(focusOwner()); i++) {
       robot.type(KeyCode.TAB);
@@ -130,7 +130,7 @@ class MorningByKeyboardTest {
   }
 
   private List<String> theTen() {
-    return TheTen.at(opened.workspace.book().get(), opened.workspace.now()).kept().stream()
+    return TheTen.at(opened.workspace.book().get(), opened.workspace.clock().now()).kept().stream()
         .map(Decision::symbol)
         .toList();
   }
@@ -195,7 +195,7 @@ class MorningByKeyboardTest {
     robot.type(KeyCode.J);
     until(() -> !prompt(robot).contains(symbol));
     robot.type(KeyCode.U);
-    until(() -> opened.workspace.action().get().equals("Undone: " + symbol + " kept"));
+    until(() -> opened.workspace.window().action().get().equals("Undone: " + symbol + " kept"));
     assertThat(focus()).isEqualTo(symbol);
   }
 
@@ -212,7 +212,7 @@ class MorningByKeyboardTest {
     robot.type(KeyCode.T).write("9000").type(KeyCode.ENTER);
     until(() -> labels(robot, symbol + ": 9000.00 is ") == 1);
     robot.type(KeyCode.DIGIT2);
-    until(() -> opened.workspace.action().get().equals("No level was set on " + symbol));
+    until(() -> opened.workspace.window().action().get().equals("No level was set on " + symbol));
     robot.type(KeyCode.T).write("9000").type(KeyCode.ENTER);
     until(() -> labels(robot, symbol + ": 9000.00 is ") == 1);
     robot.type(KeyCode.DIGIT1);
@@ -238,7 +238,7 @@ class MorningByKeyboardTest {
     until(() -> robot.lookup((Node n) -> isOpenOverlay(n)).tryQuery().isEmpty());
 
     robot.type(KeyCode.Q);
-    until(() -> opened.workspace.action().get().startsWith("Q does nothing on Morning"));
+    until(() -> opened.workspace.window().action().get().startsWith("Q does nothing on Morning"));
   }
 
   private static boolean isOpenOverlay(Node node) {
@@ -251,7 +251,7 @@ class MorningByKeyboardTest {
     WaitForAsyncUtils.waitForAsyncFx(
         5_000,
         () -> {
-          opened.workspace.focusOn("TIDARC");
+          opened.workspace.focus().on("TIDARC");
           opened
               .workspace
               .desk()
@@ -280,17 +280,17 @@ class MorningByKeyboardTest {
     until(() -> opened.morning().chartsOnWall() > 20);
     assertThat(opened.morning().chartsOnWall()).isLessThanOrEqualTo(WallView.MAX_CHARTS);
     WaitForAsyncUtils.waitForAsyncFx(
-        5_000, () -> opened.workspace.focusOn(shown().wall().getFirst().card().symbol()));
+        5_000, () -> opened.workspace.focus().on(shown().wall().getFirst().card().symbol()));
 
     until(() -> opened.morning().chartsPaintedLast() <= 2);
     robot.type(KeyCode.V);
-    until(() -> !opened.workspace.wall().get());
+    until(() -> !opened.workspace.window().wall().get());
   }
 
   @Tag("proof")
   @Test
   void theSecondLookTellsWhoFellOut(FxRobot robot) {
-    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.seek(DayTime.of(10, 0)));
+    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.clock().seek(DayTime.of(10, 0)));
     until(() -> shown().moment() == DayTime.of(10, 0));
     robot.type(KeyCode.L);
 

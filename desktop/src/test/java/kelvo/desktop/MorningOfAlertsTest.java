@@ -57,7 +57,7 @@ class MorningOfAlertsTest {
   void prepare(FxRobot robot) {
     until(() -> opened.shown().moment() == START);
     robot.type(KeyCode.DIGIT3);
-    until(() -> opened.workspace.stage().get().equals(LiveStage.KIND));
+    until(() -> opened.workspace.window().stage().get().equals(LiveStage.KIND));
     onWindowThread(
         () -> {
           scans();
@@ -65,7 +65,7 @@ class MorningOfAlertsTest {
           alerts();
           opened.workspace.alerts().newest().addListener((o, was, is) -> rung.add(is.event()));
         });
-    until(() -> opened.workspace.playedUntil().get() >= DayTime.LAST);
+    until(() -> opened.workspace.clock().playedUntil().get() >= DayTime.LAST);
   }
 
   @AfterEach
@@ -119,20 +119,22 @@ class MorningOfAlertsTest {
   @Test
   @Timeout(value = 10, unit = TimeUnit.MINUTES)
   void whatRangIsInTheHistoryAndKeepsTheRules(FxRobot robot) {
-    onWindowThread(() -> opened.workspace.focusOn("TIDARC"));
+    onWindowThread(() -> opened.workspace.focus().on("TIDARC"));
     robot.type(KeyCode.E);
     until(() -> robot.lookup("#alert-field").<TextField>query().isFocused());
     robot.write("new high of day, again after 2m").type(KeyCode.ENTER);
     until(() -> opened.workspace.alertDesk().book().get().standing().size() == 40);
-    until(() -> opened.workspace.playedUntil().get() >= DayTime.LAST);
+    until(() -> opened.workspace.clock().playedUntil().get() >= DayTime.LAST);
 
-    onWindowThread(() -> opened.workspace.play(SPEED));
+    onWindowThread(() -> opened.workspace.clock().play(SPEED));
     KeyCode[] keys = {KeyCode.J, KeyCode.I, KeyCode.N, KeyCode.J};
-    for (int i = 0; WaitForAsyncUtils.waitForAsyncFx(20_000, opened.workspace::now) < END; i++) {
+    for (int i = 0;
+        WaitForAsyncUtils.waitForAsyncFx(20_000, opened.workspace.clock()::now) < END;
+        i++) {
       robot.type(keys[i % keys.length]);
     }
-    onWindowThread(() -> opened.workspace.play(0));
-    until(() -> opened.workspace.alerts().rang().get().moment() == opened.workspace.now());
+    onWindowThread(() -> opened.workspace.clock().play(0));
+    until(() -> opened.workspace.alerts().rang().get().moment() == opened.workspace.clock().now());
     RangView.Rang rang =
         WaitForAsyncUtils.waitForAsyncFx(20_000, () -> opened.workspace.alerts().rang().get());
 

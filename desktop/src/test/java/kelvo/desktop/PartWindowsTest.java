@@ -64,7 +64,7 @@ class PartWindowsTest {
   }
 
   private void focusOn(String symbol) {
-    onWindowThread(() -> opened.workspace.focusOn(symbol));
+    onWindowThread(() -> opened.workspace.focus().on(symbol));
     until(() -> opened.shown().focus().equals(symbol));
   }
 
@@ -117,7 +117,7 @@ class PartWindowsTest {
     focusOn("ORBTOW");
 
     until(() -> titles().equals(List.of("ORBTOW · Prints", "TIDARC · News")));
-    onWindowThread(() -> opened.workspace.seek(MORNING));
+    onWindowThread(() -> opened.workspace.clock().seek(MORNING));
     until(() -> opened.shown().moment() == MORNING);
     until(() -> headers("TIDARC").stream().anyMatch(text -> text.startsWith("Tidal Arc Power")));
     assertThat(headers("ORBTOW")).noneMatch(text -> text.startsWith("Tidal Arc Power"));
@@ -144,10 +144,10 @@ class PartWindowsTest {
     assertThat(placed())
         .extracting(PlacedPart::part)
         .containsExactly("WATCH", "STREAM", "HALTS", "ALERTS", "WALL");
-    onWindowThread(() -> opened.workspace.seek(MORNING));
+    onWindowThread(() -> opened.workspace.clock().seek(MORNING));
     until(() -> opened.shown().moment() == MORNING);
     until(() -> rowsOf("Stream") > 0);
-    onWindowThread(() -> opened.workspace.seek(DayTime.of(15, 30)));
+    onWindowThread(() -> opened.workspace.clock().seek(DayTime.of(15, 30)));
     until(() -> rowsOf("Halts") > 0);
   }
 
@@ -181,7 +181,7 @@ class PartWindowsTest {
 
   /** Goes to a moment and waits until its phase's set has been taken up. */
   private void goTo(long moment) {
-    onWindowThread(() -> opened.workspace.seek(moment));
+    onWindowThread(() -> opened.workspace.clock().seek(moment));
     String phase = opened.workspace.session().phases().at(moment).name();
     until(() -> opened.window.windows().phase().equals(phase));
   }

@@ -61,7 +61,7 @@ class PracticePartTest {
   @BeforeEach
   void focus(FxRobot robot) {
     until(() -> opened.shown().isThere());
-    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.focusOn(SYMBOL));
+    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.focus().on(SYMBOL));
     until(() -> opened.shown().focus().equals(SYMBOL) && opened.shown().moment() == OPENING);
     robot.clickOn("Orders on paper");
     until(() -> text(robot, "#practice-held").equals("Nothing of TIDARC is held on paper."));
@@ -94,7 +94,7 @@ class PracticePartTest {
   }
 
   private void goTo(long moment) {
-    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.seek(moment));
+    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.clock().seek(moment));
     until(() -> opened.shown().moment() == moment);
   }
 
@@ -152,7 +152,7 @@ class PracticePartTest {
     robot.interact(() -> opened = OpenedWindow.open(opened.folder, stage, OPENING));
     until(() -> !desk().account().get().fills().isEmpty());
 
-    assertThat(opened.workspace.now()).isEqualTo(OPENING);
+    assertThat(opened.workspace.clock().now()).isEqualTo(OPENING);
   }
 
   @Tag("proof")

@@ -55,8 +55,8 @@ class RecordedMovesTest {
   void theyAreReadBehindTheWindowAndCountedAlongTheCurve(FxRobot robot) {
     until(() -> opened.shown().isThere());
     robot.type(KeyCode.J).type(KeyCode.E);
-    until(() -> opened.workspace.workedRule().get() >= 0);
-    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.workedRule().set(3));
+    until(() -> opened.workspace.window().workedRule().get() >= 0);
+    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.window().workedRule().set(3));
     until(() -> said(robot).contains("in one recorded session"));
     String first = said(robot);
 
@@ -67,7 +67,7 @@ class RecordedMovesTest {
         5_000, () -> opened.workspace.desk().change(scan, scan.withRules(changed)));
     until(() -> said(robot).contains("in one recorded session") && !said(robot).equals(first));
     assertThat(first).contains("from 08:58 to the close");
-    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.undo());
+    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.undoStack().undo());
   }
 
   @Tag("proof")
@@ -78,12 +78,12 @@ class RecordedMovesTest {
     Files.move(trades, away);
     until(() -> opened.shown().isThere());
     robot.type(KeyCode.J).type(KeyCode.E);
-    until(() -> opened.workspace.workedRule().get() >= 0);
-    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.workedRule().set(3));
+    until(() -> opened.workspace.window().workedRule().get() >= 0);
+    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.window().workedRule().set(3));
     until(() -> said(robot).contains("No earlier session is recorded in this folder."));
 
     Files.move(away, trades);
-    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.workedRule().set(2));
+    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.window().workedRule().set(2));
 
     until(() -> said(robot).contains("in one recorded session"));
   }
@@ -97,10 +97,17 @@ class RecordedMovesTest {
     Files.move(opened.folder, away);
     try {
       robot.type(KeyCode.J).type(KeyCode.E);
-      until(() -> opened.workspace.workedRule().get() >= 0);
-      WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.workedRule().set(3));
+      until(() -> opened.workspace.window().workedRule().get() >= 0);
+      WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.window().workedRule().set(3));
 
-      until(() -> opened.workspace.action().get().startsWith("Recorded sessions cannot be read: "));
+      until(
+          () ->
+              opened
+                  .workspace
+                  .window()
+                  .action()
+                  .get()
+                  .startsWith("Recorded sessions cannot be read: "));
     } finally {
       Files.move(away, opened.folder);
     }

@@ -55,14 +55,14 @@ class ResearchStageTest {
   @Start
   void start(Stage stage) throws IOException {
     opened = OpenedWindow.open(DemoCopy.makeWithDayBefore(), stage, DayTime.of(8, 0));
-    opened.workspace.onOpen(asked::set);
+    opened.workspace.navigation().onOpen(asked::set);
   }
 
   @BeforeEach
   void go(FxRobot robot) {
     until(() -> opened.shown().isThere());
     robot.type(KeyCode.DIGIT6);
-    until(() -> opened.workspace.stage().get().equals(ResearchStage.KIND));
+    until(() -> opened.workspace.window().stage().get().equals(ResearchStage.KIND));
     untilAnswered(robot, answer(scan(0), 1).cases().size());
   }
 

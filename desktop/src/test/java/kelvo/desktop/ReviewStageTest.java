@@ -79,7 +79,7 @@ class ReviewStageTest {
   void go(FxRobot robot) {
     until(() -> opened.shown().isThere());
     robot.type(KeyCode.DIGIT5);
-    until(() -> opened.workspace.stage().get().equals(ReviewStage.KIND));
+    until(() -> opened.workspace.window().stage().get().equals(ReviewStage.KIND));
     until(() -> review() != null && review().until() == AFTER);
   }
 
@@ -196,7 +196,7 @@ class ReviewStageTest {
             .orElseThrow();
     assertThat(labels(robot)).contains("It was hit by " + WhyItHit.words(hit, scan) + ".");
     until(() -> !robot.lookup("#sooner").<Label>query().getText().isEmpty());
-    assertThat(opened.workspace.lookedAt().get())
+    assertThat(opened.workspace.focus().lookedAt().get())
         .isEqualTo(new LookedAt(first.trade().symbol(), first.trade().entryAt()));
   }
 
@@ -207,13 +207,13 @@ class ReviewStageTest {
     Node lanes = robot.lookup("#lanes").query();
     until(() -> String.valueOf(lanes.getAccessibleText()).startsWith("Lanes by verdict"));
     robot.clickOn(place(lanes, 16 + 30 + 15));
-    until(() -> opened.workspace.focus().get().equals(second.symbol()));
+    until(() -> opened.workspace.focus().symbol().get().equals(second.symbol()));
 
     robot.clickOn("time");
     ReviewLane earliest = ReviewLane.of(review(), ReviewLane.Order.TIME).getFirst();
     until(() -> String.valueOf(lanes.getAccessibleText()).startsWith("Lanes by time"));
     robot.clickOn(place(lanes, 16 + 15));
-    until(() -> opened.workspace.focus().get().equals(earliest.symbol()));
+    until(() -> opened.workspace.focus().symbol().get().equals(earliest.symbol()));
   }
 
   /** Where it is once everything has been laid out. */
@@ -234,14 +234,14 @@ class ReviewStageTest {
     Grid<?> trades = table(robot, "Trades");
     WaitForAsyncUtils.waitForAsyncFx(5_000, trades::requestFocus);
     robot.type(KeyCode.END);
-    until(() -> opened.workspace.focus().get().equals(last.trade().symbol()));
+    until(() -> opened.workspace.focus().symbol().get().equals(last.trade().symbol()));
 
     robot.clickOn("Moves");
     ReviewedMove newest = review().moves().getLast();
     Grid<?> moves = table(robot, "Moves");
     WaitForAsyncUtils.waitForAsyncFx(5_000, moves::requestFocus);
     robot.type(KeyCode.HOME);
-    until(() -> opened.workspace.focus().get().equals(newest.move().symbol()));
+    until(() -> opened.workspace.focus().symbol().get().equals(newest.move().symbol()));
   }
 
   @Tag("proof")
@@ -249,7 +249,7 @@ class ReviewStageTest {
   void anEarlierMomentKnowsOnlyTheTradesUntilThen(FxRobot robot) {
     int all = review().trades().size();
     long early = DayTime.of(9, 40);
-    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.seek(early));
+    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.clock().seek(early));
 
     until(() -> review() != null && review().until() == early);
     assertThat(review().trades()).hasSizeLessThan(all);
@@ -274,7 +274,7 @@ class ReviewStageTest {
             changed(was),
             opened.workspace.book().get(),
             opened.workspace.review().settings(),
-            opened.workspace.now(),
+            opened.workspace.clock().now(),
             Progress.NONE);
     assertThat(table(robot, "What if").rows()).isEqualTo(expected.lines());
     assertThat(labels(robot)).contains(expected.words());
@@ -305,9 +305,10 @@ class ReviewStageTest {
     robot.type(KeyCode.Y);
     until(() -> !table(robot, "Movers that no scan found").rows().isEmpty());
     robot.type(KeyCode.J);
-    until(() -> labels(robot).contains("Why not " + opened.workspace.focus().get() + "?"));
-    Set<String> hit = opened.workspace.hits().stream().map(Hit::symbol).collect(Collectors.toSet());
-    assertThat(hit).doesNotContain(opened.workspace.focus().get());
+    until(() -> labels(robot).contains("Why not " + opened.workspace.focus().symbol().get() + "?"));
+    Set<String> hit =
+        opened.workspace.clock().hits().stream().map(Hit::symbol).collect(Collectors.toSet());
+    assertThat(hit).doesNotContain(opened.workspace.focus().symbol().get());
     until(() -> robot.lookup("Try it").tryQuery().isPresent());
 
     robot.clickOn("Try it");
@@ -346,7 +347,7 @@ class ReviewStageTest {
     paste(robot, rows);
     until(() -> robot.lookup("Add 2 fills").tryQuery().isPresent());
     robot.clickOn("Add 2 fills");
-    until(() -> opened.workspace.action().get().equals("0 fills added, 2 known already"));
+    until(() -> opened.workspace.window().action().get().equals("0 fills added, 2 known already"));
     assertThat(review().trades()).hasSize(before + 1);
   }
 
@@ -376,8 +377,9 @@ class ReviewStageTest {
     until(() -> robot.lookup("Add 1 fill").tryQuery().isPresent());
     robot.clickOn("Add 1 fill");
 
-    until(() -> opened.workspace.action().get().startsWith("1 fill added, not saved yet: "));
-    assertThat(opened.workspace.action().get()).contains("its columns could not be kept");
+    until(
+        () -> opened.workspace.window().action().get().startsWith("1 fill added, not saved yet: "));
+    assertThat(opened.workspace.window().action().get()).contains("its columns could not be kept");
     assertThat(review()).isNotNull();
   }
 
@@ -407,7 +409,7 @@ class ReviewStageTest {
     until(() -> robot.lookup("Add 1 fill").tryQuery().isPresent());
     robot.clickOn("Add 1 fill");
 
-    until(() -> opened.workspace.action().get().startsWith("1 fill added"));
+    until(() -> opened.workspace.window().action().get().startsWith("1 fill added"));
     assertThat(
             KeptFills.of(
                     opened.workspace.ledger(),

@@ -84,14 +84,14 @@ class SaturdayReviewTest {
       DemoTrader.prepare(ledger, DemoSize.SESSION);
     }
     opened = OpenedWindow.open(folder, stage, AFTER);
-    opened.workspace.onOpen(asked::set);
+    opened.workspace.navigation().onOpen(asked::set);
   }
 
   @BeforeEach
   void go(FxRobot robot) {
     until(() -> opened.shown().isThere());
     robot.type(KeyCode.DIGIT5);
-    until(() -> opened.workspace.stage().get().equals(ReviewStage.KIND));
+    until(() -> opened.workspace.window().stage().get().equals(ReviewStage.KIND));
     until(() -> review() != null && review().until() == AFTER);
   }
 
@@ -119,7 +119,7 @@ class SaturdayReviewTest {
   void aTradeIsWrittenAboutAndWhatWasWrittenIsInTheLedger(FxRobot robot) {
     robot.type(KeyCode.J);
     ReviewedTrade first = review().trades().getFirst();
-    until(() -> opened.workspace.focus().get().equals(first.trade().symbol()));
+    until(() -> opened.workspace.focus().symbol().get().equals(first.trade().symbol()));
     robot.type(KeyCode.N);
     until(() -> robot.lookup("#note-chosen").query().isFocused());
     robot.write("too early");
@@ -159,7 +159,7 @@ class SaturdayReviewTest {
   /** Walks to a trade of the table. */
   private void walkTo(FxRobot robot, ReviewedTrade trade) {
     robot.type(KeyCode.J, review().trades().indexOf(trade) + 1);
-    until(() -> opened.workspace.focus().get().equals(trade.trade().symbol()));
+    until(() -> opened.workspace.focus().symbol().get().equals(trade.trade().symbol()));
   }
 
   private static void undo(FxRobot robot) {
@@ -234,7 +234,7 @@ class SaturdayReviewTest {
     robot.type(KeyCode.ENTER);
     until(() -> asked.get() != null);
     assertThat(asked.get().date()).isEqualTo(DemoCopy.DAY_BEFORE);
-    assertThat(asked.get().moment()).isEqualTo(opened.workspace.now());
+    assertThat(asked.get().moment()).isEqualTo(opened.workspace.clock().now());
 
     robot.type(KeyCode.S);
     until(() -> robot.lookup("#track-record").tryQuery().isEmpty());
@@ -255,7 +255,7 @@ class SaturdayReviewTest {
 
     Files.move(away, trades);
     WaitForAsyncUtils.waitForAsyncFx(
-        5_000, () -> opened.workspace.pastHasGrown("All earlier sessions are there now"));
+        5_000, () -> opened.workspace.window().pastHasGrown("All earlier sessions are there now"));
 
     until(() -> text(robot, "#net").equals(dollars(2 * ofToday)));
   }
@@ -404,7 +404,7 @@ class SaturdayReviewTest {
             2031-03-12 10:00:00,NOSUCH,bought,10,5.00
             2031-03-12 10:05:00,NOSUCH,sold,10,5.40
             """);
-    opened.workspace.files(new AnsweredPlaces(new ArrayDeque<>(List.of(file))));
+    opened.workspace.navigation().files(new AnsweredPlaces(new ArrayDeque<>(List.of(file))));
     int before = review().trades().size();
     robot.type(KeyCode.F).type(KeyCode.C);
     until(() -> focused().equals("Choose a file…"));
@@ -422,7 +422,7 @@ class SaturdayReviewTest {
     Path zip = opened.folder.resolve("out.zip");
     Path tables = Files.createDirectory(opened.folder.resolve("tables"));
     Queue<Path> places = new ArrayDeque<>(List.of(html, pdf, tables, zip));
-    opened.workspace.files(new AnsweredPlaces(places));
+    opened.workspace.navigation().files(new AnsweredPlaces(places));
     robot.type(KeyCode.N);
     until(() -> robot.lookup("#note-session").query().isFocused());
 
@@ -431,7 +431,7 @@ class SaturdayReviewTest {
       Path place = places.element();
       tabTo(robot, button);
       robot.type(KeyCode.SPACE);
-      until(() -> opened.workspace.action().get().endsWith(" to " + place));
+      until(() -> opened.workspace.window().action().get().endsWith(" to " + place));
     }
 
     assertThat(Files.readString(html))

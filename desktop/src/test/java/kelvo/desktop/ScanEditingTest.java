@@ -17,7 +17,7 @@ import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
 import kelvo.desktop.grid.Grid;
 import kelvo.desktop.rules.CutCurveView;
-import kelvo.desktop.workspace.Workspace;
+import kelvo.desktop.workspace.WindowState;
 import kelvo.explain.ScanWorkings;
 import kelvo.explain.WhyNot;
 import kelvo.hit.Hit;
@@ -55,7 +55,7 @@ class ScanEditingTest {
     until(() -> shown().isThere() && shown().moment() == MORNING && opened.morning().fitting() > 0);
     first = scan();
     robot.type(KeyCode.J).type(KeyCode.E);
-    until(() -> opened.workspace.workedRule().get() == 0);
+    until(() -> opened.workspace.window().workedRule().get() == 0);
   }
 
   @AfterEach
@@ -89,14 +89,14 @@ class ScanEditingTest {
     until(() -> scan().rules().size() == first.rules().size() + 1);
     until(() -> opened.morning().fitting() < before);
     until(() -> workings().counts().size() > first.rules().size());
-    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.undo());
+    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.undoStack().undo());
     until(() -> scan().equals(first) && opened.morning().fitting() == before);
   }
 
   @Tag("proof")
   @Test
   void aRuleThatKeepsTheSymbolInFocusOutSaysWhenItLastHeld(FxRobot robot) {
-    String symbol = opened.workspace.focus().get();
+    String symbol = opened.workspace.focus().symbol().get();
     Session session = opened.workspace.session();
     WaitForAsyncUtils.waitForAsyncFx(
         5_000,
@@ -134,7 +134,7 @@ class ScanEditingTest {
   @Tag("proof")
   @Test
   void draggingTheBoundAlongItsCurveChangesTheRule(FxRobot robot) {
-    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.workedRule().set(2));
+    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.window().workedRule().set(2));
     until(() -> workings().curve() != null);
     CutCurveView curve = robot.lookup(n -> n instanceof CutCurveView).query();
     Rule before = scan().rules().get(2);
@@ -160,7 +160,7 @@ class ScanEditingTest {
     int leftOfRules = workings().counts().getLast().left();
     assertThat(leftOfRules).as("the rules are left with the group").isBetween(1, left - 1);
     until(() -> opened.morning().fitting() == leftOfRules);
-    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.workedRule().set(2));
+    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.window().workedRule().set(2));
     until(() -> workings().curve() != null && workings().curve().left() == leftOfRules);
     until(
         () ->
@@ -172,7 +172,8 @@ class ScanEditingTest {
   @Test
   void aPhaseIsGivenABoundOfItsOwnAndLosesItAgain(FxRobot robot) {
     int volume = 2;
-    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.workedRule().set(volume));
+    WaitForAsyncUtils.waitForAsyncFx(
+        5_000, () -> opened.workspace.window().workedRule().set(volume));
     assertThat(scan().rules().get(volume).steps()).hasSize(2);
     until(() -> phaseCell(robot, "midday").isPresent());
     robot.clickOn(phaseCell(robot, "midday").orElseThrow());
@@ -213,7 +214,7 @@ class ScanEditingTest {
     until(() -> opened.workspace.scans().size() == before.size() + 2);
 
     for (int edit = 0; edit < 3; edit++) {
-      WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.undo());
+      WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.undoStack().undo());
     }
     until(() -> opened.workspace.scans().equals(before));
     WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.shownScan().set(first));
@@ -230,7 +231,7 @@ class ScanEditingTest {
 
     until(() -> scan().name().equals(first.name() + " 2"));
     assertThat(scan().rules()).isEqualTo(first.rules());
-    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.undo());
+    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.undoStack().undo());
     WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.shownScan().set(first));
   }
 
@@ -259,7 +260,7 @@ class ScanEditingTest {
 
     until(() -> scan().rules().size() == first.rules().size() + 1);
     assertThat(scan().rules().getLast().field().words()).isEqualTo("float turnover");
-    assertThat(opened.workspace.workedRule().get()).isEqualTo(first.rules().size());
+    assertThat(opened.workspace.window().workedRule().get()).isEqualTo(first.rules().size());
   }
 
   @Tag("proof")
@@ -304,7 +305,7 @@ class ScanEditingTest {
     assertThat(own).isEqualTo(others);
     WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.desk().remove(scan()));
     until(() -> shown().hits().stream().map(Hit::scan).noneMatch(name::equals));
-    assertThat(opened.workspace.workedRule().get()).isNotEqualTo(Workspace.NO_RULE);
+    assertThat(opened.workspace.window().workedRule().get()).isNotEqualTo(WindowState.NO_RULE);
   }
 
   @Tag("proof")

@@ -27,7 +27,7 @@ class SessionCalendarTest {
   @Start
   void start(Stage stage) throws IOException {
     opened = OpenedWindow.open(DemoCopy.makeWithDayBefore(), stage, DayTime.of(9, 45));
-    opened.workspace.onOpen(asked::set);
+    opened.workspace.navigation().onOpen(asked::set);
   }
 
   @AfterEach
@@ -63,7 +63,8 @@ class SessionCalendarTest {
 
     assertThat(asked.get())
         .isEqualTo(
-            OtherDay.of(DemoCopy.DAY_BEFORE, DayTime.of(9, 45), opened.workspace.focus().get()));
+            OtherDay.of(
+                DemoCopy.DAY_BEFORE, DayTime.of(9, 45), opened.workspace.focus().symbol().get()));
   }
 
   @Tag("proof")
@@ -83,12 +84,12 @@ class SessionCalendarTest {
   void theBracketsStepThroughTheDay(FxRobot robot) {
     until(() -> opened.shown().isThere());
     robot.type(KeyCode.CLOSE_BRACKET);
-    until(() -> opened.workspace.now() == DayTime.of(9, 46));
+    until(() -> opened.workspace.clock().now() == DayTime.of(9, 46));
     robot.interact(() -> opened.workspace.practice().step().set(Step.SECOND));
     robot.type(KeyCode.OPEN_BRACKET);
-    until(() -> opened.workspace.now() == DayTime.of(9, 46) - DayTime.SECOND);
+    until(() -> opened.workspace.clock().now() == DayTime.of(9, 46) - DayTime.SECOND);
     robot.interact(() -> opened.workspace.practice().step().set(Step.HIT));
     robot.type(KeyCode.OPEN_BRACKET);
-    until(() -> opened.workspace.now() < DayTime.of(9, 46) - DayTime.SECOND);
+    until(() -> opened.workspace.clock().now() < DayTime.of(9, 46) - DayTime.SECOND);
   }
 }

@@ -104,16 +104,18 @@ class SettingsPageTest {
   void theLookIsChangedAndTakenBackLikeAnyOtherEdit(FxRobot robot) {
     until(() -> opened.shown().isThere());
     robot.clickOn("Day or night");
-    until(() -> opened.workspace.theme().get() == Theme.NIGHT && kept().contains("night"));
+    until(() -> opened.workspace.window().theme().get() == Theme.NIGHT && kept().contains("night"));
 
-    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.undo());
-    until(() -> opened.workspace.theme().get() == Theme.DAYBREAK && !kept().contains("night"));
+    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.undoStack().undo());
+    until(
+        () ->
+            opened.workspace.window().theme().get() == Theme.DAYBREAK && !kept().contains("night"));
   }
 
   @Tag("proof")
   @Test
   void theDaysLossLimitWarnsInTheHeaderAtHalfAndAtTheWhole(FxRobot robot) {
-    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.seek(DayTime.LAST));
+    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.clock().seek(DayTime.LAST));
     until(() -> opened.shown().moment() == DayTime.LAST);
     double net =
         opened
@@ -184,7 +186,7 @@ class SettingsPageTest {
     WaitForAsyncUtils.waitForAsyncFx(
         5_000,
         () -> {
-          opened.workspace.focusOn("TIDARC");
+          opened.workspace.focus().on("TIDARC");
           opened.workspace.settings().set(SettingCatalogue.ACCOUNT, "25000");
           opened.workspace.trader().addLevel("TIDARC", Price.parse("7.00"), LevelKind.STOP);
         });

@@ -31,20 +31,22 @@ final class ShownDay {
   }
 
   long moment() {
-    return workspace.now();
+    return workspace.clock().now();
   }
 
   int events() {
-    return workspace.clock().get().events();
+    return workspace.clock().shown().get().events();
   }
 
   List<Hit> hits() {
-    return workspace.hits();
+    return workspace.clock().hits();
   }
 
   /** The symbol in focus whose price is shown; empty for none. */
   String focus() {
-    return workspace.quote().get() == null ? "" : workspace.quote().get().facts().symbol();
+    return workspace.focus().quote().get() == null
+        ? ""
+        : workspace.focus().quote().get().facts().symbol();
   }
 
   /** What a view says of the moment shown, played anew. */
@@ -61,7 +63,9 @@ final class ShownDay {
   ScanWorkings workings() {
     return look(
         new WorkingsView(
-            workspace.shownScan().get(), workspace.workedRule().get(), workspace.focus().get()));
+            workspace.shownScan().get(),
+            workspace.window().workedRule().get(),
+            workspace.focus().symbol().get()));
   }
 
   List<WallView.Tile> wall() {
@@ -69,7 +73,7 @@ final class ShownDay {
   }
 
   List<Check> checks() {
-    int security = session.numberOf(workspace.focus().get()).orElseThrow();
+    int security = session.numberOf(workspace.focus().symbol().get()).orElseThrow();
     return look(new FactsView(session, security, workspace.desk().checks().get())).checks();
   }
 }

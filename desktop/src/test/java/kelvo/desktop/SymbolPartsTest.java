@@ -45,7 +45,7 @@ class SymbolPartsTest {
   @BeforeEach
   void focus() {
     until(() -> opened.shown().isThere());
-    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.focusOn(SYMBOL));
+    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.focus().on(SYMBOL));
     until(() -> opened.shown().focus().equals(SYMBOL) && opened.shown().moment() == MORNING);
   }
 
@@ -75,7 +75,7 @@ class SymbolPartsTest {
         .contains(SYMBOL)
         .anyMatch(text -> text.contains("Tidal Arc Power signs eleven-year contract"));
 
-    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.find("glasbx"));
+    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.focus().find("glasbx"));
     until(() -> labels(robot).contains("No news names it"));
   }
 
@@ -148,7 +148,7 @@ class SymbolPartsTest {
     robot.clickOn("Plan and notes");
     write(robot, "price", "eight");
 
-    until(() -> opened.workspace.action().get().contains("A level needs a price above 0"));
+    until(() -> opened.workspace.window().action().get().contains("A level needs a price above 0"));
     assertThat(levels()).isEmpty();
   }
 

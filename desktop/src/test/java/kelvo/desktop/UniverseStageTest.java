@@ -36,14 +36,14 @@ class UniverseStageTest {
   @Start
   void start(Stage stage) {
     opened = OpenedWindow.open(stage, MORNING);
-    opened.workspace.onReadAgain(dayReadAgain::incrementAndGet);
+    opened.workspace.navigation().onReadAgain(dayReadAgain::incrementAndGet);
   }
 
   @BeforeEach
   void go(FxRobot robot) {
     until(() -> shown().isThere() && shown().moment() == MORNING);
     robot.type(KeyCode.DIGIT1);
-    until(() -> opened.workspace.stage().get().equals(UniverseStage.KIND));
+    until(() -> opened.workspace.window().stage().get().equals(UniverseStage.KIND));
   }
 
   @AfterEach
@@ -71,11 +71,11 @@ class UniverseStageTest {
 
     until(() -> universe().excluded().size() == 2);
     assertThat(universe().excluded()).containsExactlyInAnyOrder("ORBTOW", "KELPOR");
-    assertThat(opened.workspace.action().get()).contains("NOSUCH");
+    assertThat(opened.workspace.window().action().get()).contains("NOSUCH");
     int orbtow = opened.workspace.session().numberOf("ORBTOW").orElseThrow();
     assertThat(members().whyOut(orbtow)).isEqualTo("excluded by hand");
 
-    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.undo());
+    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.undoStack().undo());
     until(() -> universe().excluded().isEmpty());
   }
 
@@ -122,14 +122,14 @@ class UniverseStageTest {
   @Test
   void aFloatIsPutRightWithItsDateAndSource(FxRobot robot) throws Exception {
     Path figures = opened.folder.resolve("figures.csv");
-    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.focusOn("TIDARC"));
+    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.focus().on("TIDARC"));
     robot.clickOn("Figures");
     type(robot, "Shares", "8.4M");
     type(robot, "Date of the figure", "2031-02-28");
     type(robot, "Source", "annual report");
     robot.clickOn("Put right");
 
-    until(() -> opened.workspace.action().get().startsWith("Put right: TIDARC float"));
+    until(() -> opened.workspace.window().action().get().startsWith("Put right: TIDARC float"));
     until(() -> Files.exists(figures) && Files.readString(figures).contains("annual report"));
     assertThat(Files.readString(figures)).contains("TIDARC", "2031-02-28");
     until(() -> dayReadAgain.get() == 1);
@@ -143,7 +143,7 @@ class UniverseStageTest {
 
   @Test
   void eachRuleSaysWhatItIsOfTheSymbolInFocus(FxRobot robot) {
-    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.focusOn("MARKTA"));
+    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.focus().on("MARKTA"));
 
     until(
         () ->
@@ -154,15 +154,15 @@ class UniverseStageTest {
   @Tag("proof")
   @Test
   void aFigureThatCannotBeReadSaysWhatWasExpected(FxRobot robot) {
-    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.focusOn("TIDARC"));
+    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.focus().on("TIDARC"));
     robot.clickOn("Figures");
     type(robot, "Shares", "lots");
     robot.clickOn("Put right");
-    until(() -> opened.workspace.action().get().contains("expected shares such as 8.4M"));
+    until(() -> opened.workspace.window().action().get().contains("expected shares such as 8.4M"));
     type(robot, "Shares", "8.4M");
     type(robot, "Date of the figure", "28 February");
     robot.clickOn("Put right");
-    until(() -> opened.workspace.action().get().contains("28 February"));
+    until(() -> opened.workspace.window().action().get().contains("28 February"));
 
     assertThat(opened.folder.resolve("figures.csv")).doesNotExist();
   }

@@ -70,7 +70,7 @@ class WallTest {
     assertThat(ofWall.isSelected()).isTrue();
 
     robot.clickOn(field);
-    until(() -> !opened.workspace.wall().get());
+    until(() -> !opened.workspace.window().wall().get());
     robot.clickOn(field);
     assertThat(field.isSelected()).as("still above, so still marked").isTrue();
     assertThat(ofWall.isSelected()).isFalse();
@@ -95,30 +95,30 @@ class WallTest {
     String first = symbols().getFirst();
     String third = symbols().get(2);
     robot.clickOn(place(2));
-    until(() -> opened.workspace.focus().get().equals(third));
+    until(() -> opened.workspace.focus().symbol().get().equals(third));
 
     robot.moveTo(place(2)).press(MouseButton.PRIMARY);
     robot.moveTo(place(0)).release(MouseButton.PRIMARY);
     robot.clickOn(place(1));
-    until(() -> opened.workspace.focus().get().equals(first));
+    until(() -> opened.workspace.focus().symbol().get().equals(first));
     robot.clickOn(place(0));
-    until(() -> opened.workspace.focus().get().equals(third));
+    until(() -> opened.workspace.focus().symbol().get().equals(third));
   }
 
   @Tag("proof")
   @Test
   void pointingAtAChartPointsAtThatTimeOnAllOthers(FxRobot robot) {
     robot.moveTo(place(1));
-    until(() -> opened.workspace.pointed().get() != null);
-    PointedAt pointed = opened.workspace.pointed().get();
+    until(() -> opened.workspace.window().pointed().get() != null);
+    PointedAt pointed = opened.workspace.window().pointed().get();
     assertThat(pointed.symbol()).isEqualTo(symbols().get(1));
     assertThat(pointed.moment()).isBetween(DayTime.of(6, 0), DayTime.of(7, 30));
 
     robot.clickOn("Days").moveTo(place(1));
     until(
         () ->
-            opened.workspace.pointed().get() != null
-                && opened.workspace.pointed().get().moment() == PointedAt.WHOLE_DAY);
-    assertThat(opened.workspace.pointed().get().date()).isBefore(opened.workspace.day());
+            opened.workspace.window().pointed().get() != null
+                && opened.workspace.window().pointed().get().moment() == PointedAt.WHOLE_DAY);
+    assertThat(opened.workspace.window().pointed().get().date()).isBefore(opened.workspace.day());
   }
 }

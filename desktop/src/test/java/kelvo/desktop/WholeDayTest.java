@@ -74,7 +74,7 @@ class WholeDayTest {
     robot.press(KeyCode.J).release(KeyCode.J);
 
     until(() -> !shown().focus().isEmpty() && opened.window.minuteBarsDrawn() > 20);
-    assertThat(opened.workspace.focus().get()).isEqualTo("TIDARC");
+    assertThat(opened.workspace.focus().symbol().get()).isEqualTo("TIDARC");
     assertThat(opened.morning().visibleRows()).isGreaterThan(10);
   }
 
@@ -83,10 +83,10 @@ class WholeDayTest {
   void keepAndDropWithAReasonByKeyboardAndUndo(FxRobot robot) {
     ready();
     robot.type(KeyCode.J);
-    until(() -> opened.workspace.focus().get().equals("TIDARC"));
+    until(() -> opened.workspace.focus().symbol().get().equals("TIDARC"));
     robot.type(KeyCode.K).type(KeyCode.DIGIT1);
     until(() -> TheTen.at(opened.workspace.book().get(), MORNING).kept().size() == 1);
-    String second = opened.workspace.focus().get();
+    String second = opened.workspace.focus().symbol().get();
     assertThat(second).isNotEqualTo("TIDARC");
     robot.type(KeyCode.D).write("too thin for me").type(KeyCode.ENTER);
     until(() -> opened.workspace.book().get().decisionOn(second, MORNING).isPresent());
@@ -103,7 +103,7 @@ class WholeDayTest {
   void aFullTenAsksWhichOneGoes(FxRobot robot) {
     ready();
     robot.type(KeyCode.J);
-    until(() -> opened.workspace.focus().get().equals("TIDARC"));
+    until(() -> opened.workspace.focus().symbol().get().equals("TIDARC"));
     List<String> others =
         opened.workspace.session().securities().stream()
             .map(SecurityFacts::symbol)
@@ -149,9 +149,9 @@ class WholeDayTest {
   void numberKeysGoToTheStagesAndReviewTellsTheVerdicts(FxRobot robot) {
     ready();
     robot.type(KeyCode.DIGIT3);
-    until(() -> opened.workspace.stage().get().equals(LiveStage.KIND));
+    until(() -> opened.workspace.window().stage().get().equals(LiveStage.KIND));
     robot.type(KeyCode.DIGIT5);
-    Platform.runLater(() -> opened.workspace.seek(DayTime.of(16, 30)));
+    Platform.runLater(() -> opened.workspace.clock().seek(DayTime.of(16, 30)));
     until(
         () -> {
           DayReview review = opened.workspace.review().review().get();
@@ -172,7 +172,7 @@ class WholeDayTest {
   void newsIsFilteredAsTheFilterIsTyped(FxRobot robot) {
     ready();
     robot.type(KeyCode.DIGIT4);
-    until(() -> opened.workspace.stage().get().equals(CatalystsStage.KIND));
+    until(() -> opened.workspace.window().stage().get().equals(CatalystsStage.KIND));
     // Looked up once: the list takes the name of its chosen row.
     Grid<NewsView.NewsRow> news = news(robot);
     until(() -> !news.rows().isEmpty());
@@ -215,13 +215,13 @@ class WholeDayTest {
     ready();
     Platform.runLater(
         () -> {
-          opened.workspace.focusOn("TIDARC");
+          opened.workspace.focus().on("TIDARC");
           opened.workspace.trader().decide("TIDARC", Choice.KEEP, "news");
           opened
               .workspace
               .trader()
-              .addLevel(opened.workspace.focus().get(), 90_000, LevelKind.BY_HAND);
-          opened.workspace.play(3_600);
+              .addLevel(opened.workspace.focus().symbol().get(), 90_000, LevelKind.BY_HAND);
+          opened.workspace.clock().play(3_600);
         });
 
     until(
@@ -229,7 +229,7 @@ class WholeDayTest {
             shown().hits().stream()
                 .anyMatch(hit -> hit.scan().equals("levels") && hit.symbol().equals("TIDARC")));
     until(() -> opened.workspace.alerts().newest().get() != null);
-    Platform.runLater(() -> opened.workspace.play(0));
+    Platform.runLater(() -> opened.workspace.clock().play(0));
   }
 
   /**
@@ -240,10 +240,10 @@ class WholeDayTest {
   @Test
   void bothThemesArePainted() {
     ready();
-    Platform.runLater(() -> opened.workspace.focusOn("GENSED"));
+    Platform.runLater(() -> opened.workspace.focus().on("GENSED"));
     until(() -> opened.window.minuteBarsDrawn() > 0);
     for (Theme theme : Theme.values()) {
-      Platform.runLater(() -> opened.workspace.theme().set(theme));
+      Platform.runLater(() -> opened.workspace.window().theme().set(theme));
       until(() -> opened.window.getScene().getStylesheets().equals(theme.styles()));
       Map<Color, Integer> colours = colours();
 
@@ -277,9 +277,12 @@ class WholeDayTest {
     ready();
     Platform.runLater(
         () -> {
-          opened.workspace.focusOn("KELPOR");
+          opened.workspace.focus().on("KELPOR");
           opened.workspace.trader().decide("KELPOR", Choice.KEEP, "thin, stepping up");
-          opened.workspace.trader().addNote(opened.workspace.focus().get(), "watch the third step");
+          opened
+              .workspace
+              .trader()
+              .addNote(opened.workspace.focus().symbol().get(), "watch the third step");
         });
     until(() -> opened.workspace.book().get().notes().size() == 1);
     WaitForAsyncUtils.waitForAsyncFx(
@@ -310,7 +313,7 @@ class WholeDayTest {
                 .limit(5)
                 .forEach(s -> opened.workspace.trader().decide(s.symbol(), Choice.KEEP, "early")));
     assertThat(TheTen.at(opened.workspace.book().get(), MORNING).kept()).hasSize(3);
-    assertThat(opened.workspace.action().get()).startsWith("The Ten is full");
+    assertThat(opened.workspace.window().action().get()).startsWith("The Ten is full");
 
     WaitForAsyncUtils.waitForAsyncFx(
         20_000, () -> opened.workspace.desk().keepAtMost(TheTen.DEFAULT_SIZE));

@@ -41,11 +41,11 @@ public final class AlertBell {
             workspace.folder(),
             workspace.day(),
             System.getenv().getOrDefault("PATH", ""),
-            words -> Platform.runLater(() -> workspace.action().set(words)));
-    workspace.onClose(outlets::close);
+            words -> Platform.runLater(() -> workspace.window().action().set(words)));
+    workspace.end().onClose(outlets::close);
     workspace.alerts().newest().addListener((o, was, is) -> ring(is));
     workspace.alerts().coming().addListener((o, was, is) -> warn(is));
-    workspace.clock().addListener((o, was, is) -> popups.at(is.moment()));
+    workspace.clock().shown().addListener((o, was, is) -> popups.at(is.moment()));
   }
 
   private double stays() {
@@ -81,7 +81,7 @@ public final class AlertBell {
   private boolean mayPopUp(Ring ring) {
     return workspace.alerts().popup().get()
         && (!listed.getAsBoolean() || ring.rank() == Ring.Rank.HALT_OF_MINE)
-        && ring.event().at() <= workspace.now();
+        && ring.event().at() <= workspace.clock().now();
   }
 
   private static String title(Ring ring) {
@@ -107,7 +107,7 @@ public final class AlertBell {
         title(ring),
         text(event),
         now -> now >= event.at(),
-        () -> workspace.focusOn(event.symbol()),
+        () -> workspace.focus().on(event.symbol()),
         () -> workspace.alerts().snooze(event.symbol()));
   }
 
@@ -125,7 +125,7 @@ public final class AlertBell {
               try {
                 String problem = AlertSound.play(samples, volume);
                 if (problem != null) {
-                  Platform.runLater(() -> workspace.action().set(problem));
+                  Platform.runLater(() -> workspace.window().action().set(problem));
                 }
               } catch (RuntimeException e) {
                 workspace.troubles().tell("playing the sound of an alert", e);
@@ -141,7 +141,7 @@ public final class AlertBell {
         && !blind
         && !listed.getAsBoolean()
         && workspace.alerts().popup().get()) {
-      long now = workspace.now();
+      long now = workspace.clock().now();
       popups.show(
           owner,
           stays(),

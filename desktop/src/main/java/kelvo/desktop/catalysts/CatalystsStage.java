@@ -54,7 +54,7 @@ public final class CatalystsStage extends BorderPane implements DayStage {
   /** The stage of a window. */
   public CatalystsStage(Workspace workspace) {
     this.workspace = workspace;
-    followed = new Followed<>(workspace, this::show);
+    followed = new Followed<>(workspace.clock(), this::show);
     vocabulary = workspace.desk().vocabulary();
     filter.setId("news-filter");
     filter.setPromptText("subject, since at least 3%, volume 5m at least 20K");
@@ -76,10 +76,10 @@ public final class CatalystsStage extends BorderPane implements DayStage {
     setCenter(items);
     items.columns(columns());
     items.groups(row -> Math.floorDiv(row.item().at(), DayTime.DAY));
-    items.onTold(workspace.action()::set);
-    items.onSelect(row -> workspace.focusOn(row.symbol()));
-    items.theme(workspace.theme().get());
-    workspace.theme().addListener((o, was, is) -> items.theme(is));
+    items.onTold(workspace.window().action()::set);
+    items.onSelect(row -> workspace.focus().on(row.symbol()));
+    items.theme(workspace.window().theme().get());
+    workspace.window().theme().addListener((o, was, is) -> items.theme(is));
   }
 
   private static List<GridColumn<NewsView.NewsRow>> columns() {

@@ -39,7 +39,7 @@ public final class DailyPart implements SymbolPart {
         });
     followed =
         new Followed<>(
-            workspace,
+            workspace.clock(),
             days -> {
               shown = days;
               paint();
@@ -75,8 +75,10 @@ public final class DailyPart implements SymbolPart {
     DaysView.Days days = shown;
     chart.show(
         days,
-        days == null ? List.of() : workspace.book().get().levelsOn(days.symbol(), workspace.now()),
-        workspace.now());
+        days == null
+            ? List.of()
+            : workspace.book().get().levelsOn(days.symbol(), workspace.clock().now()),
+        workspace.clock().now());
   }
 
   @Override

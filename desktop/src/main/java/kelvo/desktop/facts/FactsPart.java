@@ -49,7 +49,7 @@ public final class FactsPart extends ScrollPane implements SymbolPart {
 
   FactsPart(Workspace workspace) {
     this.workspace = workspace;
-    followed = new Followed<>(workspace, this::tell);
+    followed = new Followed<>(workspace.clock(), this::tell);
     workspace.desk().checks().addListener(new WeakChangeListener<>(asked));
     // What it tells must not move the splitter beside it.
     setMinSize(0, 0);

@@ -25,7 +25,7 @@ final class FiveFigures extends HBox {
       cells.add(new FigureCell());
     }
     getChildren().addAll(cells);
-    followed = new Followed<>(workspace, this::tell);
+    followed = new Followed<>(workspace.clock(), this::tell);
   }
 
   void show(String symbol) {

@@ -63,7 +63,7 @@ public final class FocusSide extends BorderPane {
    */
   public FocusSide(Workspace workspace, List<PartKind> kinds, Consumer<PartKind> ownWindow) {
     this.workspace = workspace;
-    choice = new ChartChoice(workspace.pointed());
+    choice = new ChartChoice(workspace.window().pointed());
     minutes = new IntradayPart(workspace, choice);
     days = DailyPart.KIND.make(workspace, choice);
     kinds.stream()
@@ -79,11 +79,11 @@ public final class FocusSide extends BorderPane {
     setCenter(charts);
     // What is laid out must not change while it is.
     widthProperty().addListener((o, was, is) -> Platform.runLater(this::columns));
-    workspace.quote().addListener((o, was, is) -> header.show(is));
-    workspace.focus().addListener((o, was, is) -> follow(is));
-    workspace.theme().addListener((o, was, is) -> theme());
+    workspace.focus().quote().addListener((o, was, is) -> header.show(is));
+    workspace.focus().symbol().addListener((o, was, is) -> follow(is));
+    workspace.window().theme().addListener((o, was, is) -> theme());
     header.show(null);
-    follow(workspace.focus().get());
+    follow(workspace.focus().symbol().get());
     theme();
   }
 
@@ -158,7 +158,7 @@ public final class FocusSide extends BorderPane {
     chosen = kind;
     buttons.forEach((of, button) -> button.setSelected(of.equals(kind)));
     lower.setCenter(shownLower().node());
-    shownLower().show(workspace.focus().get());
+    shownLower().show(workspace.focus().symbol().get());
   }
 
   private SymbolPart shownLower() {
@@ -196,9 +196,9 @@ public final class FocusSide extends BorderPane {
   }
 
   private void theme() {
-    minutes.theme(workspace.theme().get());
-    days.theme(workspace.theme().get());
-    lowerParts.values().forEach(part -> part.theme(workspace.theme().get()));
+    minutes.theme(workspace.window().theme().get());
+    days.theme(workspace.window().theme().get());
+    lowerParts.values().forEach(part -> part.theme(workspace.window().theme().get()));
   }
 
   /** How far down the two charts reach, 0 to 1 each. */

@@ -58,13 +58,13 @@ public final class IntradayPart implements SymbolPart {
     pane.setTop(new ChartBar(choice));
     followed =
         new Followed<>(
-            workspace,
+            workspace.clock(),
             day -> {
               shown = day;
               paint();
               centre();
             });
-    workspace.lookedAt().addListener(new WeakChangeListener<>(lookAt));
+    workspace.focus().lookedAt().addListener(new WeakChangeListener<>(lookAt));
     workspace.book().addListener(new WeakChangeListener<>(repaint));
     workspace.settings().settings().addListener(new WeakChangeListener<>(settings));
   }
@@ -119,8 +119,10 @@ public final class IntradayPart implements SymbolPart {
     DayBook book = workspace.book().get();
     chart.show(
         day,
-        book.levelsOn(painted, workspace.now()),
-        book.fillsUntil(workspace.now()).stream().filter(f -> f.symbol().equals(painted)).toList(),
+        book.levelsOn(painted, workspace.clock().now()),
+        book.fillsUntil(workspace.clock().now()).stream()
+            .filter(f -> f.symbol().equals(painted))
+            .toList(),
         workspace.day(),
         workspace.session().hours().close());
   }

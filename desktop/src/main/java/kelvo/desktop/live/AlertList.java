@@ -66,11 +66,11 @@ final class AlertList extends BorderPane {
     table.strength(standing -> standing.state() == State.ARMED ? 1 : FADED);
     table.emptyText(
         "No alert yet: type one above, or point at a price and press the other button.");
-    table.onTold(workspace.action()::set);
+    table.onTold(workspace.window().action()::set);
     table.onSelect(this::focusOn);
     table.onCellMenu((row, column, x, y) -> offer(row.alert(), row.state(), x, y));
-    table.theme(workspace.theme().get());
-    workspace.theme().addListener((o, was, is) -> table.theme(is));
+    table.theme(workspace.window().theme().get());
+    workspace.window().theme().addListener((o, was, is) -> table.theme(is));
     workspace.alerts().rang().addListener((o, was, is) -> show(is));
     show(workspace.alerts().rang().get());
   }
@@ -136,7 +136,7 @@ final class AlertList extends BorderPane {
 
   private void focusOn(AlertStanding standing) {
     if (standing.alert().about() instanceof About.Symbol one) {
-      workspace.focusOn(one.symbol());
+      workspace.focus().on(one.symbol());
     }
   }
 

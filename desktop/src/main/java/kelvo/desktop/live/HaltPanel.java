@@ -22,7 +22,7 @@ final class HaltPanel extends BorderPane {
   HaltPanel(Workspace workspace) {
     this.workspace = workspace;
     strip = new HaltStrip(workspace);
-    followed = new Followed<>(workspace, halts -> table.rows(halts.all()));
+    followed = new Followed<>(workspace.clock(), halts -> table.rows(halts.all()));
     setTop(strip);
     setCenter(table);
     table.columns(
@@ -40,10 +40,10 @@ final class HaltPanel extends BorderPane {
                     "code", "The exchange's code of the reason.", 60, past -> past.halt().reason())
                 .growing(0)));
     table.emptyText("No halt today so far.");
-    table.onTold(workspace.action()::set);
-    table.onSelect(past -> workspace.lookAt(past.symbol(), past.halt().from()));
-    table.theme(workspace.theme().get());
-    workspace.theme().addListener((o, was, is) -> table.theme(is));
+    table.onTold(workspace.window().action()::set);
+    table.onSelect(past -> workspace.focus().lookAt(past.symbol(), past.halt().from()));
+    table.theme(workspace.window().theme().get());
+    workspace.window().theme().addListener((o, was, is) -> table.theme(is));
   }
 
   private static boolean isOver(HaltsView.Past past) {

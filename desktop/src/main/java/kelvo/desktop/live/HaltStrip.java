@@ -39,7 +39,7 @@ final class HaltStrip extends HBox {
   HaltStrip(Workspace workspace) {
     super(12);
     this.workspace = workspace;
-    followed = new Followed<>(workspace, this::show);
+    followed = new Followed<>(workspace.clock(), this::show);
     getStyleClass().addAll("halts", "part");
     setAlignment(Pos.CENTER_LEFT);
     setMinHeight(30);
@@ -149,7 +149,7 @@ final class HaltStrip extends HBox {
   private Label label(String symbol, String words, String style) {
     Label label = new Label(words);
     label.getStyleClass().add(style);
-    label.setOnMouseClicked(e -> workspace.focusOn(symbol));
+    label.setOnMouseClicked(e -> workspace.focus().on(symbol));
     return label;
   }
 
@@ -175,7 +175,7 @@ final class HaltStrip extends HBox {
                 + past.symbol()
                 + "  "
                 + HaltReason.words(past.halt().reason()));
-    item.setOnAction(e -> workspace.lookAt(past.symbol(), past.halt().from()));
+    item.setOnAction(e -> workspace.focus().lookAt(past.symbol(), past.halt().from()));
     return item;
   }
 }

@@ -21,7 +21,7 @@ final class ImbalanceList extends BorderPane {
 
   ImbalanceList(Workspace workspace) {
     this.workspace = workspace;
-    followed = new Followed<>(workspace, table::rows);
+    followed = new Followed<>(workspace.clock(), table::rows);
     setCenter(table);
     table.columns(
         List.of(
@@ -52,10 +52,10 @@ final class ImbalanceList extends BorderPane {
                 .toned(row -> Tone.ofChange(row.changePercent()))));
     table.emptyText(
         "No auction waits for anybody now. Messages come before the open and before the close.");
-    table.onTold(workspace.action()::set);
-    table.onSelect(row -> workspace.focusOn(row.symbol()));
-    table.theme(workspace.theme().get());
-    workspace.theme().addListener((o, was, is) -> table.theme(is));
+    table.onTold(workspace.window().action()::set);
+    table.onSelect(row -> workspace.focus().on(row.symbol()));
+    table.theme(workspace.window().theme().get());
+    workspace.window().theme().addListener((o, was, is) -> table.theme(is));
   }
 
   /** Follows the market while it is seen. */

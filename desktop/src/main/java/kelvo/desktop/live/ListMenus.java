@@ -144,7 +144,10 @@ final class ListMenus {
       try {
         until = LocalDate.parse(date);
       } catch (DateTimeException e) {
-        workspace.action().set("The date is written as 2031-03-14, found \"" + date + "\"");
+        workspace
+            .window()
+            .action()
+            .set("The date is written as 2031-03-14, found \"" + date + "\"");
         return false;
       }
     }
@@ -168,7 +171,7 @@ final class ListMenus {
         Stream.of(text.split(",")).map(String::strip).filter(word -> !word.isEmpty()).toList();
     for (String field : fields) {
       if (workspace.desk().vocabulary().find(field).isEmpty()) {
-        workspace.action().set("No field is called \"" + field + "\"");
+        workspace.window().action().set("No field is called \"" + field + "\"");
         return false;
       }
     }
@@ -189,7 +192,7 @@ final class ListMenus {
         list,
         file -> {
           WatchlistTable.write(file, now(list));
-          workspace.action().set("Wrote " + list.name() + " to " + file.getFileName());
+          workspace.window().action().set("Wrote " + list.name() + " to " + file.getFileName());
         });
   }
 
@@ -203,9 +206,10 @@ final class ListMenus {
       try {
         use.accept(file.toPath());
       } catch (RefusedException e) {
-        workspace.action().set(String.valueOf(e.getMessage()));
+        workspace.window().action().set(String.valueOf(e.getMessage()));
       } catch (UncheckedIOException e) {
         workspace
+            .window()
             .action()
             .set(file.getName() + " can be neither read nor written; choose another place");
       }

@@ -40,7 +40,7 @@ public final class LiveStage extends BorderPane implements DayStage {
         .alertDesk()
         .onBegin(
             words -> {
-              workspace.stage().set(KIND);
+              workspace.window().stage().set(KIND);
               rang.beginAlert(words);
             });
     setTop(halts);
@@ -48,13 +48,13 @@ public final class LiveStage extends BorderPane implements DayStage {
     split.setOrientation(Orientation.VERTICAL);
     split.setDividerPositions(WATCH_SHARE, RANG_FROM);
     setCenter(split);
-    workspace.clock().addListener((o, was, is) -> sayNextStep());
+    workspace.clock().shown().addListener((o, was, is) -> sayNextStep());
     sayNextStep();
   }
 
   private void sayNextStep() {
-    boolean still = workspace.feed() == null && workspace.speed().get() == 0;
-    int ten = TheTen.at(workspace.book().get(), workspace.now()).symbols().size();
+    boolean still = workspace.feed() == null && workspace.clock().speed().get() == 0;
+    int ten = TheTen.at(workspace.book().get(), workspace.clock().now()).symbols().size();
     nextStep.set(
         still
             ? "The day stands still: P plays it, J walks the hits"
@@ -120,7 +120,7 @@ public final class LiveStage extends BorderPane implements DayStage {
       case E -> rang.beginAlert();
       case Q -> rang.turnQuiet();
       case M -> workspace.alerts().mute();
-      case U -> workspace.undo();
+      case U -> workspace.undoStack().undo();
       default -> {
         return false;
       }

@@ -55,7 +55,7 @@ final class RangPanel extends BorderPane {
   RangPanel(Workspace workspace) {
     this.workspace = workspace;
     setId("rang");
-    lookedUntil = workspace.now();
+    lookedUntil = workspace.clock().now();
     getStyleClass().add("card");
     imbalances = new ImbalanceList(workspace);
     alerts = new AlertList(workspace);
@@ -84,10 +84,10 @@ final class RangPanel extends BorderPane {
     setTop(head);
     table.columns(RangColumns.ALL);
     table.strength(line -> line.at() > lookedUntil ? 1 : 0.6);
-    table.onTold(workspace.action()::set);
+    table.onTold(workspace.window().action()::set);
     table.onSelect(this::choose);
-    table.theme(workspace.theme().get());
-    workspace.theme().addListener((o, was, is) -> table.theme(is));
+    table.theme(workspace.window().theme().get());
+    workspace.window().theme().addListener((o, was, is) -> table.theme(is));
     workspace.alerts().rang().addListener((o, was, is) -> show(is));
     workspace.alerts().silences().addListener((o, was, is) -> showQuiet());
     workspace.presence().away().addListener((o, was, is) -> cameBack(is));
@@ -150,7 +150,7 @@ final class RangPanel extends BorderPane {
 
   /** Begins an alert about the symbol in focus. */
   void beginAlert() {
-    String symbol = workspace.focus().get();
+    String symbol = workspace.focus().symbol().get();
     beginAlert(symbol.isEmpty() ? "" : symbol + " ");
   }
 
@@ -174,7 +174,7 @@ final class RangPanel extends BorderPane {
       }
       show(workspace.alerts().rang().get());
     } else {
-      workspace.focusOn(RangColumns.symbol(line));
+      workspace.focus().on(RangColumns.symbol(line));
     }
   }
 
@@ -215,12 +215,12 @@ final class RangPanel extends BorderPane {
       workspace.alerts().notQuiet();
       return;
     }
-    Phase phase = workspace.session().phases().at(workspace.now());
+    Phase phase = workspace.session().phases().at(workspace.clock().now());
     workspace.alerts().quietUntil(phase.end());
   }
 
   private void looked() {
-    lookedUntil = workspace.now();
+    lookedUntil = workspace.clock().now();
     workspace.presence().lookedThrough();
     show(workspace.alerts().rang().get());
   }

@@ -77,14 +77,14 @@ final class StreamLanes extends GridPane {
       grid.more(StreamColumns::atTheHit);
       grid.emptyText(
           "No hits yet. Scans look from the start of their windows; the day rail shows when.");
-      grid.onTold(workspace.action()::set);
+      grid.onTold(workspace.window().action()::set);
       grid.onSelect(
           row -> {
             last = lanes.indexOf(this);
-            workspace.focusOn(row.now().symbol());
+            workspace.focus().on(row.now().symbol());
           });
       grid.onCellMenu((row, column, x, y) -> offer(grid, row, x, y));
-      grid.theme(workspace.theme().get());
+      grid.theme(workspace.window().theme().get());
       widthProperty().addListener((o, was, is) -> Platform.runLater(this::fit));
     }
 
@@ -111,9 +111,13 @@ final class StreamLanes extends GridPane {
   StreamLanes(Workspace workspace) {
     this.workspace = workspace;
     setId("lanes");
-    workspace.theme().addListener((o, was, is) -> lanes.forEach(lane -> lane.grid.theme(is)));
+    workspace
+        .window()
+        .theme()
+        .addListener((o, was, is) -> lanes.forEach(lane -> lane.grid.theme(is)));
     workspace
         .focus()
+        .symbol()
         .addListener(
             (o, was, is) ->
                 workspace

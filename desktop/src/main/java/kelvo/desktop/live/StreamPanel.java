@@ -57,7 +57,7 @@ final class StreamPanel extends BorderPane {
   StreamPanel(Workspace workspace) {
     this.workspace = workspace;
     lanes = new StreamLanes(workspace);
-    rows = new Followed<>(workspace, this::stream);
+    rows = new Followed<>(workspace.clock(), this::stream);
     setCenter(lanes);
     setTop(switches());
     workspace
@@ -130,7 +130,7 @@ final class StreamPanel extends BorderPane {
     return filter.of(
         Set.copyOf(
             name.equals(TheTen.NAME)
-                ? TheTen.at(workspace.book().get(), workspace.now()).symbols()
+                ? TheTen.at(workspace.book().get(), workspace.clock().now()).symbols()
                 : workspace.lists().named(name).on(workspace.day()).symbols()));
   }
 
@@ -142,7 +142,7 @@ final class StreamPanel extends BorderPane {
   }
 
   private void stream(List<StreamView.Streamed> now) {
-    enter(workspace.session().phases().at(workspace.now()).name());
+    enter(workspace.session().phases().at(workspace.clock().now()).name());
     newest = now;
     lanes.show(now.stream().filter(wanted()).toList(), false);
   }

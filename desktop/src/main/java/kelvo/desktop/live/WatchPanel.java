@@ -60,7 +60,7 @@ final class WatchPanel extends BorderPane {
     this.workspace = workspace;
     menus = new ListMenus(workspace, this::ask, () -> getScene().getWindow());
     setId("watch");
-    followed = new Followed<>(workspace, this::rows);
+    followed = new Followed<>(workspace.clock(), this::rows);
     getStyleClass().add("card");
     setTop(head());
     setCenter(table);
@@ -74,13 +74,13 @@ final class WatchPanel extends BorderPane {
     table.onCarried((row, place) -> carry(row.symbol(), place.symbol()));
     table.strength(row -> row.hasLeft() ? FADED : 1);
     table.more(row -> (PlanScale.words(row) + "\n" + row.watching().entry().note()).strip());
-    table.onTold(workspace.action()::set);
-    table.onSelect(row -> workspace.focusOn(row.symbol()));
-    table.theme(workspace.theme().get());
-    workspace.theme().addListener((o, was, is) -> table.theme(is));
-    workspace.focus().addListener((o, was, is) -> table.mark(is));
+    table.onTold(workspace.window().action()::set);
+    table.onSelect(row -> workspace.focus().on(row.symbol()));
+    table.theme(workspace.window().theme().get());
+    workspace.window().theme().addListener((o, was, is) -> table.theme(is));
+    workspace.focus().symbol().addListener((o, was, is) -> table.mark(is));
     workspace.book().addListener((o, was, is) -> followAgain());
-    workspace.clock().addListener((o, was, is) -> followAgain());
+    workspace.clock().shown().addListener((o, was, is) -> followAgain());
     workspace.lists().lists().addListener((o, was, is) -> listsChanged());
     listsChanged();
   }
@@ -208,7 +208,7 @@ final class WatchPanel extends BorderPane {
   private void carry(String symbol, String place) {
     Watchlist list = workspace.lists().named(shown);
     if (shown.equals(TheTen.NAME) || !list.holds(symbol) || !list.holds(place)) {
-      workspace.action().set("Only symbols on a list of your own have places of your own");
+      workspace.window().action().set("Only symbols on a list of your own have places of your own");
     } else {
       change(list.placed(symbol, list.symbols().indexOf(place)), symbol + " moved on " + shown);
     }
@@ -220,11 +220,14 @@ final class WatchPanel extends BorderPane {
 
   /** Adds the symbol in focus to the list that is shown. */
   void add() {
-    String symbol = workspace.focus().get();
+    String symbol = workspace.focus().symbol().get();
     if (symbol.isEmpty()) {
-      workspace.action().set("No symbol in focus: J takes the first");
+      workspace.window().action().set("No symbol in focus: J takes the first");
     } else if (shown.equals(TheTen.NAME)) {
-      workspace.action().set("K on Morning keeps " + symbol + " for the Ten; + makes another list");
+      workspace
+          .window()
+          .action()
+          .set("K on Morning keeps " + symbol + " for the Ten; + makes another list");
     } else {
       change(workspace.lists().named(shown).with(List.of(symbol), null), symbol + " on " + shown);
     }
@@ -232,12 +235,12 @@ final class WatchPanel extends BorderPane {
 
   /** Takes the symbol in focus off the list that is shown. */
   void take() {
-    String symbol = workspace.focus().get();
+    String symbol = workspace.focus().symbol().get();
     Watchlist list = workspace.lists().named(shown);
     if (!shown.equals(TheTen.NAME) && list.holds(symbol)) {
       change(list.without(symbol), symbol + " off " + shown);
     } else {
-      workspace.action().set(symbol + " does not stand on " + shown + " by hand");
+      workspace.window().action().set(symbol + " does not stand on " + shown + " by hand");
     }
   }
 
@@ -297,7 +300,7 @@ final class WatchPanel extends BorderPane {
 
   private List<WatchView.Watching> now() {
     DayBook book = workspace.book().get();
-    long moment = workspace.now();
+    long moment = workspace.clock().now();
     TheTen ten = TheTen.at(book, moment);
     List<OpenPosition> open =
         OpenPosition.of(

@@ -92,7 +92,7 @@ public final class ChartWall extends Region {
 
   ChartWall(Workspace workspace) {
     this.workspace = workspace;
-    followed = new Followed<>(workspace, this::show);
+    followed = new Followed<>(workspace.clock(), this::show);
     getStyleClass().add("card");
     days.getStyleClass().setAll("toggle-button", "small-button");
     days.setTooltip(new Tooltip("Draws the last " + DAYS + " days instead of today's minutes"));
@@ -105,10 +105,10 @@ public final class ChartWall extends Region {
     pointer.setOnMouseReleased(this::release);
     pointer.setOnMouseMoved(this::point);
     pointer.setOnScroll(e -> scrollBy(-e.getDeltaY()));
-    pointer.setOnMouseExited(e -> workspace.pointed().set(null));
-    workspace.pointed().addListener((o, was, is) -> crosshair());
-    workspace.theme().addListener((o, was, is) -> repaint());
-    workspace.focus().addListener((o, was, is) -> paint());
+    pointer.setOnMouseExited(e -> workspace.window().pointed().set(null));
+    workspace.window().pointed().addListener((o, was, is) -> crosshair());
+    workspace.window().theme().addListener((o, was, is) -> repaint());
+    workspace.focus().symbol().addListener((o, was, is) -> paint());
   }
 
   /** Follows the movers while it is seen. */
@@ -175,7 +175,7 @@ public final class ChartWall extends Region {
       return;
     }
     if (from == to) {
-      workspace.focusOn(tiles.get(from).card().symbol());
+      workspace.focus().on(tiles.get(from).card().symbol());
       return;
     }
     List<String> order = new ArrayList<>(tiles.stream().map(t -> t.card().symbol()).toList());
@@ -211,7 +211,7 @@ public final class ChartWall extends Region {
     if (painted.size() != wanted.size() || !fresh.equals(layout)) {
       layout = fresh;
       scrollBy(0);
-      g.setFill(workspace.theme().get().colour(Tone.CARD));
+      g.setFill(workspace.window().theme().get().colour(Tone.CARD));
       g.fillRect(0, 0, getWidth(), getHeight());
       painted = List.of();
       headings(g);
@@ -230,7 +230,7 @@ public final class ChartWall extends Region {
   }
 
   private void headings(GraphicsContext g) {
-    Theme theme = workspace.theme().get();
+    Theme theme = workspace.window().theme().get();
     g.setTextAlign(TextAlignment.LEFT);
     g.setTextBaseline(VPos.CENTER);
     for (WallLayout.Heading heading : layout.headings()) {
@@ -246,7 +246,7 @@ public final class ChartWall extends Region {
   }
 
   private void head(GraphicsContext g) {
-    Theme theme = workspace.theme().get();
+    Theme theme = workspace.window().theme().get();
     g.setFill(theme.colour(Tone.CARD));
     g.fillRect(0, 0, getWidth() - days.getWidth() - 8, HEAD - 1);
     g.setFill(theme.colour(Tone.FADED));
@@ -268,7 +268,7 @@ public final class ChartWall extends Region {
         card.price(),
         card.changePercent(),
         days.isSelected() ? days(card.symbol()) : minutes(card.spark()),
-        card.symbol().equals(workspace.focus().get()));
+        card.symbol().equals(workspace.focus().symbol().get()));
   }
 
   private Line minutes(Spark spark) {
@@ -311,17 +311,17 @@ public final class ChartWall extends Region {
             ? NOBODY
             : (e.getX() - box(place).getMinX() - MARGIN) / (box(place).getWidth() - 2 * MARGIN);
     if (part < 0 || part > 1) {
-      workspace.pointed().set(null);
+      workspace.window().pointed().set(null);
       return;
     }
     String symbol = tiles.get(place).card().symbol();
     List<DailyBar> bars = bars(symbol);
     if (!days.isSelected()) {
       long moment = DayTime.FIRST + (long) (part * (end - DayTime.FIRST));
-      workspace.pointed().set(new PointedAt(symbol, Double.NaN, workspace.day(), moment));
+      workspace.window().pointed().set(new PointedAt(symbol, Double.NaN, workspace.day(), moment));
     } else if (!bars.isEmpty()) {
       LocalDate day = bars.get((int) Math.round(part * (bars.size() - 1))).date();
-      workspace.pointed().set(new PointedAt(symbol, Double.NaN, day, PointedAt.WHOLE_DAY));
+      workspace.window().pointed().set(new PointedAt(symbol, Double.NaN, day, PointedAt.WHOLE_DAY));
     }
   }
 
@@ -329,11 +329,11 @@ public final class ChartWall extends Region {
   private void crosshair() {
     GraphicsContext g = pointer.getGraphicsContext2D();
     g.clearRect(0, 0, getWidth(), getHeight());
-    PointedAt pointed = workspace.pointed().get();
+    PointedAt pointed = workspace.window().pointed().get();
     if (pointed == null) {
       return;
     }
-    g.setStroke(workspace.theme().get().colour(Tone.FADED));
+    g.setStroke(workspace.window().theme().get().colour(Tone.FADED));
     for (int i = 0; i < tiles.size(); i++) {
       double part = part(tiles.get(i), pointed);
       if (part >= 0 && part <= 1) {
@@ -359,7 +359,7 @@ public final class ChartWall extends Region {
   }
 
   private void tile(GraphicsContext g, Painted tile, Rectangle2D box) {
-    Theme theme = workspace.theme().get();
+    Theme theme = workspace.window().theme().get();
     double x = box.getMinX();
     double y = box.getMinY();
     g.save();

@@ -47,7 +47,7 @@ final class GapField extends Region {
 
   GapField(Workspace workspace) {
     this.workspace = workspace;
-    followed = new Followed<>(workspace, this::show);
+    followed = new Followed<>(workspace.clock(), this::show);
     getChildren().add(canvas);
     setMinSize(0, 120);
     setPrefHeight(196);
@@ -57,11 +57,11 @@ final class GapField extends Region {
         e -> {
           GapsView.Gap nearest = nearest(e);
           if (nearest != null) {
-            workspace.focusOn(nearest.symbol());
+            workspace.focus().on(nearest.symbol());
           }
         });
-    workspace.focus().addListener((o, was, is) -> paint());
-    workspace.theme().addListener((o, was, is) -> paint());
+    workspace.focus().symbol().addListener((o, was, is) -> paint());
+    workspace.window().theme().addListener((o, was, is) -> paint());
   }
 
   /** Follows the gaps while it is seen. */
@@ -108,7 +108,7 @@ final class GapField extends Region {
     if (getWidth() <= 0) {
       return;
     }
-    Theme theme = workspace.theme().get();
+    Theme theme = workspace.window().theme().get();
     GraphicsContext g = canvas.getGraphicsContext2D();
     g.setFill(theme.colour(Tone.CARD));
     g.fillRect(0, 0, getWidth(), getHeight());
@@ -271,7 +271,7 @@ final class GapField extends Region {
   }
 
   private boolean inFocus(GapsView.Gap gap) {
-    return gap.symbol().equals(workspace.focus().get());
+    return gap.symbol().equals(workspace.focus().symbol().get());
   }
 
   private GapsView.@Nullable Gap nearest(MouseEvent event) {

@@ -33,7 +33,7 @@ final class LastHeld {
    */
   LastHeld(Workspace workspace, Runnable outdated, BiConsumer<Integer, Long> found) {
     this.workspace = workspace;
-    answers = workspace.latestAnswer("finding when each rule last held");
+    answers = workspace.answers().latest("finding when each rule last held");
     this.outdated = outdated;
     this.found = found;
   }
@@ -41,8 +41,9 @@ final class LastHeld {
   /** Asks about a scan, unless the session is playing or this has been asked before. */
   void ask(Scan scan) {
     Session session = workspace.session();
-    OptionalInt security = session.numberOf(workspace.focus().get());
-    Question question = new Question(scan, workspace.focus().get(), workspace.now());
+    OptionalInt security = session.numberOf(workspace.focus().symbol().get());
+    Question question =
+        new Question(scan, workspace.focus().symbol().get(), workspace.clock().now());
     if (question.equals(asked)) {
       return;
     }
@@ -50,7 +51,7 @@ final class LastHeld {
       asked = null;
       outdated.run();
     }
-    boolean playing = workspace.speed().get() != 0;
+    boolean playing = workspace.clock().speed().get() != 0;
     if (answers.isBusy() || playing || security.isEmpty()) {
       return;
     }
@@ -63,8 +64,8 @@ final class LastHeld {
   private void answered(Question question, List<RuleAnswer> last) {
     boolean still =
         question.scan.equals(workspace.shownScan().get())
-            && question.symbol.equals(workspace.focus().get())
-            && question.moment == workspace.now();
+            && question.symbol.equals(workspace.focus().symbol().get())
+            && question.moment == workspace.clock().now();
     if (!still) {
       asked = null;
       ask(workspace.shownScan().get());

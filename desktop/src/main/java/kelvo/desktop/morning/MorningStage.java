@@ -21,6 +21,7 @@ import kelvo.desktop.workspace.DayStage;
 import kelvo.desktop.workspace.Followed;
 import kelvo.desktop.workspace.StageKey;
 import kelvo.desktop.workspace.StageKind;
+import kelvo.desktop.workspace.WindowState;
 import kelvo.desktop.workspace.Workspace;
 import kelvo.field.Field;
 import kelvo.journal.Choice;
@@ -72,7 +73,7 @@ public final class MorningStage extends BorderPane implements DayStage {
   public MorningStage(Workspace workspace) {
     this.workspace = workspace;
     field = new GapField(workspace);
-    followed = new Followed<>(workspace, this::list);
+    followed = new Followed<>(workspace.clock(), this::list);
     ten = new TenPanel(workspace);
     plan = new PlanKeys(workspace, reasons, table::requestFocus);
     editor = new ScanEditor(workspace, this::closeEditor);
@@ -97,8 +98,8 @@ public final class MorningStage extends BorderPane implements DayStage {
     setTop(field);
     setCenter(middle);
     table.strength(row -> row.isDropped() ? DROPPED : 1);
-    table.onTold(workspace.action()::set);
-    table.onSelect(row -> workspace.focusOn(row.symbol()));
+    table.onTold(workspace.window().action()::set);
+    table.onSelect(row -> workspace.focus().on(row.symbol()));
     PointedRules pointed = new PointedRules(workspace);
     table.onCellMenu(
         (row, column, x, y) -> {
@@ -108,8 +109,8 @@ public final class MorningStage extends BorderPane implements DayStage {
             pointed.offer(table, field, row.listed().match().text(place), x, y);
           }
         });
-    workspace.workedRule().addListener((o, was, is) -> worked(is.intValue()));
-    workspace.wall().addListener((o, was, is) -> setTop(is ? wall : field));
+    workspace.window().workedRule().addListener((o, was, is) -> worked(is.intValue()));
+    workspace.window().wall().addListener((o, was, is) -> setTop(is ? wall : field));
     workspace.book().addListener((o, was, is) -> show());
     workspace
         .shownScan()
@@ -122,13 +123,14 @@ public final class MorningStage extends BorderPane implements DayStage {
     topProperty().addListener((o, was, is) -> serveTop());
     workspace
         .focus()
+        .symbol()
         .addListener(
             (o, was, is) -> {
               table.select(is);
               planFor(null);
             });
-    workspace.theme().addListener((o, was, is) -> table.theme(is));
-    table.theme(workspace.theme().get());
+    workspace.window().theme().addListener((o, was, is) -> table.theme(is));
+    table.theme(workspace.window().theme().get());
   }
 
   private HBox keyLine() {
@@ -166,7 +168,7 @@ public final class MorningStage extends BorderPane implements DayStage {
     closeEditor();
     switch (above) {
       case FIELD -> {}
-      case WALL -> workspace.wall().set(true);
+      case WALL -> workspace.window().wall().set(true);
       case SECOND_LOOK -> {
         setTop(secondLook);
         secondLook.look();
@@ -177,7 +179,7 @@ public final class MorningStage extends BorderPane implements DayStage {
   }
 
   private void openEditor() {
-    workspace.workedRule().set(0);
+    workspace.window().workedRule().set(0);
   }
 
   private void openChecks() {
@@ -188,13 +190,13 @@ public final class MorningStage extends BorderPane implements DayStage {
 
   private void closeEditor() {
     setTop(field);
-    workspace.wall().set(false);
-    workspace.workedRule().set(Workspace.NO_RULE);
+    workspace.window().wall().set(false);
+    workspace.window().workedRule().set(WindowState.NO_RULE);
     table.requestFocus();
   }
 
   private void worked(int rule) {
-    boolean editing = rule != Workspace.NO_RULE;
+    boolean editing = rule != WindowState.NO_RULE;
     if (editing != (getTop() == editor)) {
       setTop(editing ? editor : field);
     }
@@ -242,7 +244,7 @@ public final class MorningStage extends BorderPane implements DayStage {
   @Override
   public void shown() {
     inFront = true;
-    workspace.scanInFront().set(true);
+    workspace.window().scanInFront().set(true);
     followed.follow(new MatchesView(workspace.session(), workspace.shownScan().get()));
     ten.shown();
     serveTop();
@@ -251,7 +253,7 @@ public final class MorningStage extends BorderPane implements DayStage {
   @Override
   public void hidden() {
     inFront = false;
-    workspace.scanInFront().set(false);
+    workspace.window().scanInFront().set(false);
     followed.stop();
     ten.hidden();
     serveTop();
@@ -282,9 +284,9 @@ public final class MorningStage extends BorderPane implements DayStage {
     Scan scan = shown.scan();
     if (!columnsOf.equals(scan.columns())) {
       columnsOf = scan.columns();
-      table.columns(TriageColumns.of(scan, workspace::now));
+      table.columns(TriageColumns.of(scan, workspace.clock()::now));
     }
-    Map<String, Decision> decided = workspace.book().get().decidedAt(workspace.now());
+    Map<String, Decision> decided = workspace.book().get().decidedAt(workspace.clock().now());
     List<TriageRow> rows = new ArrayList<>();
     for (MatchesView.Listed listed : shown.rows()) {
       String symbol = workspace.session().security(listed.match().security()).symbol();
@@ -302,7 +304,7 @@ public final class MorningStage extends BorderPane implements DayStage {
   }
 
   private String next(int fitting, long kept) {
-    long now = workspace.now();
+    long now = workspace.clock().now();
     if (kept > 0 && now >= SessionHours.OPEN && now < SECOND_LOOK_UNTIL) {
       return "The market is open, " + kept + " kept: L shows what has changed since the morning";
     }
@@ -332,7 +334,7 @@ public final class MorningStage extends BorderPane implements DayStage {
 
   @Override
   public boolean key(KeyEvent event) {
-    String symbol = workspace.focus().get();
+    String symbol = workspace.focus().symbol().get();
     switch (event.getCode()) {
       case K -> decide(Choice.KEEP, symbol);
       case D -> decide(Choice.DROP, symbol);
@@ -346,7 +348,7 @@ public final class MorningStage extends BorderPane implements DayStage {
       case C -> put(Above.CHECKS);
       case L -> put(Above.SECOND_LOOK);
       case V -> put(Above.WALL);
-      case U -> workspace.undo();
+      case U -> workspace.undoStack().undo();
       default -> {
         return plan.key(event.getCode());
       }
@@ -356,7 +358,7 @@ public final class MorningStage extends BorderPane implements DayStage {
 
   private void decide(Choice choice, String symbol) {
     if (symbol.isEmpty()) {
-      workspace.action().set("No symbol in focus: J takes the first");
+      workspace.window().action().set("No symbol in focus: J takes the first");
       return;
     }
     if (choice == Choice.KEEP && workspace.trader().isTenFullFor(symbol)) {
@@ -389,7 +391,7 @@ public final class MorningStage extends BorderPane implements DayStage {
 
   /** The Ten is full: one of them goes, then the newcomer is kept with a reason. */
   private void askWhichGoes(String newcomer) {
-    List<String> kept = TheTen.at(workspace.book().get(), workspace.now()).symbols();
+    List<String> kept = TheTen.at(workspace.book().get(), workspace.clock().now()).symbols();
     reasons.ask(
         "Who goes for " + newcomer + "?",
         kept,
@@ -400,7 +402,7 @@ public final class MorningStage extends BorderPane implements DayStage {
             // The bar's text field is still taking the answer; it can ask again after that.
             Platform.runLater(() -> decide(Choice.KEEP, newcomer));
           } else {
-            workspace.action().set(typed + " is not one of the Ten; nobody went");
+            workspace.window().action().set(typed + " is not one of the Ten; nobody went");
           }
         },
         table::requestFocus);
@@ -408,7 +410,7 @@ public final class MorningStage extends BorderPane implements DayStage {
 
   /** Puts the first row of the table in focus. */
   public void focusOnFirst() {
-    table.rows().stream().findFirst().ifPresent(row -> workspace.focusOn(row.symbol()));
+    table.rows().stream().findFirst().ifPresent(row -> workspace.focus().on(row.symbol()));
   }
 
   /** How many fit the scan that is listed, also beyond its limit. */

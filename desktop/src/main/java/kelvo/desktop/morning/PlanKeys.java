@@ -42,7 +42,7 @@ final class PlanKeys {
 
   /** The symbol that the keys act on. */
   String symbol() {
-    return kept == null ? workspace.focus().get() : kept;
+    return kept == null ? workspace.focus().symbol().get() : kept;
   }
 
   /** Takes a key; returns whether it was one of the plan. */
@@ -59,9 +59,9 @@ final class PlanKeys {
   }
 
   private void plan(KeyCode code, String symbol) {
-    Optional<Decision> decided = workspace.book().get().decisionOn(symbol, workspace.now());
+    Optional<Decision> decided = workspace.book().get().decisionOn(symbol, workspace.clock().now());
     if (decided.isEmpty()) {
-      workspace.action().set("Decide on " + symbol + " first: K keeps it, W watches it");
+      workspace.window().action().set("Decide on " + symbol + " first: K keeps it, W watches it");
       return;
     }
     Decision d = decided.get();
@@ -86,7 +86,7 @@ final class PlanKeys {
 
   private void askForLevel(String symbol) {
     if (symbol.isEmpty()) {
-      workspace.action().set("No symbol in focus: J takes the first");
+      workspace.window().action().set("No symbol in focus: J takes the first");
       return;
     }
     bar.ask(
@@ -118,7 +118,7 @@ final class PlanKeys {
           if (answer.equalsIgnoreCase(YES)) {
             workspace.trader().addLevel(symbol, level, kind);
           } else {
-            workspace.action().set("No level was set on " + symbol);
+            workspace.window().action().set("No level was set on " + symbol);
           }
         },
         closed);
@@ -138,7 +138,10 @@ final class PlanKeys {
         return;
       }
     }
-    workspace.action().set("No level is called \"" + named + "\"; there are stop, target, by hand");
+    workspace
+        .window()
+        .action()
+        .set("No level is called \"" + named + "\"; there are stop, target, by hand");
   }
 
   private void setLevel(String symbol, LevelKind kind, String price) {
@@ -150,11 +153,11 @@ final class PlanKeys {
           .ifPresent(
               security ->
                   Followed.once(
-                      workspace,
+                      workspace.clock(),
                       new QuoteView(workspace.session(), security),
                       quote -> setNear(quote, level, kind)));
     } catch (RefusedException e) {
-      workspace.action().set("A level is a price such as 8.20, found \"" + price + "\"");
+      workspace.window().action().set("A level is a price such as 8.20, found \"" + price + "\"");
     }
   }
 }

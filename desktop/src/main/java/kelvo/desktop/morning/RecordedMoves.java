@@ -50,13 +50,13 @@ final class RecordedMoves {
   RecordedMoves(Workspace workspace, Told told) {
     this.workspace = workspace;
     this.told = told;
-    workspace.onClose(this::stop);
+    workspace.end().onClose(this::stop);
   }
 
   /** Asks along the cut curve of a rule. */
   void ask(Scan scan, CutCurve curve) {
     again = () -> ask(scan, curve);
-    long now = workspace.now();
+    long now = workspace.clock().now();
     if (now >= workspace.session().hours().close()) {
       told.moves(null, "How they moved on is asked before the close.");
     } else if (failed) {
@@ -70,7 +70,7 @@ final class RecordedMoves {
 
   /** While the day runs past quickly, what is known of a moment will do. */
   private boolean isKnown(Set<Field> fields, long now) {
-    boolean running = workspace.speed().get() > 1;
+    boolean running = workspace.clock().speed().get() > 1;
     return !known.isEmpty()
         && (running || Math.abs(known.getFirst().moment() - now) <= STILL_THE_SAME_TIME)
         && known.getFirst().knows(fields);
@@ -158,7 +158,7 @@ final class RecordedMoves {
   private void failed(Throwable e, AtomicBoolean stop) {
     if (!stop.getAndSet(true)) {
       failed = true;
-      workspace.action().set("Recorded sessions cannot be read: " + e.getMessage());
+      workspace.window().action().set("Recorded sessions cannot be read: " + e.getMessage());
       again.run();
     }
   }
@@ -167,13 +167,15 @@ final class RecordedMoves {
     Question question = new Question(scan, curve.rule(), known);
     if (!question.equals(asked)) {
       asked = question;
-      workspace.workOut(
-          () -> MovesBeyond.of(scan, curve, question.known),
-          moves -> {
-            if (question.equals(asked)) {
-              told.moves(moves, "");
-            }
-          });
+      workspace
+          .answers()
+          .workOut(
+              () -> MovesBeyond.of(scan, curve, question.known),
+              moves -> {
+                if (question.equals(asked)) {
+                  told.moves(moves, "");
+                }
+              });
     }
   }
 }

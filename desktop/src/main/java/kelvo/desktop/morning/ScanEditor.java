@@ -32,6 +32,7 @@ import kelvo.desktop.rules.RulesEditor;
 import kelvo.desktop.theme.SmallButton;
 import kelvo.desktop.workspace.Followed;
 import kelvo.desktop.workspace.ScanDesk;
+import kelvo.desktop.workspace.WindowState;
 import kelvo.desktop.workspace.Workspace;
 import kelvo.explain.ScanPairs;
 import kelvo.explain.ScanWorkings;
@@ -91,7 +92,7 @@ final class ScanEditor extends BorderPane {
     this.workspace = workspace;
     followed =
         new Followed<>(
-            workspace,
+            workspace.clock(),
             newest -> {
               workings = newest;
               show();
@@ -105,7 +106,7 @@ final class ScanEditor extends BorderPane {
             vocabulary,
             completion,
             changed -> change(scan().withRules(changed)),
-            workspace.workedRule()::set);
+            workspace.window().workedRule()::set);
     anyOf =
         new AnyOfField(
             vocabulary, completion, groups -> change(scan().withAnyOf(groups)), rules::says);
@@ -113,10 +114,11 @@ final class ScanEditor extends BorderPane {
     curve = new RuleCurve(workspace.session().phases(), this::replaceRule);
     recordedMoves = new RecordedMoves(workspace, curve::moves);
     workspace
+        .window()
         .workedRule()
         .addListener(
             (o, was, is) -> {
-              if (is.intValue() == Workspace.NO_RULE) {
+              if (is.intValue() == WindowState.NO_RULE) {
                 recordedMoves.stop();
               } else {
                 followAgain();
@@ -163,10 +165,10 @@ final class ScanEditor extends BorderPane {
     new CompletionPopup(ownField, new FormulaCompletion(vocabulary)::after);
     ownField.setOnAction(e -> makeField());
     workspace.shownScan().addListener((o, was, is) -> followAgain());
-    workspace.focus().addListener((o, was, is) -> followAgain());
+    workspace.focus().symbol().addListener((o, was, is) -> followAgain());
     desk.universes().addListener((ListChangeListener<Universe>) change -> showIfSeen());
-    workspace.theme().addListener((o, was, is) -> curve.theme(is));
-    curve.theme(workspace.theme().get());
+    workspace.window().theme().addListener((o, was, is) -> curve.theme(is));
+    curve.theme(workspace.window().theme().get());
   }
 
   private static void complete(
@@ -341,14 +343,14 @@ final class ScanEditor extends BorderPane {
     chooser.setInitialFileName(scan().name().toLowerCase(Locale.ROOT).replace(' ', '-') + ".json");
     File file = chooser.showSaveDialog(getScene().getWindow());
     if (file != null) {
-      workspace.action().set(desk.share(scan(), file.toPath()));
+      workspace.window().action().set(desk.share(scan(), file.toPath()));
     }
   }
 
   private void open() {
     File file = chooser("Open a scan").showOpenDialog(getScene().getWindow());
     if (file != null) {
-      workspace.action().set(desk.take(file.toPath()));
+      workspace.window().action().set(desk.take(file.toPath()));
     }
   }
 
@@ -374,9 +376,10 @@ final class ScanEditor extends BorderPane {
   }
 
   private void followAgain() {
-    if (seen && workspace.workedRule().get() != Workspace.NO_RULE) {
+    if (seen && workspace.window().workedRule().get() != WindowState.NO_RULE) {
       followed.follow(
-          new WorkingsView(scan(), workspace.workedRule().get(), workspace.focus().get()));
+          new WorkingsView(
+              scan(), workspace.window().workedRule().get(), workspace.focus().symbol().get()));
       show();
     }
   }
@@ -418,7 +421,7 @@ final class ScanEditor extends BorderPane {
         rules.answer(i, newest.focus().get(i).value(), newest.focus().get(i).passes());
       }
       lastHeld.ask(scan);
-      curve.show(scan, workspace.workedRule().get(), newest.curve());
+      curve.show(scan, workspace.window().workedRule().get(), newest.curve());
       if (newest.curve() != null) {
         recordedMoves.ask(scan, newest.curve());
       }

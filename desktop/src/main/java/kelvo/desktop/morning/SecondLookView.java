@@ -49,10 +49,10 @@ final class SecondLookView extends BorderPane {
     setTop(head);
     setCenter(table);
     table.columns(columns());
-    table.onTold(workspace.action()::set);
-    table.onSelect(row -> workspace.focusOn(row.symbol()));
-    table.theme(workspace.theme().get());
-    workspace.theme().addListener((o, was, is) -> table.theme(is));
+    table.onTold(workspace.window().action()::set);
+    table.onSelect(row -> workspace.focus().on(row.symbol()));
+    table.theme(workspace.window().theme().get());
+    workspace.window().theme().addListener((o, was, is) -> table.theme(is));
   }
 
   private static List<GridColumn<SecondLook.Row>> columns() {
@@ -86,7 +86,7 @@ final class SecondLookView extends BorderPane {
   void look() {
     Scan scan = workspace.shownScan().get();
     long first = Math.min(scan.to(), SessionHours.OPEN) - DayTime.SECOND;
-    long second = workspace.now();
+    long second = workspace.clock().now();
     if (second <= first) {
       title.setText("The second look comes after " + DayTime.minutes(first + DayTime.SECOND));
       looked = null;
@@ -95,7 +95,7 @@ final class SecondLookView extends BorderPane {
       return;
     }
     title.setText("Looking ..");
-    workspace.ask(run -> SecondLook.of(run, scan, first, second), look -> show(scan, look));
+    workspace.clock().ask(run -> SecondLook.of(run, scan, first, second), look -> show(scan, look));
   }
 
   private void show(Scan scan, SecondLook look) {

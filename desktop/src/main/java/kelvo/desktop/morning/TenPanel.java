@@ -38,7 +38,7 @@ final class TenPanel extends VBox {
     this.workspace = workspace;
     followed =
         new Followed<>(
-            workspace,
+            workspace.clock(),
             newest -> {
               cards = newest;
               show();
@@ -57,12 +57,12 @@ final class TenPanel extends VBox {
         .mostKept()
         .addListener((o, was, is) -> list(shown == null ? List.of() : shown));
     workspace.book().addListener((o, was, is) -> show());
-    workspace.clock().addListener((o, was, is) -> show());
+    workspace.clock().shown().addListener((o, was, is) -> show());
   }
 
   /** The panel is seen from now on. */
   void shown() {
-    symbols = TheTen.at(workspace.book().get(), workspace.now()).symbols();
+    symbols = TheTen.at(workspace.book().get(), workspace.clock().now()).symbols();
     followed.follow(new CardsView(workspace.session(), symbols));
     show();
   }
@@ -72,7 +72,7 @@ final class TenPanel extends VBox {
   }
 
   private void show() {
-    List<Decision> ten = TheTen.at(workspace.book().get(), workspace.now()).kept();
+    List<Decision> ten = TheTen.at(workspace.book().get(), workspace.clock().now()).kept();
     if (followed.isFollowing() && !symbols.equals(ten.stream().map(Decision::symbol).toList())) {
       shown();
       return;
@@ -118,7 +118,7 @@ final class TenPanel extends VBox {
     plan.getStyleClass().addAll("faded", "small");
     plan.setTooltip(decision.plan().isEmpty() ? null : new Tooltip(decision.plan()));
     VBox entry = new VBox(0, line, plan);
-    entry.setOnMouseClicked(e -> workspace.focusOn(decision.symbol()));
+    entry.setOnMouseClicked(e -> workspace.focus().on(decision.symbol()));
     return entry;
   }
 

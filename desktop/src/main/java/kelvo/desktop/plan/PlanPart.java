@@ -65,7 +65,7 @@ public final class PlanPart extends ScrollPane implements SymbolPart {
     size = new SizeLine(workspace);
     setFitToWidth(true);
     workspace.book().addListener(new WeakChangeListener<>(refresh));
-    workspace.clock().addListener(new WeakChangeListener<>(refresh));
+    workspace.clock().shown().addListener(new WeakChangeListener<>(refresh));
     plan.setPromptText("one line of plan");
     price.setPromptText("price");
     price.setPrefColumnCount(6);
@@ -112,6 +112,7 @@ public final class PlanPart extends ScrollPane implements SymbolPart {
       price.clear();
     } catch (RefusedException e) {
       workspace
+          .window()
           .action()
           .set("A level needs a price above 0 such as 8.20, found \"" + price.getText() + "\"");
     }
@@ -164,7 +165,7 @@ public final class PlanPart extends ScrollPane implements SymbolPart {
       return;
     }
     DayBook book = workspace.book().get();
-    long now = workspace.now();
+    long now = workspace.clock().now();
     Seen seen =
         new Seen(
             symbol,

@@ -37,7 +37,7 @@ final class SizeLine extends Label {
 
   SizeLine(Workspace workspace) {
     this.workspace = workspace;
-    followed = new Followed<>(workspace, this::say);
+    followed = new Followed<>(workspace.clock(), this::say);
     getStyleClass().add("small");
     setWrapText(true);
     setTooltip(
@@ -97,7 +97,7 @@ final class SizeLine extends Label {
 
   /** A stop above the price is that of a short, whatever the plan says. */
   private int wayOf(Level stop) {
-    QuoteView.Quote quote = workspace.quote().get();
+    QuoteView.Quote quote = workspace.focus().quote().get();
     boolean known = quote != null && quote.facts().symbol().equals(symbol);
     return !known || quote == null || quote.price() == Price.NONE
         ? direction

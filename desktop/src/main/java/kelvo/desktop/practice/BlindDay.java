@@ -67,9 +67,9 @@ public final class BlindDay extends BorderPane {
     this.workspace = workspace;
     this.ended = ended;
     desk = workspace.practice();
-    chart = new BlindChart(workspace.theme());
-    lively = new Followed<>(workspace, this::chosen);
-    minutes = new Followed<>(workspace, this::show);
+    chart = new BlindChart(workspace.window().theme());
+    lively = new Followed<>(workspace.clock(), this::chosen);
+    minutes = new Followed<>(workspace.clock(), this::show);
     setId("blind-day");
     getStyleClass().addAll("root", "rail");
     clock.setId("blind-clock");
@@ -101,17 +101,17 @@ public final class BlindDay extends BorderPane {
     setBottom(foot);
     desk.blind().set(true);
     desk.account().addListener(telling);
-    workspace.clock().addListener(telling);
-    workspace.speed().addListener(telling);
-    workspace.playedUntil().addListener(choosing);
+    workspace.clock().shown().addListener(telling);
+    workspace.clock().speed().addListener(telling);
+    workspace.clock().playedUntil().addListener(choosing);
     choose();
     tell();
   }
 
   /** The symbol is chosen once the hits up to the moment are known. */
   private void choose() {
-    if (workspace.playedUntil().get() >= workspace.now()) {
-      workspace.playedUntil().removeListener(choosing);
+    if (workspace.clock().playedUntil().get() >= workspace.clock().now()) {
+      workspace.clock().playedUntil().removeListener(choosing);
       lively.follow(new LivelySymbolView());
     }
   }
@@ -123,7 +123,7 @@ public final class BlindDay extends BorderPane {
             security -> {
               lively.stop();
               symbol = workspace.session().security(security).symbol();
-              workspace.focusOn(symbol);
+              workspace.focus().on(symbol);
               minutes.follow(
                   new MinutesView(
                       workspace.session(),
@@ -144,8 +144,8 @@ public final class BlindDay extends BorderPane {
   }
 
   private void tell() {
-    clock.setText(DayTime.seconds(workspace.now()));
-    play.setText(workspace.speed().get() > 0 ? "Pause (P)" : "Play (P)");
+    clock.setText(DayTime.seconds(workspace.clock().now()));
+    play.setText(workspace.clock().speed().get() > 0 ? "Pause (P)" : "Play (P)");
     BlindResult result = result();
     standing.setText(seen == null ? "" : result.words());
     chart.mark(result.entry(), result.stop());
@@ -181,19 +181,20 @@ public final class BlindDay extends BorderPane {
   }
 
   private void togglePlay() {
-    workspace.play(workspace.speed().get() > 0 ? 0 : PLAYED);
+    workspace.clock().play(workspace.clock().speed().get() > 0 ? 0 : PLAYED);
   }
 
   private void end() {
-    workspace.playedUntil().removeListener(choosing);
+    workspace.clock().playedUntil().removeListener(choosing);
     desk.account().removeListener(telling);
-    workspace.clock().removeListener(telling);
-    workspace.speed().removeListener(telling);
+    workspace.clock().shown().removeListener(telling);
+    workspace.clock().speed().removeListener(telling);
     lively.stop();
     minutes.stop();
     desk.blind().set(false);
     BlindResult result = result();
     workspace
+        .window()
         .action()
         .set(
             (symbol.isEmpty() ? "It was " : "It was " + symbol + " on ")

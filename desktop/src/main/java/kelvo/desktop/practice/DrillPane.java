@@ -98,8 +98,8 @@ public final class DrillPane extends BorderPane {
     this.until = until.withinSession();
     this.cases = List.copyOf(cases);
     this.ended = ended;
-    reading = workspace.latestAnswer("reading a case of the drill", this::unread);
-    chart = new BlindChart(workspace.theme());
+    reading = workspace.answers().latest("reading a case of the drill", this::unread);
+    chart = new BlindChart(workspace.window().theme());
     setId("drill");
     place.setId("drill-place");
     place.getStyleClass().add("title");
@@ -290,12 +290,12 @@ public final class DrillPane extends BorderPane {
             percent(DrillScore.meanByScan(scores)),
             workspace.practice().drillWords()));
     calls.rows(done);
-    calls.theme(workspace.theme().get());
+    calls.theme(workspace.window().theme().get());
     setCenter(calls);
   }
 
   private void open(Done one) {
-    workspace.open(OtherDay.of(one.one().date(), one.one().at(), one.one().symbol()));
+    workspace.navigation().open(OtherDay.of(one.one().date(), one.one().at(), one.one().symbol()));
   }
 
   private static List<GridColumn<Done>> columns() {

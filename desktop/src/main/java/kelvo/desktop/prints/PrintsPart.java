@@ -33,7 +33,7 @@ public final class PrintsPart extends BorderPane implements SymbolPart {
 
   PrintsPart(Workspace workspace) {
     this.workspace = workspace;
-    followed = new Followed<>(workspace, this::tell);
+    followed = new Followed<>(workspace.clock(), this::tell);
     quote.getStyleClass().addAll("part", "small");
     setTop(quote);
     setCenter(grid);

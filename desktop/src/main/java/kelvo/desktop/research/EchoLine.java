@@ -52,9 +52,10 @@ public final class EchoLine extends HBox {
     super(8);
     this.workspace = workspace;
     answers =
-        workspace.longAnswer(
-            "looking for echoes", () -> line.setText("Earlier sessions could not be asked"));
-    followed = new Followed<>(workspace, this::take);
+        workspace
+            .answers()
+            .slow("looking for echoes", () -> line.setText("Earlier sessions could not be asked"));
+    followed = new Followed<>(workspace.clock(), this::take);
     setId("echo-line");
     setAlignment(Pos.CENTER_LEFT);
     getStyleClass().addAll("card", "part");
@@ -71,6 +72,7 @@ public final class EchoLine extends HBox {
           refresh();
         });
     workspace
+        .window()
         .pastSessions()
         .addListener(
             (o, was, is) -> {
@@ -176,7 +178,7 @@ public final class EchoLine extends HBox {
   private void open() {
     if (!scan.isEmpty()) {
       workspace.research().want(scan);
-      workspace.stage().set(ResearchStage.KIND);
+      workspace.window().stage().set(ResearchStage.KIND);
     }
   }
 }

@@ -146,7 +146,7 @@ final class QuestionSentence extends FlowPane {
     String name = kept.getEditor().getText().strip();
     When when = moments.get(moment.getValue());
     if (name.isEmpty() || scan.getValue() == null || when == null) {
-      workspace.action().set("Type a name to keep the question under");
+      workspace.window().action().set("Type a name to keep the question under");
       return;
     }
     List<KeptQuestion> all = new ArrayList<>(workspace.desk().questions().get());
@@ -156,7 +156,7 @@ final class QuestionSentence extends FlowPane {
         new KeptQuestion(
             name, scan.getValue(), when.when(), when.after(), newest, direction(), held()));
     workspace.desk().keepQuestions(all);
-    workspace.action().set("Kept the question \"" + name + "\"");
+    workspace.window().action().set("Kept the question \"" + name + "\"");
   }
 
   private void forget() {
@@ -165,7 +165,7 @@ final class QuestionSentence extends FlowPane {
     if (all.removeIf(one -> one.name().equals(name))) {
       workspace.desk().keepQuestions(all);
       kept.getEditor().clear();
-      workspace.action().set("Forgot the question \"" + name + "\"");
+      workspace.window().action().set("Forgot the question \"" + name + "\"");
       // It may have been the one beside this.
       onChange.run();
     }
@@ -180,7 +180,7 @@ final class QuestionSentence extends FlowPane {
     if (scan.getItems().contains(one.scan())) {
       scan.setValue(one.scan());
     } else {
-      workspace.action().set("There is no scan \"" + one.scan() + "\" any more");
+      workspace.window().action().set("There is no scan \"" + one.scan() + "\" any more");
     }
     moment.setValue(labelOf(new When(one.when(), one.after())));
     sessions.setValue(labelOf(one.last()));

@@ -111,13 +111,13 @@ public final class ResearchStage extends BorderPane implements DayStage {
   /** Nothing is asked before it is seen. */
   public ResearchStage(Workspace workspace) {
     this.workspace = workspace;
-    found = workspace.longAnswer("playing sessions for research", this::over);
-    answers = workspace.latestAnswer("answering a question of research");
-    besides = workspace.longAnswer("answering the question beside it", () -> {});
+    found = workspace.answers().slow("playing sessions for research", this::over);
+    answers = workspace.answers().latest("answering a question of research");
+    besides = workspace.answers().slow("answering the question beside it", () -> {});
     sentence = new QuestionSentence(workspace, this::ask);
-    distributions = new ResultsByHorizon(workspace.theme(), this::list);
-    leftCut = new CutPane("left-cells", Cut.FLOAT, workspace.theme(), this::list);
-    rightCut = new CutPane("right-cells", Cut.WEEKDAY, workspace.theme(), this::list);
+    distributions = new ResultsByHorizon(workspace.window().theme(), this::list);
+    leftCut = new CutPane("left-cells", Cut.FLOAT, workspace.window().theme(), this::list);
+    rightCut = new CutPane("right-cells", Cut.WEEKDAY, workspace.window().theme(), this::list);
     setId("research");
     edge.setId("edge");
     edge.setWrapText(true);
@@ -161,14 +161,15 @@ public final class ResearchStage extends BorderPane implements DayStage {
     answered = lower;
     showQuestion();
     workspace
+        .window()
         .pastSessions()
         .addListener(
             (o, was, is) -> {
               asked = null;
               ask();
             });
-    workspace.theme().addListener((o, was, is) -> cases.theme(is));
-    cases.theme(workspace.theme().get());
+    workspace.window().theme().addListener((o, was, is) -> cases.theme(is));
+    cases.theme(workspace.window().theme().get());
   }
 
   private HBox listHead() {
@@ -479,7 +480,7 @@ public final class ResearchStage extends BorderPane implements DayStage {
     }
     List<ResearchCase> some = Drill.of(list.cases(), now.until(), Drill.USUAL, System.nanoTime());
     if (some.isEmpty()) {
-      workspace.action().set("No case listed here can be decided on its own day");
+      workspace.window().action().set("No case listed here can be decided on its own day");
       return;
     }
     drill = new DrillPane(workspace, now.question(), now.until(), some, this::showQuestion);
@@ -497,6 +498,6 @@ public final class ResearchStage extends BorderPane implements DayStage {
   }
 
   private void open(ResearchCase one) {
-    workspace.open(OtherDay.of(one.date(), one.at(), one.symbol()));
+    workspace.navigation().open(OtherDay.of(one.date(), one.at(), one.symbol()));
   }
 }

@@ -43,7 +43,7 @@ final class CloseUp extends VBox {
   CloseUp(Workspace workspace) {
     super(2);
     this.workspace = workspace;
-    answers = workspace.latestAnswer("looking for earlier hits");
+    answers = workspace.answers().latest("looking for earlier hits");
     setId("close-up");
     getStyleClass().addAll("card");
     figures.getStyleClass().addAll("divided", "figure-row");

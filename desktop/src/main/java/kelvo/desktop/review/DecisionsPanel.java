@@ -25,10 +25,10 @@ final class DecisionsPanel extends BorderPane {
 
   DecisionsPanel(Workspace workspace) {
     this.workspace = workspace;
-    answers = workspace.latestAnswer("looking at what was decided");
+    answers = workspace.answers().latest("looking at what was decided");
     table.columns(columns());
     table.emptyText("Nothing was kept, watched or dropped up to this moment.");
-    table.onSelect(one -> workspace.lookAt(one.decision().symbol(), one.since()));
+    table.onSelect(one -> workspace.focus().lookAt(one.decision().symbol(), one.since()));
     setCenter(table);
   }
 
@@ -49,7 +49,7 @@ final class DecisionsPanel extends BorderPane {
   }
 
   void theme() {
-    table.theme(workspace.theme().get());
+    table.theme(workspace.window().theme().get());
   }
 
   private static List<GridColumn<DecisionReview>> columns() {

@@ -51,6 +51,7 @@ final class ExportPanel extends HBox {
 
   private void report(Period period) {
     workspace
+        .navigation()
         .files()
         .save(getScene().getWindow(), "kelvo-" + workspace.day() + ".pdf", "pdf", "html")
         .ifPresent(file -> report(period, file));
@@ -81,11 +82,12 @@ final class ExportPanel extends HBox {
                 }
               });
         },
-        workspace.action()::set);
+        workspace.window().action()::set);
   }
 
   private void tables() {
     workspace
+        .navigation()
         .files()
         .folder(getScene().getWindow(), "A folder for the tables")
         .ifPresent(this::tables);
@@ -103,11 +105,12 @@ final class ExportPanel extends HBox {
             return "Nothing could be written to " + folder + "; choose another folder";
           }
         },
-        workspace.action()::set);
+        workspace.window().action()::set);
   }
 
   private void archive() {
     workspace
+        .navigation()
         .files()
         .save(getScene().getWindow(), "kelvo-ledger.zip", "zip")
         .ifPresent(this::archive);
@@ -120,7 +123,7 @@ final class ExportPanel extends HBox {
           workspace.ledger().awaitSaved();
           return written(file, to -> LedgerArchive.write(workspace.ledger(), to));
         },
-        workspace.action()::set);
+        workspace.window().action()::set);
   }
 
   private static String written(Path file, WholeFile.Contents contents) {

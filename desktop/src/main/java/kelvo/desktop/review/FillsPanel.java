@@ -55,8 +55,9 @@ final class FillsPanel extends BorderPane {
     // Asked behind the window.
     mappings =
         new FillMappings(
-            workspace.folder(), wrong -> Platform.runLater(() -> workspace.action().set(wrong)));
-    answers = workspace.latestAnswer("reading fills");
+            workspace.folder(),
+            wrong -> Platform.runLater(() -> workspace.window().action().set(wrong)));
+    answers = workspace.answers().latest("reading fills");
     hand = new FillByHand(workspace.day());
     pasted.setId("pasted-fills");
     pasted.setPromptText(
@@ -124,6 +125,7 @@ final class FillsPanel extends BorderPane {
 
   private void choose() {
     workspace
+        .navigation()
         .files()
         .open(getScene().getWindow(), "Fills of a broker")
         .ifPresent(file -> read(String.valueOf(file.getFileName()), () -> BrokerTable.of(file)));
@@ -318,6 +320,7 @@ final class FillsPanel extends BorderPane {
     workspace.trader().filled(added.today());
     begin();
     workspace
+        .window()
         .action()
         .set(
             added.fills()
@@ -329,7 +332,7 @@ final class FillsPanel extends BorderPane {
                     : "; its columns could not be kept: " + added.forgotten()));
     // What was held when the day began may be another thing now.
     if (added.others() && added.fills() > 0) {
-      workspace.readAgain();
+      workspace.navigation().readAgain();
     }
   }
 }

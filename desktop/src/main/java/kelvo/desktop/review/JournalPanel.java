@@ -157,7 +157,7 @@ final class JournalPanel extends BorderPane {
             }
           });
       still.setOnFinished(e -> keep());
-      workspace.onClose(this::keep);
+      workspace.end().onClose(this::keep);
     }
 
     private void typed() {

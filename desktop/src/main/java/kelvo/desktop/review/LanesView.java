@@ -52,9 +52,9 @@ final class LanesView extends Painted {
    * @param onMove takes a move that is clicked
    */
   LanesView(Workspace workspace, Consumer<ReviewedTrade> onTrade, Consumer<ReviewedMove> onMove) {
-    super(workspace.theme());
+    super(workspace.window().theme());
     this.workspace = workspace;
-    ordering = workspace.latestAnswer("ordering lanes");
+    ordering = workspace.answers().latest("ordering lanes");
     this.onTrade = onTrade;
     this.onMove = onMove;
     setId("lanes");
@@ -67,7 +67,7 @@ final class LanesView extends Painted {
         });
     setOnMousePressed(this::choose);
     PointedWords.of(this, this::describe);
-    workspace.focus().addListener((o, was, is) -> repaint());
+    workspace.focus().symbol().addListener((o, was, is) -> repaint());
   }
 
   /** Shows a review; null while there is none. */
@@ -139,7 +139,7 @@ final class LanesView extends Painted {
   }
 
   private long exit(ReviewedTrade trade) {
-    return trade.trade().closed() ? trade.trade().exitAt() : workspace.now();
+    return trade.trade().closed() ? trade.trade().exitAt() : workspace.clock().now();
   }
 
   private double x(long moment) {
@@ -182,7 +182,7 @@ final class LanesView extends Painted {
   }
 
   private void lane(GraphicsContext g, Theme theme, ReviewLane lane, double y) {
-    if (lane.symbol().equals(workspace.focus().get())) {
+    if (lane.symbol().equals(workspace.focus().symbol().get())) {
       g.setFill(theme.colour(Tone.SELECTION));
       g.fillRect(0, y, getWidth(), ROW);
     }
@@ -203,7 +203,7 @@ final class LanesView extends Painted {
     }
     for (Catalyst item : workspace.session().catalysts()) {
       if (item.at() >= DayTime.FIRST
-          && item.known() <= workspace.now()
+          && item.known() <= workspace.clock().now()
           && item.symbols().contains(lane.symbol())) {
         g.setFill(theme.colour(Tone.CATALYST));
         g.fillOval(x(item.at()) - 3, y + 3, 6, 6);

@@ -37,7 +37,7 @@ final class MeasuresPanel extends BorderPane {
 
   MeasuresPanel(Workspace workspace) {
     this.workspace = workspace;
-    answers = workspace.latestAnswer("measuring trades and moves");
+    answers = workspace.answers().latest("measuring trades and moves");
     by.getItems()
         .setAll(
             Arrays.stream(TradeGrouping.values()).map(one -> "trades by " + one.words()).toList());
@@ -216,7 +216,7 @@ final class MeasuresPanel extends BorderPane {
   }
 
   void theme() {
-    table.theme(workspace.theme().get());
-    ofMoves.theme(workspace.theme().get());
+    table.theme(workspace.window().theme().get());
+    ofMoves.theme(workspace.window().theme().get());
   }
 }

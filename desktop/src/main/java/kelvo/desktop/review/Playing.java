@@ -29,7 +29,7 @@ final class Playing extends HBox {
    */
   Playing(Workspace workspace, String what) {
     super(6);
-    answers = workspace.longAnswer(what, this::over);
+    answers = workspace.answers().slow(what, this::over);
     stop = SmallButton.of("Stop", "", this::stop);
     part.getStyleClass().addAll("small", "faded");
     part.setMinWidth(USE_PREF_SIZE);

@@ -112,10 +112,10 @@ public final class ReviewStage extends BorderPane implements DayStage {
     record = new TrackRecordPane(workspace, this::chooseOfToday, this::showDay);
     setCenter(day);
     workspace.review().review().addListener((o, was, is) -> show());
-    workspace.clock().addListener((o, was, is) -> refresh());
-    workspace.hitCounts().addListener((o, was, is) -> refresh());
+    workspace.clock().shown().addListener((o, was, is) -> refresh());
+    workspace.clock().hitCounts().addListener((o, was, is) -> refresh());
     workspace.book().addListener((o, was, is) -> refresh());
-    workspace.theme().addListener((o, was, is) -> theme());
+    workspace.window().theme().addListener((o, was, is) -> theme());
     theme();
   }
 
@@ -301,13 +301,15 @@ public final class ReviewStage extends BorderPane implements DayStage {
   private void choose(ReviewedTrade trade) {
     closeUp.show(trade, workspace.review().settings());
     journal.about(trade);
-    workspace.lookAt(trade.trade().symbol(), Math.max(DayTime.FIRST, trade.trade().entryAt()));
+    workspace
+        .focus()
+        .lookAt(trade.trade().symbol(), Math.max(DayTime.FIRST, trade.trade().entryAt()));
   }
 
   private void choose(ReviewedMove move) {
     closeUp.show(move, workspace.review().settings());
     journal.about(move);
-    workspace.lookAt(move.move().symbol(), move.move().start());
+    workspace.focus().lookAt(move.move().symbol(), move.move().start());
   }
 
   /** What the lanes are ordered by. */
@@ -417,7 +419,7 @@ public final class ReviewStage extends BorderPane implements DayStage {
   }
 
   private void theme() {
-    List.of(trades, moves, scans).forEach(grid -> grid.theme(workspace.theme().get()));
+    List.of(trades, moves, scans).forEach(grid -> grid.theme(workspace.window().theme().get()));
     measures.theme();
     decisions.theme();
     whatIf.theme();

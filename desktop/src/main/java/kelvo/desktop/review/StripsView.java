@@ -24,7 +24,7 @@ final class StripsView extends Painted {
   private List<Strip> strips = List.of();
 
   StripsView(Workspace workspace) {
-    super(workspace.theme());
+    super(workspace.window().theme());
     PointedWords.of(this, this::describe);
   }
 

@@ -106,7 +106,7 @@ final class WhatIfPanel extends BorderPane {
     choice.setAccessibleText("The scan that is changed");
     choice.setOnAction(e -> choose());
     still.setOnFinished(e -> play());
-    workspace.onClose(still::stop);
+    workspace.end().onClose(still::stop);
     words.getStyleClass().addAll("small", "part");
     words.setWrapText(true);
     over.getItems().setAll(Over.values());
@@ -197,7 +197,7 @@ final class WhatIfPanel extends BorderPane {
     if (scan == null || other == null) {
       return;
     }
-    long moment = workspace.now();
+    long moment = workspace.clock().now();
     DayBook book = workspace.book().get();
     ReviewSettings settings = workspace.review().settings();
     Before known = before != null && before.isOf(scan, moment, book, settings) ? before : null;
@@ -277,6 +277,6 @@ final class WhatIfPanel extends BorderPane {
   }
 
   void theme() {
-    table.theme(workspace.theme().get());
+    table.theme(workspace.window().theme().get());
   }
 }

@@ -61,10 +61,10 @@ final class WhyNotPanel extends BorderPane {
     this.attempt = attempt;
     playing = new Playing(workspace, "finding why a symbol was not found");
     strips = new StripsView(workspace);
-    unfound = new Followed<>(workspace, movers::rows);
+    unfound = new Followed<>(workspace.clock(), movers::rows);
     movers.columns(columns());
     movers.emptyText("Every mover of the day was found.");
-    movers.onSelect(mover -> workspace.focusOn(mover.symbol()));
+    movers.onSelect(mover -> workspace.focus().on(mover.symbol()));
     movers.setPrefWidth(MOVERS_WIDTH);
     setLeft(movers);
     choice.setAccessibleText("The scan that is asked");
@@ -79,7 +79,7 @@ final class WhyNotPanel extends BorderPane {
     scrolled.setFitToHeight(true);
     setCenter(scrolled);
     workspace.desk().scans().addListener((ListChangeListener<Scan>) change -> name());
-    workspace.focus().addListener((o, was, is) -> ask());
+    workspace.focus().symbol().addListener((o, was, is) -> ask());
     name();
   }
 
@@ -121,7 +121,7 @@ final class WhyNotPanel extends BorderPane {
   }
 
   private void ask() {
-    String symbol = workspace.focus().get();
+    String symbol = workspace.focus().symbol().get();
     OptionalInt security = workspace.session().numberOf(symbol);
     Scan scan =
         workspace.desk().scans().stream()
@@ -135,7 +135,7 @@ final class WhyNotPanel extends BorderPane {
       title.setText("Choose a symbol, or press / and type one");
       return;
     }
-    Asked question = new Asked(scan, symbol, workspace.now());
+    Asked question = new Asked(scan, symbol, workspace.clock().now());
     if (question.equals(asked)) {
       return;
     }
@@ -206,6 +206,6 @@ final class WhyNotPanel extends BorderPane {
   }
 
   void theme() {
-    movers.theme(workspace.theme().get());
+    movers.theme(workspace.window().theme().get());
   }
 }

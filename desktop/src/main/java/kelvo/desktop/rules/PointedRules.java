@@ -29,7 +29,7 @@ public final class PointedRules {
     Scan scan = workspace.shownScan().get();
     menu.hide();
     menu.getItems().setAll(rules.stream().map(rule -> item(scan.name(), rule)).toList());
-    String symbol = workspace.focus().get();
+    String symbol = workspace.focus().symbol().get();
     if (!symbol.isEmpty()) {
       for (Rule rule : rules) {
         menu.getItems()
@@ -37,7 +37,10 @@ public final class PointedRules {
       }
     }
     if (rules.isEmpty()) {
-      workspace.action().set("No rule can be made of \"" + field.words() + "\" as it is now");
+      workspace
+          .window()
+          .action()
+          .set("No rule can be made of \"" + field.words() + "\" as it is now");
     } else {
       menu.show(over, x, y);
     }
@@ -54,9 +57,12 @@ public final class PointedRules {
     Scan scan = workspace.shownScan().get();
     int place = PointedRule.place(scan.rules(), rule);
     workspace.desk().change(scan, scan.withRules(PointedRule.into(scan.rules(), rule)));
-    if (workspace.scanInFront().get()) {
-      workspace.workedRule().set(place);
+    if (workspace.window().scanInFront().get()) {
+      workspace.window().workedRule().set(place);
     }
-    workspace.action().set(scan.name() + " asks for " + rule.sentence() + "; U takes it back");
+    workspace
+        .window()
+        .action()
+        .set(scan.name() + " asks for " + rule.sentence() + "; U takes it back");
   }
 }

@@ -33,7 +33,7 @@ public final class PriceAlerts {
     if (symbol.isEmpty() || pointed <= 0) {
       return;
     }
-    long now = workspace.now();
+    long now = workspace.clock().now();
     String price =
         Price.text(
             workspace.book().get().levelsOn(symbol, now).stream()

@@ -111,7 +111,7 @@ public final class SettingsPage extends BorderPane {
     setManaged(false);
     closed.run();
     if (isReadWithOther()) {
-      workspace.readAgain();
+      workspace.navigation().readAgain();
     }
   }
 
@@ -182,7 +182,7 @@ public final class SettingsPage extends BorderPane {
         SmallButton.of(
             "Open another…",
             "Saves this day and lets another session or folder be chosen",
-            workspace::chooseOtherDay));
+            workspace.navigation()::chooseOtherDay));
   }
 
   private static HBox line(String words, Node control) {

@@ -43,7 +43,7 @@ final class BreadthParts {
     }
     for (KnownEvent event : workspace.session().knownEvents()) {
       String whose = event.symbol().isEmpty() ? "" : event.symbol() + ": ";
-      String past = event.at() <= workspace.now() ? ", past" : "";
+      String past = event.at() <= workspace.clock().now() ? ", past" : "";
       line(parts, whose + event.title() + past, DayTime.minutes(event.at()));
     }
     Popup popup = new Popup();

@@ -52,17 +52,19 @@ final class DayRail extends Region {
         e -> {
           if (e.getCode() == KeyCode.LEFT || e.getCode() == KeyCode.RIGHT) {
             long step = e.isShiftDown() ? 15 * DayTime.MINUTE : DayTime.MINUTE;
-            workspace.seek(workspace.now() + (e.getCode() == KeyCode.LEFT ? -step : step));
+            workspace
+                .clock()
+                .seek(workspace.clock().now() + (e.getCode() == KeyCode.LEFT ? -step : step));
             e.consume();
           }
         });
-    new Followed<HaltsView.HaltList>(workspace, this::halted)
+    new Followed<HaltsView.HaltList>(workspace.clock(), this::halted)
         .follow(new HaltsView(workspace.session()));
-    workspace.clock().addListener((o, was, is) -> repaint());
-    workspace.hitCounts().addListener((o, was, is) -> repaint());
-    workspace.playedUntil().addListener((o, was, is) -> repaint());
+    workspace.clock().shown().addListener((o, was, is) -> repaint());
+    workspace.clock().hitCounts().addListener((o, was, is) -> repaint());
+    workspace.clock().playedUntil().addListener((o, was, is) -> repaint());
     workspace.book().addListener((o, was, is) -> repaint());
-    workspace.theme().addListener((o, was, is) -> repaint());
+    workspace.window().theme().addListener((o, was, is) -> repaint());
     focusedProperty().addListener((o, was, is) -> repaint());
     PointedWords.of(
         this, e -> RailWords.at(workspace, begun, moment(e.getX()), moment(POINTED) - moment(0)));
@@ -77,7 +79,7 @@ final class DayRail extends Region {
 
   private void seek(double x) {
     requestFocus();
-    workspace.seek(moment(x));
+    workspace.clock().seek(moment(x));
   }
 
   private double x(long moment) {
@@ -105,14 +107,14 @@ final class DayRail extends Region {
     if (getWidth() <= 0) {
       return;
     }
-    Theme theme = workspace.theme().get();
+    Theme theme = workspace.window().theme().get();
     GraphicsContext g = canvas.getGraphicsContext2D();
     g.clearRect(0, 0, getWidth(), getHeight());
     phases(g, theme);
-    hits(g, theme, workspace.hitCounts().get().byMinute());
-    marks(g, theme, workspace.now());
-    unplayed(g, theme, workspace.playedUntil().get());
-    handle(g, theme, workspace.now());
+    hits(g, theme, workspace.clock().hitCounts().get().byMinute());
+    marks(g, theme, workspace.clock().now());
+    unplayed(g, theme, workspace.clock().playedUntil().get());
+    handle(g, theme, workspace.clock().now());
   }
 
   /** The part of the day whose hits are not known yet, and how far they are. */

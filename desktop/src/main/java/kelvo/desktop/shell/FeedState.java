@@ -32,7 +32,7 @@ final class FeedState extends Label {
       Timeline asking = new Timeline(new KeyFrame(ASKED_EVERY, e -> ask(workspace.feed())));
       asking.setCycleCount(Animation.INDEFINITE);
       asking.play();
-      workspace.onClose(asking::stop);
+      workspace.end().onClose(asking::stop);
     }
   }
 

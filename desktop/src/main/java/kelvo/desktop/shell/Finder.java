@@ -46,7 +46,7 @@ final class Finder extends VBox {
     super(6);
     this.workspace = workspace;
     this.closed = closed;
-    followed = new Followed<>(workspace, this::show);
+    followed = new Followed<>(workspace.clock(), this::show);
     getStyleClass().add("overlay");
     setMaxSize(WIDTH, USE_PREF_SIZE);
     setAlignment(Pos.TOP_LEFT);
@@ -70,8 +70,8 @@ final class Finder extends VBox {
                 .toned(c -> Tone.ofChange(c.changePercent()))));
     list.onSelect(chosen -> {});
     list.setOnMouseClicked(e -> take());
-    list.theme(workspace.theme().get());
-    workspace.theme().addListener((o, was, is) -> list.theme(is));
+    list.theme(workspace.window().theme().get());
+    workspace.window().theme().addListener((o, was, is) -> list.theme(is));
     text.textProperty()
         .addListener(
             (o, was, is) -> {
@@ -131,9 +131,9 @@ final class Finder extends VBox {
             .orElse("");
     close();
     if (!chosen.isEmpty()) {
-      workspace.focusOn(chosen);
+      workspace.focus().on(chosen);
     } else if (!typed.isBlank()) {
-      workspace.find(typed);
+      workspace.focus().find(typed);
     }
   }
 

@@ -252,7 +252,7 @@ public final class KelvoWindow extends Application {
     long moment = request.at() >= 0 ? request.at() : left;
     Workspace opened = new Workspace(day, moment, theme(request, day.settings()));
     workspace = opened;
-    opened.beside().bind(beside.words());
+    opened.window().beside().bind(beside.words());
     MainWindow window = new MainWindow(opened, faults);
     boolean showOnly = request.isShowOnly();
     Scene scene =
@@ -262,7 +262,7 @@ public final class KelvoWindow extends Application {
     stage.setScene(scene);
     window.arrange(layout);
     if (showOnly) {
-      opened.keepNothing();
+      opened.end().keepNothing();
     } else {
       stage.setMinWidth(MIN_WIDTH);
       stage.setMinHeight(MIN_HEIGHT);
@@ -282,9 +282,9 @@ public final class KelvoWindow extends Application {
         window.windows().keepIn(folder, sets);
       }
       blind = false;
-      opened.onClose(window.windows()::close);
+      opened.end().onClose(window.windows()::close);
       if (day.isWritable()) {
-        opened.onClose(() -> window.layoutNow().keepIn(folder));
+        opened.end().onClose(() -> window.layoutNow().keepIn(folder));
       } else {
         window.windows().forget();
       }
@@ -293,9 +293,9 @@ public final class KelvoWindow extends Application {
             e.consume();
             leave(stage, opened, () -> exit(0));
           });
-      opened.onReadAgain(() -> readAgain(stage, request, opened));
-      opened.onOpen(other -> open(stage, request, opened, other));
-      opened.onOtherDay(() -> leave(stage, opened, () -> choose(stage, request)));
+      opened.navigation().onReadAgain(() -> readAgain(stage, request, opened));
+      opened.navigation().onOpen(other -> open(stage, request, opened, other));
+      opened.navigation().onOtherDay(() -> leave(stage, opened, () -> choose(stage, request)));
     }
     LOG.info("The day {} is open", day.session().hours().date());
     timeline.done("building the window");
@@ -305,7 +305,7 @@ public final class KelvoWindow extends Application {
     } else if (request.smoke()) {
       new SmokeRun(opened, window, timeline).start();
     } else {
-      opened.focusOn(again == null ? first(opened, moment) : again);
+      opened.focus().on(again == null ? first(opened, moment) : again);
       again = null;
       if (request.speed() > 0 && day.feed() == null) {
         window.play(request.speed());
@@ -323,7 +323,7 @@ public final class KelvoWindow extends Application {
         () -> {
           Workspace now = workspace;
           if (now != null) {
-            now.pastHasGrown(work.done());
+            now.window().pastHasGrown(work.done());
           }
         },
         error -> tell(work.words(), error));
@@ -345,7 +345,7 @@ public final class KelvoWindow extends Application {
   private void readAgain(Stage stage, OpenRequest request, Workspace opened) {
     OpenRequest.Load load = request.load();
     if (load != null) {
-      again = opened.focus().get();
+      again = opened.focus().symbol().get();
       leave(stage, opened, () -> read(stage, request.of(load)));
     }
   }
@@ -372,16 +372,16 @@ public final class KelvoWindow extends Application {
 
   /** Saves the day behind the window, which says so, and goes on when all is on disk. */
   private void leave(Stage stage, Workspace opened, Runnable then) {
-    if (opened.isLeft()) {
+    if (opened.end().isLeft()) {
       return;
     }
-    opened.leave();
+    opened.end().leave();
     LoadingPane saving = LoadingPane.saving();
     put(stage, saving);
     stage.setOnCloseRequest(WindowEvent::consume);
     closing.begin(
         () -> {
-          List<String> lost = opened.finish();
+          List<String> lost = opened.end().finish();
           Platform.runLater(() -> left(stage, saving, lost, then));
         });
   }
@@ -404,13 +404,13 @@ public final class KelvoWindow extends Application {
   private void endInOrder() {
     awaitSaving();
     Workspace opened = workspace;
-    if (opened == null || opened.isLeft()) {
+    if (opened == null || opened.end().isLeft()) {
       return;
     }
     CompletableFuture<Boolean> leaving = new CompletableFuture<>();
     Platform.runLater(
         () -> {
-          opened.leave();
+          opened.end().leave();
           leaving.complete(true);
         });
     try {
@@ -419,9 +419,9 @@ public final class KelvoWindow extends Application {
       Thread.currentThread().interrupt();
     } catch (ExecutionException | TimeoutException e) {
       // JavaFX ends its threads at the same time, and the window's may be gone before us.
-      opened.leave();
+      opened.end().leave();
     }
-    opened.finish().forEach(lost -> LOG.error("{}", lost));
+    opened.end().finish().forEach(lost -> LOG.error("{}", lost));
   }
 
   /** While "saving" stands, the process must not end under it. */
@@ -435,7 +435,7 @@ public final class KelvoWindow extends Application {
   public void stop() {
     beside.stop();
     Workspace opened = workspace;
-    if (opened != null && !opened.isLeft()) {
+    if (opened != null && !opened.end().isLeft()) {
       opened.close();
     }
     workspace = null;

@@ -21,11 +21,11 @@ final class LossState extends Label {
 
   LossState(Workspace workspace) {
     this.workspace = workspace;
-    followed = new Followed<>(workspace, this::show);
+    followed = new Followed<>(workspace.clock(), this::show);
     getStyleClass().addAll("pill", "loud");
     managedProperty().bind(textProperty().isNotEmpty());
     visibleProperty().bind(managedProperty());
-    workspace.clock().addListener((o, was, is) -> followAgain());
+    workspace.clock().shown().addListener((o, was, is) -> followAgain());
     workspace.settings().settings().addListener((o, was, is) -> follow());
     follow();
   }
@@ -35,7 +35,7 @@ final class LossState extends Label {
   }
 
   private List<Fill> now() {
-    return workspace.book().get().tradedUntil(workspace.now());
+    return workspace.book().get().tradedUntil(workspace.clock().now());
   }
 
   private void followAgain() {
@@ -73,7 +73,7 @@ final class LossState extends Label {
                 + Numbers.money(-limit())
                 + "."));
     if (stands.compareTo(told) > 0) {
-      workspace.action().set(getText() + ": " + Numbers.money(result.net()));
+      workspace.window().action().set(getText() + ": " + Numbers.money(result.net()));
     }
     told = stands;
   }

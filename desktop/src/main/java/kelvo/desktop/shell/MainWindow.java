@@ -77,13 +77,13 @@ public final class MainWindow extends BorderPane {
         new AlertBell(
             workspace,
             () -> getScene() == null ? null : getScene().getWindow(),
-            () -> workspace.stage().get().equals(LiveStage.KIND));
+            () -> workspace.window().stage().get().equals(LiveStage.KIND));
     settings = new SettingsPage(workspace, bell::test, () -> shownStage().node().requestFocus());
     finder = new Finder(workspace, () -> shownStage().node().requestFocus());
-    if (workspace.stage().get().equals(StageKind.NONE)) {
-      workspace.stage().set(Stages.FIRST);
+    if (workspace.window().stage().get().equals(StageKind.NONE)) {
+      workspace.window().stage().set(Stages.FIRST);
     }
-    shown = stage(workspace.stage().get());
+    shown = stage(workspace.window().stage().get());
     nextStep = new NextStepLine(workspace);
     nextStep.of(shown);
     listSide.setTop(nextStep);
@@ -96,8 +96,8 @@ public final class MainWindow extends BorderPane {
     setLeft(stageButtons());
     setCenter(middle);
     setBottom(new StatusBar(workspace, faults));
-    workspace.stage().addListener((o, was, is) -> go(is));
-    workspace.theme().addListener((o, was, is) -> style());
+    workspace.window().stage().addListener((o, was, is) -> go(is));
+    workspace.window().theme().addListener((o, was, is) -> style());
   }
 
   /** Makes the keys work in a scene, this window's or one of a part's own. */
@@ -152,9 +152,9 @@ public final class MainWindow extends BorderPane {
   }
 
   private void style() {
-    Application.setUserAgentStylesheet(workspace.theme().get().baseStyles());
+    Application.setUserAgentStylesheet(workspace.window().theme().get().baseStyles());
     if (getScene() != null) {
-      getScene().getStylesheets().setAll(workspace.theme().get().styles());
+      getScene().getStylesheets().setAll(workspace.window().theme().get().styles());
     }
   }
 
@@ -174,13 +174,13 @@ public final class MainWindow extends BorderPane {
       button.setToggleGroup(group);
       button.setMaxWidth(Double.MAX_VALUE);
       button.setFocusTraversable(false);
-      button.setSelected(kind.equals(workspace.stage().get()));
+      button.setSelected(kind.equals(workspace.window().stage().get()));
       button.setOnAction(
           e -> {
             button.setSelected(true);
-            workspace.stage().set(kind);
+            workspace.window().stage().set(kind);
           });
-      workspace.stage().addListener((o, was, is) -> button.setSelected(is.equals(kind)));
+      workspace.window().stage().addListener((o, was, is) -> button.setSelected(is.equals(kind)));
       box.getChildren().add(button);
     }
     Region space = new Region();
@@ -218,7 +218,7 @@ public final class MainWindow extends BorderPane {
     shown.shown();
     focus.putBeside(shown.partBeside());
     focus.putBelow(shown.below());
-    workspace.action().set(kind.title());
+    workspace.window().action().set(kind.title());
   }
 
   private void key(KeyEvent event, Scene scene) {
@@ -242,7 +242,7 @@ public final class MainWindow extends BorderPane {
     }
     if (event.isShortcutDown()) {
       if (event.getCode() == KeyCode.Z) {
-        workspace.undo();
+        workspace.undoStack().undo();
         event.consume();
       } else if (event.getCode() == KeyCode.O) {
         getScene().getWindow().requestFocus();
@@ -259,6 +259,7 @@ public final class MainWindow extends BorderPane {
       event.consume();
     } else if (event.getText().matches("[a-z]")) {
       workspace
+          .window()
           .action()
           .set(
               event.getText().toUpperCase(Locale.ROOT)
@@ -281,7 +282,7 @@ public final class MainWindow extends BorderPane {
   private boolean stageKey(KeyEvent event) {
     for (DayStage each : stages) {
       if (event.getText().equals(Integer.toString(each.kind().number()))) {
-        workspace.stage().set(each.kind());
+        workspace.window().stage().set(each.kind());
         return true;
       }
     }
@@ -339,7 +340,7 @@ public final class MainWindow extends BorderPane {
         .map(DayStage::kind)
         .filter(kind -> kind.title().equals(look.stage()))
         .findFirst()
-        .ifPresent(workspace.stage()::set);
+        .ifPresent(workspace.window().stage()::set);
     workspace.scans().stream()
         .filter(scan -> scan.name().equals(look.scan()))
         .findFirst()
@@ -358,7 +359,7 @@ public final class MainWindow extends BorderPane {
         charts[0],
         charts[1],
         new LastLook(
-            workspace.stage().get().title(),
+            workspace.window().stage().get().title(),
             workspace.shownScan().get().name(),
             top.speed(),
             nextStep.sentAway(),

@@ -34,6 +34,7 @@ import kelvo.desktop.trackrecord.TrackRecordPane;
 import kelvo.desktop.universe.UniverseStage;
 import kelvo.desktop.workspace.Followed;
 import kelvo.desktop.workspace.StageKind;
+import kelvo.desktop.workspace.WindowState;
 import kelvo.desktop.workspace.Workspace;
 import kelvo.review.DayReview;
 import kelvo.time.DayTime;
@@ -83,7 +84,7 @@ final class Pictures {
     this.workspace = workspace;
     this.scene = scene;
     this.folder = folder;
-    clock = new Followed<>(workspace, shown -> arrived());
+    clock = new Followed<>(workspace.clock(), shown -> arrived());
     this.shots = new ArrayDeque<>(shots);
   }
 
@@ -113,7 +114,7 @@ final class Pictures {
 
   void start() {
     clock.follow(new ClockView());
-    workspace.quote().addListener(arrival);
+    workspace.focus().quote().addListener(arrival);
     next();
   }
 
@@ -121,27 +122,27 @@ final class Pictures {
     Shot shot = shots.peek();
     if (shot == null) {
       clock.stop();
-      workspace.quote().removeListener(arrival);
+      workspace.focus().quote().removeListener(arrival);
       ended.accept(0);
       return;
     }
-    workspace.theme().set(shot.theme());
-    workspace.stage().set(shot.stage());
-    workspace.wall().set(shot.name().equals("wall"));
+    workspace.window().theme().set(shot.theme());
+    workspace.window().stage().set(shot.stage());
+    workspace.window().wall().set(shot.name().equals("wall"));
     boolean onScan = shot.name().equals("scan");
     workspace.shownScan().set(workspace.scans().get(onScan ? 1 : 0));
-    workspace.workedRule().set(onScan ? WORKED_RULE : Workspace.NO_RULE);
-    workspace.focusOn(shot.symbol());
+    workspace.window().workedRule().set(onScan ? WORKED_RULE : WindowState.NO_RULE);
+    workspace.focus().on(shot.symbol());
     awaited = DayTime.parse(shot.at());
-    workspace.seek(awaited);
+    workspace.clock().seek(awaited);
   }
 
   private void arrived() {
     Shot shot = shots.peek();
-    QuoteView.Quote quote = workspace.quote().get();
+    QuoteView.Quote quote = workspace.focus().quote().get();
     boolean there =
         shot != null
-            && workspace.now() == awaited
+            && workspace.clock().now() == awaited
             && quote != null
             && quote.facts().symbol().equals(shot.symbol());
     if (there) {
@@ -161,8 +162,11 @@ final class Pictures {
           boolean reviewed = review != null && review.until() == moment;
           boolean done = !shot.stage().equals(ReviewStage.KIND) || (reviewed && wasReviewed);
           if (done && !isPlayingSessions()) {
-            workspace.ask(
-                run -> true, answered -> workspace.workOut(() -> true, workedOut -> take()));
+            workspace
+                .clock()
+                .ask(
+                    run -> true,
+                    answered -> workspace.answers().workOut(() -> true, workedOut -> take()));
           } else {
             settle(moment, shot, reviewed);
           }

@@ -24,8 +24,8 @@ final class RailWords {
   static String at(Workspace workspace, List<Long> halts, long moment, long around) {
     List<String> words = new ArrayList<>();
     words.add(DayTime.minutes(moment) + ", " + workspace.session().phases().at(moment).name());
-    long now = workspace.now();
-    int hits = workspace.hitCounts().get().within(moment - around, moment + around);
+    long now = workspace.clock().now();
+    int hits = workspace.clock().hitCounts().get().within(moment - around, moment + around);
     if (hits > 0) {
       words.add(hits + (hits == 1 ? " hit" : " hits"));
     }

@@ -41,9 +41,10 @@ final class SessionCalendar {
 
   SessionCalendar(Workspace workspace) {
     this.workspace = workspace;
-    answers = workspace.latestAnswer("reading the calendar of sessions");
+    answers = workspace.answers().latest("reading the calendar of sessions");
     chosen = workspace.day();
-    calendar = new CalendarView(workspace.theme(), workspace.day(), this::choose, this::open);
+    calendar =
+        new CalendarView(workspace.window().theme(), workspace.day(), this::choose, this::open);
     calendar.setPrefSize(WIDTH, HEIGHT);
     title.getStyleClass().add("strong");
     told.setId("session-chosen");
@@ -75,13 +76,13 @@ final class SessionCalendar {
         .getContent()
         .forEach(
             pane -> ((BorderPane) pane).getStylesheets().setAll(under.getScene().getStylesheets()));
-    title.setText("Open a session at " + DayTime.minutes(workspace.now()));
+    title.setText("Open a session at " + DayTime.minutes(workspace.clock().now()));
     told.setText("Reading the sessions.");
     Bounds place = under.localToScreen(under.getBoundsInLocal());
     popup.show(under.getScene().getWindow(), place.getMinX(), place.getMaxY());
     LocalDate today = workspace.day();
     var settings = workspace.review().settings();
-    long now = workspace.now();
+    long now = workspace.clock().now();
     answers.askInstead(
         progress -> workspace.past().calendar(settings, today, now),
         all -> {
@@ -103,7 +104,9 @@ final class SessionCalendar {
     CalendarDay day = days.get(date);
     if (day != null && day.canOpen() && !date.equals(workspace.day())) {
       popup.hide();
-      workspace.open(OtherDay.of(date, workspace.now(), workspace.focus().get()));
+      workspace
+          .navigation()
+          .open(OtherDay.of(date, workspace.clock().now(), workspace.focus().symbol().get()));
     }
   }
 
@@ -112,7 +115,8 @@ final class SessionCalendar {
     workspace
         .practice()
         .anotherDay(
-            blind, () -> workspace.action().set("There is no other session in this folder"));
+            blind,
+            () -> workspace.window().action().set("There is no other session in this folder"));
   }
 
   private void key(KeyEvent event) {

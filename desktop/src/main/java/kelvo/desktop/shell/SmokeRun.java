@@ -28,7 +28,9 @@ final class SmokeRun extends AnimationTimer {
   @Override
   public void handle(long now) {
     int rows = window.shown() instanceof MorningStage morning ? morning.rows() : 0;
-    if (rows > 0 && workspace.focus().get().isEmpty() && window.shown() instanceof MorningStage m) {
+    if (rows > 0
+        && workspace.focus().symbol().get().isEmpty()
+        && window.shown() instanceof MorningStage m) {
       m.focusOnFirst();
     }
     boolean drawn = rows >= ROWS_WANTED && window.minuteBarsDrawn() > 0;
@@ -41,7 +43,7 @@ final class SmokeRun extends AnimationTimer {
               + " triage rows, "
               + window.minuteBarsDrawn()
               + " minute bars drawn for "
-              + workspace.focus().get());
+              + workspace.focus().symbol().get());
       KelvoWindow.exit(drawn ? 0 : 1);
     }
   }

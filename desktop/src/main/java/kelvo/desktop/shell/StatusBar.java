@@ -57,11 +57,11 @@ final class StatusBar extends HBox {
         e ->
             workspace
                 .settings()
-                .set(SettingCatalogue.THEME, workspace.theme().get().other().word()));
+                .set(SettingCatalogue.THEME, workspace.window().theme().get().other().word()));
     theme.setStyle("-fx-min-height: 18px; -fx-padding: 0 8 0 8;");
     List.of(feed, hits, saved, beside, action).forEach(l -> l.getStyleClass().add("small"));
     beside.setId("beside");
-    beside.textProperty().bind(workspace.beside());
+    beside.textProperty().bind(workspace.window().beside());
     beside.managedProperty().bind(beside.textProperty().isNotEmpty());
     action.getStyleClass().add("tone-accent");
     getChildren().addAll(feed, hits, saved, beside);
@@ -83,34 +83,35 @@ final class StatusBar extends HBox {
       getChildren().add(readOnly);
     }
     getChildren().addAll(troubles, space, action, theme);
-    action.textProperty().bind(workspace.action());
+    action.textProperty().bind(workspace.window().action());
     PauseTransition over = new PauseTransition(TOLD_FOR);
     over.setOnFinished(e -> action.setVisible(false));
     workspace
+        .window()
         .action()
         .addListener(
             (o, was, is) -> {
               action.setVisible(true);
               over.playFromStart();
             });
-    workspace.onClose(over::stop);
-    workspace.clock().addListener((o, was, is) -> show());
-    workspace.hitCounts().addListener((o, was, is) -> showHits());
+    workspace.end().onClose(over::stop);
+    workspace.clock().shown().addListener((o, was, is) -> show());
+    workspace.clock().hitCounts().addListener((o, was, is) -> showHits());
     workspace.troubles().newest().addListener((o, was, is) -> showTroubles(is));
     Timeline saving = new Timeline(new KeyFrame(Duration.millis(250), e -> showSaved()));
     saving.getKeyFrames().add(new KeyFrame(Duration.millis(250), e -> showFeed()));
     saving.setCycleCount(Animation.INDEFINITE);
     saving.play();
-    workspace.onClose(saving::stop);
+    workspace.end().onClose(saving::stop);
   }
 
   private void show() {
-    int events = workspace.clock().get().events();
+    int events = workspace.clock().shown().get().events();
     long now = System.nanoTime();
     if (now - lastAt > 1_000_000_000L) {
       double seconds = (now - lastAt) / 1e9;
       rate =
-          workspace.speed().get() > 0 && events >= lastEvents && lastAt > 0
+          workspace.clock().speed().get() > 0 && events >= lastEvents && lastAt > 0
               ? Math.round((events - lastEvents) / seconds) + " events/s"
               : "paused";
       lastEvents = events;
@@ -121,12 +122,12 @@ final class StatusBar extends HBox {
           "Recorded session, "
               + Numbers.whole(events)
               + " events, "
-              + (workspace.speed().get() > 0 ? rate : "paused"));
+              + (workspace.clock().speed().get() > 0 ? rate : "paused"));
     }
   }
 
   private void showHits() {
-    HitCountsView.HitCounts counts = workspace.hitCounts().get();
+    HitCountsView.HitCounts counts = workspace.clock().hitCounts().get();
     hits.setText(
         counts.all()
             + (counts.all() == 1 ? " hit, " : " hits, ")
@@ -140,11 +141,11 @@ final class StatusBar extends HBox {
     if (live == null) {
       return;
     }
-    int events = workspace.clock().get().events();
+    int events = workspace.clock().shown().get().events();
     LiveFeed.Status status = live.status();
     boolean fresh = status.connection() == FeedClient.Status.LIVE;
     boolean recorded = status.notRecorded().isEmpty();
-    String where = workspace.speed().get() > 0 ? rate : "standing still";
+    String where = workspace.clock().speed().get() > 0 ? rate : "standing still";
     String lag = "lag " + status.lagNanos() / 1_000_000 + " ms";
     String left = status.leftOut() == 0 ? "" : ", " + status.leftOut() + " left out";
     feed.setText(
@@ -152,7 +153,7 @@ final class StatusBar extends HBox {
             ? status.notRecorded()
             : fresh
                 ? "Live feed, " + Numbers.whole(events) + " events, " + where + ", " + lag + left
-                : "Stale since " + DayTime.seconds(workspace.now()) + ": " + status.why());
+                : "Stale since " + DayTime.seconds(workspace.clock().now()) + ": " + status.why());
     String broker = workspace.dropCopy() == null ? "" : workspace.dropCopy().words();
     String faults = String.join("\n", status.faults());
     String more = (faults + "\n" + status.notRecorded() + "\n" + broker).strip();

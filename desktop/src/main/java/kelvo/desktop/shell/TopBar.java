@@ -57,17 +57,17 @@ final class TopBar extends HBox {
     DayRail rail = new DayRail(workspace);
     HBox.setHgrow(rail, Priority.ALWAYS);
     getChildren().addAll(date(), rail, clock());
-    workspace.clock().addListener((o, was, is) -> show());
+    workspace.clock().shown().addListener((o, was, is) -> show());
     followed =
         new Followed<>(
-            workspace,
+            workspace.clock(),
             newest -> {
               breadth = newest;
               showBreadth(newest);
             });
     followed.follow(new BreadthView());
-    plays(workspace.speed().get() > 0);
-    workspace.speed().addListener((o, was, is) -> plays(is.doubleValue() > 0));
+    plays(workspace.clock().speed().get() > 0);
+    workspace.clock().speed().addListener((o, was, is) -> plays(is.doubleValue() > 0));
   }
 
   private void plays(boolean playing) {
@@ -146,14 +146,14 @@ final class TopBar extends HBox {
 
   /** Plays or pauses. */
   void togglePlay() {
-    workspace.play(workspace.speed().get() > 0 ? 0 : SPEEDS[speed]);
+    workspace.clock().play(workspace.clock().speed().get() > 0 ? 0 : SPEEDS[speed]);
   }
 
   private void nextSpeed() {
     speed = (speed + 1) % SPEEDS.length;
     faster.setText((int) SPEEDS[speed] + "x");
-    if (workspace.speed().get() > 0) {
-      workspace.play(SPEEDS[speed]);
+    if (workspace.clock().speed().get() > 0) {
+      workspace.clock().play(SPEEDS[speed]);
     }
   }
 
@@ -175,17 +175,17 @@ final class TopBar extends HBox {
   /** Starts with another speed. */
   void startAt(double times) {
     faster.setText((int) times + "x");
-    workspace.play(times);
+    workspace.clock().play(times);
   }
 
   private void show() {
-    clock.setText(DayTime.seconds(workspace.now()));
-    phase.setText(workspace.session().phases().at(workspace.now()).name());
+    clock.setText(DayTime.seconds(workspace.clock().now()));
+    phase.setText(workspace.session().phases().at(workspace.clock().now()).name());
   }
 
   private void showBreadth(MarketBreadth newest) {
     market.setText(words(newest));
-    showNext(newest.next(), workspace.now());
+    showNext(newest.next(), workspace.clock().now());
   }
 
   /** The next event of the whole market; from five minutes before it stands out. */
@@ -212,7 +212,7 @@ final class TopBar extends HBox {
       takeBackWarning();
       warnedOf = event.at();
       warning = "At " + DayTime.minutes(event.at()) + ": " + event.title();
-      workspace.action().set(warning);
+      workspace.window().action().set(warning);
       workspace.alerts().warn(event);
     }
   }
@@ -220,8 +220,8 @@ final class TopBar extends HBox {
   /** What was warned of has come, or is far off again. */
   private void takeBackWarning() {
     warnedOf = NOBODY_WARNED;
-    if (!warning.isEmpty() && warning.equals(workspace.action().get())) {
-      workspace.action().set("");
+    if (!warning.isEmpty() && warning.equals(workspace.window().action().get())) {
+      workspace.window().action().set("");
     }
     warning = "";
   }

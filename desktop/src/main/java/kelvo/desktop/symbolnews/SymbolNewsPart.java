@@ -28,7 +28,7 @@ public final class SymbolNewsPart extends ScrollPane implements SymbolPart {
 
   SymbolNewsPart(Workspace workspace) {
     this.workspace = workspace;
-    followed = new Followed<>(workspace, this::list);
+    followed = new Followed<>(workspace.clock(), this::list);
     items.getStyleClass().add("part");
     setContent(items);
     setFitToWidth(true);

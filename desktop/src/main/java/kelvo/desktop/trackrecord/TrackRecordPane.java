@@ -108,15 +108,15 @@ public final class TrackRecordPane extends BorderPane {
     this.workspace = workspace;
     this.onTradeOfToday = onTradeOfToday;
     date = workspace.day();
-    calendars = workspace.latestAnswer("reading the calendar", this::over);
-    records = workspace.longAnswer("reviewing sessions", this::over);
-    sums = workspace.latestAnswer("adding up sessions");
-    calendar = new CalendarView(workspace.theme(), date, this::choose, this::open);
-    equity = new EquityView(workspace.theme(), this::pick);
-    lateness = new LatenessView(workspace.theme(), this::pick);
+    calendars = workspace.answers().latest("reading the calendar", this::over);
+    records = workspace.answers().slow("reviewing sessions", this::over);
+    sums = workspace.answers().latest("adding up sessions");
+    calendar = new CalendarView(workspace.window().theme(), date, this::choose, this::open);
+    equity = new EquityView(workspace.window().theme(), this::pick);
+    lateness = new LatenessView(workspace.window().theme(), this::pick);
     results =
         new IntervalRows(
-            workspace.theme(),
+            workspace.window().theme(),
             NAME_WIDTH,
             COUNT_WIDTH,
             "No closed trades in this period.",
@@ -135,7 +135,7 @@ public final class TrackRecordPane extends BorderPane {
     setCenter(all);
     setBottom(foot());
     pick(null);
-    workspace.pastSessions().addListener((o, was, is) -> grown());
+    workspace.window().pastSessions().addListener((o, was, is) -> grown());
   }
 
   /** What was reviewed may have been half of a session. */
@@ -220,7 +220,7 @@ public final class TrackRecordPane extends BorderPane {
     ReviewSettings settings = workspace.review().settings();
     working.setText("reading");
     LocalDate today = workspace.day();
-    long now = workspace.now();
+    long now = workspace.clock().now();
     calendars.askInstead(
         progress -> workspace.past().calendar(settings, today, now), this::calendar);
   }
@@ -245,7 +245,9 @@ public final class TrackRecordPane extends BorderPane {
   private void open(LocalDate wanted) {
     boolean there = days.stream().anyMatch(day -> day.date().equals(wanted) && day.canOpen());
     if (there && !wanted.equals(workspace.day())) {
-      workspace.open(OtherDay.of(wanted, workspace.now(), workspace.focus().get()));
+      workspace
+          .navigation()
+          .open(OtherDay.of(wanted, workspace.clock().now(), workspace.focus().symbol().get()));
     }
   }
 
@@ -256,11 +258,13 @@ public final class TrackRecordPane extends BorderPane {
     } else if (trade.context().date().equals(workspace.day())) {
       onTradeOfToday.accept(trade);
     } else {
-      workspace.open(
-          OtherDay.of(
-              trade.context().date(),
-              Math.max(DayTime.FIRST, trade.trade().exitAt()),
-              trade.trade().symbol()));
+      workspace
+          .navigation()
+          .open(
+              OtherDay.of(
+                  trade.context().date(),
+                  Math.max(DayTime.FIRST, trade.trade().exitAt()),
+                  trade.trade().symbol()));
     }
   }
 

@@ -64,6 +64,7 @@ final class ByHandPane extends VBox {
     change.accept(universe -> saying.of(universe, found.known()));
     pasted.clear();
     workspace
+        .window()
         .action()
         .set(
             found.known().size()

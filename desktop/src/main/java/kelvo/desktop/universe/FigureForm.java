@@ -45,7 +45,7 @@ final class FigureForm extends HBox {
     source.setOnAction(e -> put());
     symbol.setMinWidth(USE_PREF_SIZE);
     symbol.getStyleClass().add("strong");
-    symbol.textProperty().bind(workspace.focus());
+    symbol.textProperty().bind(workspace.focus().symbol());
     getChildren()
         .addAll(
             symbol,
@@ -54,7 +54,7 @@ final class FigureForm extends HBox {
             asOf,
             source,
             SmallButton.of("Put right", "Keeps the figure with its source", this::put));
-    visibleProperty().bind(workspace.focus().isNotEmpty());
+    visibleProperty().bind(workspace.focus().symbol().isNotEmpty());
   }
 
   private void put() {
@@ -68,7 +68,7 @@ final class FigureForm extends HBox {
           .desk()
           .putRight(
               new Figure(
-                  workspace.focus().get(),
+                  workspace.focus().symbol().get(),
                   Figure.Kind.of(kind.getValue()),
                   number,
                   date,
@@ -76,9 +76,9 @@ final class FigureForm extends HBox {
       shares.clear();
       source.clear();
     } catch (DateTimeException e) {
-      workspace.action().set("The date is written as 2031-02-28, found " + asOf.getText());
+      workspace.window().action().set("The date is written as 2031-02-28, found " + asOf.getText());
     } catch (RefusedException e) {
-      workspace.action().set(e.getMessage());
+      workspace.window().action().set(e.getMessage());
     }
   }
 }

@@ -37,14 +37,14 @@ final class FiguresPane extends BorderPane {
     setCenter(table);
     table.columns(columns());
     table.emptyText("No figure was put right by hand.");
-    table.onTold(workspace.action()::set);
+    table.onTold(workspace.window().action()::set);
     table.onSelect(
         figure -> {
           chosen = figure;
-          workspace.focusOn(figure.symbol());
+          workspace.focus().on(figure.symbol());
         });
-    table.theme(workspace.theme().get());
-    workspace.theme().addListener((o, was, is) -> table.theme(is));
+    table.theme(workspace.window().theme().get());
+    workspace.window().theme().addListener((o, was, is) -> table.theme(is));
     workspace.desk().figures().addListener((o, was, is) -> show(is));
     show(workspace.desk().figures().get());
   }
@@ -71,7 +71,7 @@ final class FiguresPane extends BorderPane {
   private void takeBack() {
     Figure back = chosen;
     if (back == null) {
-      workspace.action().set("Choose a figure in the list first");
+      workspace.window().action().set("Choose a figure in the list first");
     } else {
       workspace.desk().takeBack(back);
     }

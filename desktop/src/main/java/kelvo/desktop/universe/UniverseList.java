@@ -36,11 +36,11 @@ final class UniverseList extends BorderPane {
     which.setValue(OUT);
     head = choosing();
     table.columns(columns());
-    table.onTold(workspace.action()::set);
-    table.onSelect(row -> workspace.focusOn(row.symbol()));
-    table.theme(workspace.theme().get());
-    workspace.theme().addListener((o, was, is) -> table.theme(is));
-    workspace.focus().addListener((o, was, is) -> table.select(is));
+    table.onTold(workspace.window().action()::set);
+    table.onSelect(row -> workspace.focus().on(row.symbol()));
+    table.theme(workspace.window().theme().get());
+    workspace.window().theme().addListener((o, was, is) -> table.theme(is));
+    workspace.focus().symbol().addListener((o, was, is) -> table.select(is));
   }
 
   /** What chooses among the listed, to stand above the list. */

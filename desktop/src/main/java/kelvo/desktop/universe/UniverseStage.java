@@ -85,7 +85,7 @@ public final class UniverseStage extends BorderPane implements DayStage {
   /** The stage of a window. */
   public UniverseStage(Workspace workspace) {
     this.workspace = workspace;
-    memberships = workspace.latestAnswer("asking who is in the universe");
+    memberships = workspace.answers().latest("asking who is in the universe");
     desk = workspace.desk();
     universe = desk.universes().isEmpty() ? fresh("universe") : desk.universes().getFirst();
     list = new UniverseList(workspace);
@@ -107,7 +107,7 @@ public final class UniverseStage extends BorderPane implements DayStage {
     setTop(top);
     setCenter(below);
     show(Part.RULES);
-    workspace.focus().addListener((o, was, is) -> askOfFocus());
+    workspace.focus().symbol().addListener((o, was, is) -> askOfFocus());
     desk.universes().addListener((ListChangeListener<Universe>) c -> follow());
     show();
   }
@@ -207,7 +207,7 @@ public final class UniverseStage extends BorderPane implements DayStage {
     try {
       put(universe.withRules(changed));
     } catch (RefusedException e) {
-      workspace.action().set(e.getMessage());
+      workspace.window().action().set(e.getMessage());
       stale.setText(e.getMessage());
     }
   }
@@ -229,27 +229,29 @@ public final class UniverseStage extends BorderPane implements DayStage {
     for (Scan scan : List.copyOf(desk.scans())) {
       desk.change(scan, scan.within(universe));
     }
-    workspace.action().set("Every scan looks at " + universe.name());
+    workspace.window().action().set("Every scan looks at " + universe.name());
   }
 
   private void exportTable() {
     File file = chooser("Export the universe").showSaveDialog(getScene().getWindow());
     if (file != null) {
       Universe asked = universe;
-      workspace.workOut(
-          () -> {
-            try {
-              UniverseTable.write(
-                  file.toPath(),
-                  asked,
-                  Membership.of(asked, workspace.session()),
-                  workspace.session());
-              return "Wrote " + file.getName();
-            } catch (UncheckedIOException e) {
-              return file.getName() + " could not be written; choose another place";
-            }
-          },
-          workspace.action()::set);
+      workspace
+          .answers()
+          .workOut(
+              () -> {
+                try {
+                  UniverseTable.write(
+                      file.toPath(),
+                      asked,
+                      Membership.of(asked, workspace.session()),
+                      workspace.session());
+                  return "Wrote " + file.getName();
+                } catch (UncheckedIOException e) {
+                  return file.getName() + " could not be written; choose another place";
+                }
+              },
+              workspace.window().action()::set);
     }
   }
 
@@ -258,9 +260,9 @@ public final class UniverseStage extends BorderPane implements DayStage {
     if (file != null) {
       try {
         put(UniverseTable.with(universe, file.toPath()));
-        workspace.action().set("Took what " + file.getName() + " says by hand");
+        workspace.window().action().set("Took what " + file.getName() + " says by hand");
       } catch (RefusedException | UncheckedIOException e) {
-        workspace.action().set(e.getMessage());
+        workspace.window().action().set(e.getMessage());
       }
     }
   }
@@ -326,7 +328,7 @@ public final class UniverseStage extends BorderPane implements DayStage {
   private void askOfFocus() {
     workspace
         .session()
-        .numberOf(workspace.focus().get())
+        .numberOf(workspace.focus().symbol().get())
         .ifPresent(
             security -> {
               List<RuleCheck.Answer> answers =
@@ -387,9 +389,9 @@ public final class UniverseStage extends BorderPane implements DayStage {
         rules.add();
       }
       case F -> list.find();
-      case A -> ofFocus(universe.adding(Set.of(workspace.focus().get())), "Added ");
-      case X -> ofFocus(universe.excluding(Set.of(workspace.focus().get())), "Excluded ");
-      case U -> workspace.undo();
+      case A -> ofFocus(universe.adding(Set.of(workspace.focus().symbol().get())), "Added ");
+      case X -> ofFocus(universe.excluding(Set.of(workspace.focus().symbol().get())), "Excluded ");
+      case U -> workspace.undoStack().undo();
       default -> {
         return false;
       }
@@ -398,11 +400,11 @@ public final class UniverseStage extends BorderPane implements DayStage {
   }
 
   private void ofFocus(Universe changed, String did) {
-    if (workspace.focus().get().isEmpty()) {
-      workspace.action().set("No symbol in focus: J takes the first");
+    if (workspace.focus().symbol().get().isEmpty()) {
+      workspace.window().action().set("No symbol in focus: J takes the first");
       return;
     }
-    workspace.action().set(did + workspace.focus().get());
+    workspace.window().action().set(did + workspace.focus().symbol().get());
     put(changed);
   }
 }

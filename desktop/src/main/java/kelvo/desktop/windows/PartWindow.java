@@ -57,7 +57,7 @@ final class PartWindow {
     this.workspace = workspace;
     this.kind = kind;
     this.changed = changed;
-    quotes = new Followed<>(workspace, header::show);
+    quotes = new Followed<>(workspace.clock(), header::show);
     pinned = place.symbol();
     this.part = part;
     BorderPane content = new BorderPane(part.node());
@@ -69,8 +69,8 @@ final class PartWindow {
     scene.getAccelerators().put(CLOSE, stage::close);
     stage.setScene(scene);
     stage.setOnHidden(e -> closed());
-    workspace.focus().addListener(refocus);
-    workspace.theme().addListener(restyle);
+    workspace.focus().symbol().addListener(refocus);
+    workspace.window().theme().addListener(restyle);
     place(place);
     style();
     show();
@@ -84,7 +84,7 @@ final class PartWindow {
     pin.setFocusTraversable(false);
     pin.setTooltip(
         new Tooltip("Stays on this symbol whatever is in focus; again to follow the focus"));
-    pin.setOnAction(e -> pinTo(pinned.isEmpty() ? workspace.focus().get() : ""));
+    pin.setOnAction(e -> pinTo(pinned.isEmpty() ? workspace.focus().symbol().get() : ""));
     Region space = new Region();
     HBox.setHgrow(space, Priority.ALWAYS);
     HBox bar = new HBox(8, title, space, pin);
@@ -170,12 +170,12 @@ final class PartWindow {
   private void forget() {
     quotes.stop();
     part.hide();
-    workspace.focus().removeListener(refocus);
-    workspace.theme().removeListener(restyle);
+    workspace.focus().symbol().removeListener(refocus);
+    workspace.window().theme().removeListener(restyle);
   }
 
   private void style() {
-    Theme theme = workspace.theme().get();
+    Theme theme = workspace.window().theme().get();
     stage.getScene().getStylesheets().setAll(theme.styles());
     part.theme(theme);
   }
@@ -194,7 +194,7 @@ final class PartWindow {
   private void pinButton() {
     boolean pins = !pinned.isEmpty();
     pin.setSelected(pins);
-    pin.setDisable(!pins && workspace.focus().get().isEmpty());
+    pin.setDisable(!pins && workspace.focus().symbol().get().isEmpty());
     pin.setText(pins ? "Pinned to " + pinned : "Follows the focus");
   }
 
@@ -205,7 +205,7 @@ final class PartWindow {
       return;
     }
     pinButton();
-    String symbol = pinned.isEmpty() ? workspace.focus().get() : pinned;
+    String symbol = pinned.isEmpty() ? workspace.focus().symbol().get() : pinned;
     stage.setTitle((symbol.isEmpty() ? "" : symbol + " · ") + kind.title());
     header.show(null);
     quotes.stop();

@@ -52,7 +52,7 @@ public final class PartWindows {
     this.kinds = List.copyOf(kinds);
     this.keys = keys;
     settling.setOnFinished(e -> enter(phaseNow()));
-    workspace.clock().addListener((o, was, is) -> arrived());
+    workspace.clock().shown().addListener((o, was, is) -> arrived());
   }
 
   /** Opens the windows that a data folder keeps for each phase, and keeps changes there. */
@@ -70,7 +70,7 @@ public final class PartWindows {
   }
 
   private String phaseNow() {
-    return workspace.session().phases().at(workspace.now()).name();
+    return workspace.session().phases().at(workspace.clock().now()).name();
   }
 
   private void arrived() {
@@ -124,7 +124,7 @@ public final class PartWindows {
     }
     double shift = STEP * (windows.size() + 1);
     add(new PlacedPart(kind.id(), "", near.getX() + shift, near.getY() + shift, WIDTH, HEIGHT));
-    workspace.action().set(kind.title() + " in a window of its own");
+    workspace.window().action().set(kind.title() + " in a window of its own");
     changed();
   }
 
@@ -146,7 +146,7 @@ public final class PartWindows {
   }
 
   private SymbolPart make(PartKind kind) {
-    return kind.make(workspace, new ChartChoice(workspace.pointed()));
+    return kind.make(workspace, new ChartChoice(workspace.window().pointed()));
   }
 
   /** A window was opened, closed, pinned or let go. */
@@ -160,7 +160,7 @@ public final class PartWindows {
     Path to = folder;
     WindowSets kept = sets;
     if (to != null) {
-      workspace.behind("keeping the windows", () -> kept.keepIn(to));
+      workspace.answers().behind("keeping the windows", () -> kept.keepIn(to));
     }
   }
 

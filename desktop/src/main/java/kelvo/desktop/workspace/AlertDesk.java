@@ -59,7 +59,7 @@ public final class AlertDesk {
   }
 
   private LocalDateTime now() {
-    return at(workspace.now());
+    return at(workspace.clock().now());
   }
 
   private LocalDateTime at(long moment) {
@@ -90,7 +90,7 @@ public final class AlertDesk {
   public boolean add(String sentence) {
     String problem = problem(sentence);
     if (!problem.isEmpty()) {
-      workspace.action().set(problem);
+      workspace.window().action().set(problem);
       return false;
     }
     Alert said = read(sentence);
@@ -132,11 +132,11 @@ public final class AlertDesk {
         return true;
       }
     } catch (RefusedException e) {
-      workspace.action().set(String.valueOf(e.getMessage()));
+      workspace.window().action().set(String.valueOf(e.getMessage()));
       return false;
     }
     if (!problem(sentence).isEmpty()) {
-      workspace.action().set(problem(sentence));
+      workspace.window().action().set(problem(sentence));
       return false;
     }
     Alert added = read(sentence).arm(now());
@@ -158,7 +158,7 @@ public final class AlertDesk {
 
   /** Lets an alert be silent for so long. */
   public void snooze(Alert alert, long span) {
-    long until = Math.min(workspace.now() + span, DayTime.LAST);
+    long until = Math.min(workspace.clock().now() + span, DayTime.LAST);
     change(
         alert,
         one -> one.snooze(now(), at(until)),
@@ -203,13 +203,13 @@ public final class AlertDesk {
     if (!before.equals(changed)) {
       undoable.done(what, "", () -> keep(before));
       keep(changed);
-      workspace.action().set(what);
+      workspace.window().action().set(what);
     }
   }
 
   private void keep(AlertBook changed) {
     book.set(changed);
-    workspace.behind(WRITING, () -> folder.save(changed));
+    workspace.answers().behind(WRITING, () -> folder.save(changed));
   }
 
   /** How an alert that is being typed may go on. */

@@ -52,7 +52,7 @@ public final class Alerts {
 
   Alerts(Workspace workspace) {
     this.workspace = workspace;
-    followed = new Followed<>(workspace, this::told);
+    followed = new Followed<>(workspace.clock(), this::told);
   }
 
   /** Follows the day from now on, and whatever changes what rings. */
@@ -116,7 +116,7 @@ public final class Alerts {
 
   /** Scans or alerts are others from now on. */
   void programChanged() {
-    changedAt = workspace.now();
+    changedAt = workspace.clock().now();
   }
 
   /** The day goes to a moment: what has rung by then is only looked at, what comes rings anew. */
@@ -127,7 +127,7 @@ public final class Alerts {
 
   /** Warns of a known event that is about to come, while the day plays. */
   public void warn(KnownEvent event) {
-    if (workspace.feed() != null || workspace.speed().get() > 0) {
+    if (workspace.feed() != null || workspace.clock().speed().get() > 0) {
       coming.set(event);
     }
   }
@@ -156,12 +156,12 @@ public final class Alerts {
   public void mute() {
     boolean sounds = !sound().get();
     sound().set(sounds);
-    workspace.action().set(sounds ? "Alerts sound" : "Muted: no alert sounds until M");
+    workspace.window().action().set(sounds ? "Alerts sound" : "Muted: no alert sounds until M");
   }
 
   /** Whether the day goes so fast that nothing is heard. */
   public boolean isTooFastToHear() {
-    return workspace.feed() == null && workspace.speed().get() >= SILENT_FROM;
+    return workspace.feed() == null && workspace.clock().speed().get() >= SILENT_FROM;
   }
 
   /** The times during which less rings. */
@@ -171,7 +171,7 @@ public final class Alerts {
 
   /** Until when only halts and held symbols ring; 0 when everything does. */
   public long quietUntil() {
-    long now = workspace.now();
+    long now = workspace.clock().now();
     return silences.get().stream()
         .filter(silence -> silence.symbol().isEmpty())
         .filter(silence -> silence.from() <= now && now < silence.until())
@@ -182,13 +182,13 @@ public final class Alerts {
 
   /** Lets only halts and held symbols ring from now until a moment. */
   public void quietUntil(long moment) {
-    silence(Silence.ofAll(workspace.now(), moment));
-    workspace.action().set("Quiet until " + DayTime.minutes(moment));
+    silence(Silence.ofAll(workspace.clock().now(), moment));
+    workspace.window().action().set("Quiet until " + DayTime.minutes(moment));
   }
 
   /** Lets everything ring again that is not snoozed. */
   public void notQuiet() {
-    long now = workspace.now();
+    long now = workspace.clock().now();
     silences.set(
         silences.get().stream()
             .map(
@@ -197,14 +197,14 @@ public final class Alerts {
                         ? Silence.ofAll(silence.from(), now)
                         : silence)
             .toList());
-    workspace.action().set("Everything rings again");
+    workspace.window().action().set("Everything rings again");
   }
 
   /** Lets a symbol ring no more for ten minutes. */
   public void snooze(String symbol) {
-    long until = workspace.now() + SNOOZE;
-    silence(new Silence(workspace.now(), until, symbol));
-    workspace.action().set(symbol + " is silent until " + DayTime.minutes(until));
+    long until = workspace.clock().now() + SNOOZE;
+    silence(new Silence(workspace.clock().now(), until, symbol));
+    workspace.window().action().set(symbol + " is silent until " + DayTime.minutes(until));
   }
 
   private void silence(Silence more) {

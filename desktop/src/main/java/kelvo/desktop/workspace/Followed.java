@@ -14,7 +14,7 @@ import org.jspecify.annotations.Nullable;
  * @param <T> what the view shows
  */
 public final class Followed<T> {
-  private final Workspace workspace;
+  private final DayClock clock;
   private final Consumer<T> show;
   private Player.@Nullable Following following;
   private int generation;
@@ -24,17 +24,17 @@ public final class Followed<T> {
    *
    * @param show takes each answer, on the window's thread
    */
-  public Followed(Workspace workspace, Consumer<T> show) {
-    this.workspace = workspace;
+  public Followed(DayClock clock, Consumer<T> show) {
+    this.clock = clock;
     this.show = show;
   }
 
   /** Looks once: takes one answer and follows no longer. */
-  public static <T> void once(Workspace workspace, View<T> view, Consumer<T> taker) {
+  public static <T> void once(DayClock clock, View<T> view, Consumer<T> taker) {
     AtomicReference<Followed<T>> self = new AtomicReference<>();
     Followed<T> followed =
         new Followed<>(
-            workspace,
+            clock,
             answer -> {
               Objects.requireNonNull(self.get()).stop();
               taker.accept(answer);
@@ -48,7 +48,7 @@ public final class Followed<T> {
     stop();
     int mine = generation;
     following =
-        workspace.follow(
+        clock.follow(
             view,
             shown -> {
               if (mine == generation) {

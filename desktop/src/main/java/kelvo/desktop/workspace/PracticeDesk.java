@@ -64,8 +64,8 @@ public final class PracticeDesk {
     this.workspace = workspace;
     this.trader = trader;
     ledger = day.ledger();
-    otherDays = workspace.latestAnswer("looking for another day");
-    spreadsRead = workspace.longAnswer("reading the usual spreads", this::withoutSpreads);
+    otherDays = workspace.answers().latest("looking for another day");
+    spreadsRead = workspace.answers().slow("reading the usual spreads", this::withoutSpreads);
     instructions = day.practice().instructions();
     fillsKept = day.practice().fills().size();
     calls = new ArrayList<>(day.practice().calls());
@@ -82,8 +82,11 @@ public final class PracticeDesk {
       before.close();
     }
     followed =
-        workspace.follow(
-            new PaperView(day.session(), () -> latency, spreads, () -> instructions), this::take);
+        workspace
+            .clock()
+            .follow(
+                new PaperView(day.session(), () -> latency, spreads, () -> instructions),
+                this::take);
   }
 
   /** Reads the usual spreads once, when an order in a security without quotes needs them. */
@@ -98,7 +101,7 @@ public final class PracticeDesk {
 
   private void withoutSpreads() {
     know(UsualSpreads.NONE);
-    workspace.action().set("On paper a tick stands for the usual spreads");
+    workspace.window().action().set("On paper a tick stands for the usual spreads");
   }
 
   private void know(UsualSpreads known) {
@@ -138,7 +141,7 @@ public final class PracticeDesk {
    */
   public void anotherDay(boolean blindly, Runnable none) {
     LocalDate today = workspace.day();
-    long moment = workspace.now();
+    long moment = workspace.clock().now();
     otherDays.ask(
         progress ->
             workspace.past().openDates().stream().filter(date -> !date.equals(today)).toList(),
@@ -147,7 +150,7 @@ public final class PracticeDesk {
             none.run();
           } else {
             LocalDate other = others.get(new Random().nextInt(others.size()));
-            workspace.open(new OtherDay(other, moment, "", blindly));
+            workspace.navigation().open(new OtherDay(other, moment, "", blindly));
           }
         });
   }
@@ -164,17 +167,19 @@ public final class PracticeDesk {
    */
   public void go(int way) {
     Step by = step.get();
-    String symbol = workspace.focus().get();
-    long now = workspace.now();
-    workspace.play(0);
-    workspace.ask(
-        run -> by.from(run, symbol, now, way),
-        moment -> {
-          workspace.seek(moment);
-          if (moment == now) {
-            workspace.action().set("There is no further " + by.words());
-          }
-        });
+    String symbol = workspace.focus().symbol().get();
+    long now = workspace.clock().now();
+    workspace.clock().play(0);
+    workspace
+        .clock()
+        .ask(
+            run -> by.from(run, symbol, now, way),
+            moment -> {
+              workspace.clock().seek(moment);
+              if (moment == now) {
+                workspace.window().action().set("There is no further " + by.words());
+              }
+            });
   }
 
   private void take(PaperAccount now) {
@@ -244,13 +249,13 @@ public final class PracticeDesk {
             + 1;
     PaperOrder order = new PaperOrder(id, symbol, way, shares, terms, exits);
     send(
-        new Instruction.Place(workspace.now(), order),
+        new Instruction.Place(workspace.clock().now(), order),
         (way > 0 ? "Buy " : "Sell ") + shares + " " + symbol + " " + terms.words());
   }
 
   /** Cancels what is left of an order. */
   public void cancel(long order) {
-    send(new Instruction.Cancel(workspace.now(), order), "Cancel order " + order);
+    send(new Instruction.Cancel(workspace.clock().now(), order), "Cancel order " + order);
   }
 
   /** Cancels all orders in a symbol and gives back what is held, at the market. */
@@ -274,7 +279,7 @@ public final class PracticeDesk {
     ledger.addPractice(workspace.day(), sent.size() - 1, instruction);
     keepFills(account.get());
     readSpreads();
-    workspace.seek(workspace.now());
-    workspace.action().set("On paper: " + words);
+    workspace.clock().seek(workspace.clock().now());
+    workspace.window().action().set("On paper: " + words);
   }
 }

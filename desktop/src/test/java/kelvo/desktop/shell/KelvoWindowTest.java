@@ -156,14 +156,16 @@ class KelvoWindowTest {
     open(dated(DATE));
     until(this::showsTheDay);
     WaitForAsyncUtils.waitForAsyncFx(
-        5_000, () -> window.opened().open(new OtherDay(earlier, DayTime.of(11, 5), "", true)));
+        5_000,
+        () ->
+            window.opened().navigation().open(new OtherDay(earlier, DayTime.of(11, 5), "", true)));
 
     until(() -> window.opened() != null && window.opened().day().equals(earlier));
     assertThat(stage.getScene().lookup("#blind-day")).isNotNull();
     assertThat(window.opened().practice().blind().get()).isTrue();
     robot.type(KeyCode.ESCAPE);
     until(() -> stage.getScene().lookup("#blind-day") == null);
-    assertThat(window.opened().action().get()).contains(earlier.toString());
+    assertThat(window.opened().window().action().get()).contains(earlier.toString());
   }
 
   @Tag("proof")
@@ -173,11 +175,12 @@ class KelvoWindowTest {
     open(dated(DATE));
     until(this::showsTheDay);
     WaitForAsyncUtils.waitForAsyncFx(
-        5_000, () -> window.opened().open(OtherDay.of(earlier, DayTime.of(11, 5), "TIDARC")));
+        5_000,
+        () -> window.opened().navigation().open(OtherDay.of(earlier, DayTime.of(11, 5), "TIDARC")));
 
     until(() -> window.opened() != null && window.opened().day().equals(earlier));
-    until(() -> window.opened().now() == DayTime.of(11, 5));
-    assertThat(window.opened().focus().get()).isEqualTo("TIDARC");
+    until(() -> window.opened().clock().now() == DayTime.of(11, 5));
+    assertThat(window.opened().focus().symbol().get()).isEqualTo("TIDARC");
   }
 
   @Tag("proof")
@@ -338,13 +341,13 @@ class KelvoWindowTest {
             }));
     until(this::showsTheDay);
     until(() -> says("Charting the reef, 40%"));
-    assertThat(window.opened().pastSessions().get()).isZero();
+    assertThat(window.opened().window().pastSessions().get()).isZero();
 
     going.countDown();
 
     until(() -> says("The reef is charted"));
     assertThat(says("Charting the reef")).isFalse();
-    assertThat(window.opened().pastSessions().get()).isOne();
+    assertThat(window.opened().window().pastSessions().get()).isOne();
   }
 
   @Tag("proof")

@@ -96,7 +96,7 @@ class PicturesTest {
         .allMatch(image -> image.getWidth() == 1280 && image.getHeight() == 800);
     assertThat(differing(first, second)).as("another stage").isGreaterThan(0.05);
     assertThat(differing(second, third)).as("another theme").isGreaterThan(0.5);
-    assertThat(workspace.now()).isEqualTo(DayTime.of(9, 40));
+    assertThat(workspace.clock().now()).isEqualTo(DayTime.of(9, 40));
   }
 
   @Tag("proof")
@@ -143,7 +143,7 @@ class PicturesTest {
   @Test
   void aDayThatIsOnlyShownIsLeftAsItWas()
       throws ExecutionException, InterruptedException, TimeoutException {
-    workspace.keepNothing();
+    workspace.end().keepNothing();
     take(
         written,
         new Pictures.Shot("one", LiveStage.KIND, "11:40:00", symbol, Theme.DAYBREAK),

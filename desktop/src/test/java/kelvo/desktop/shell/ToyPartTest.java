@@ -65,7 +65,8 @@ class ToyPartTest {
 
     ToyPart(Workspace workspace) {
       setId("toy");
-      followed = new Followed<>(workspace, told -> setText(told.symbol() + " " + told.events()));
+      followed =
+          new Followed<>(workspace.clock(), told -> setText(told.symbol() + " " + told.events()));
     }
 
     @Override
@@ -107,8 +108,8 @@ class ToyPartTest {
   }
 
   private void goTo(long moment) throws Exception {
-    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> workspace.seek(moment));
-    until(() -> workspace.now() == moment);
+    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> workspace.clock().seek(moment));
+    until(() -> workspace.clock().now() == moment);
   }
 
   @Test
@@ -117,9 +118,9 @@ class ToyPartTest {
     assertThat(LOOKS).as("asked before anybody saw it").hasValue(0);
 
     robot.clickOn("Toy");
-    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> workspace.focusOn("TIDARC"));
+    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> workspace.focus().on("TIDARC"));
     goTo(DayTime.of(9, 30));
-    int events = workspace.clock().get().events();
+    int events = workspace.clock().shown().get().events();
     Label toy = robot.lookup("#toy").query();
     until(() -> toy.getText().equals("TIDARC " + events));
 
