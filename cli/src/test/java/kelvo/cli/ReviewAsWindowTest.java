@@ -41,13 +41,13 @@ class ReviewAsWindowTest {
 
   private OpenedDay open() {
     OpenedDay day = OpenedDay.open(folder, DATE, Progress.NONE);
-    day.run().playToEnd(Progress.NONE);
+    day.market().run().playToEnd(Progress.NONE);
     return day;
   }
 
   private static void close(OpenedDay day) {
-    assertThat(day.ledger().finish()).isEmpty();
-    day.release();
+    assertThat(day.connections().ledger().finish()).isEmpty();
+    day.connections().release();
   }
 
   /** A day on which a level was set by hand, a scan waits for it, and a broker told one fill. */
@@ -56,24 +56,28 @@ class ReviewAsWindowTest {
     DemoFolder.write(folder, new DemoSize(60, 30, 6_000, DATE), DemoFolder.SEED, Progress.NONE);
     OpenedDay day = open();
     List<Long> prices =
-        day.run().hits().stream()
+        day.market().run().hits().stream()
             .filter(hit -> hit.symbol().equals("TIDARC"))
             .map(Hit::price)
             .sorted()
             .toList();
     long middle = prices.get(prices.size() / 2);
-    day.ledger().add(DATE, Level.standing("TIDARC", middle, LevelKind.BY_HAND, DayTime.of(7, 0)));
+    day.connections()
+        .ledger()
+        .add(DATE, Level.standing("TIDARC", middle, LevelKind.BY_HAND, DayTime.of(7, 0)));
     Scan any =
-        day.scans().stream()
+        day.files().scans().inUse().stream()
             .max(Comparator.comparingLong(scan -> scan.to() - scan.from()))
             .orElseThrow();
-    day.scanFolder()
+    day.files()
+        .folder()
         .save(
             any.named(LEVELS)
                 .withRules(List.of())
                 .withTriggers(List.of(Trigger.RISES_THROUGH_LEVEL)));
     Fill known = day.book().fills().getFirst();
-    day.ledger()
+    day.connections()
+        .ledger()
         .addFills(
             DATE,
             List.of(
@@ -106,12 +110,12 @@ class ReviewAsWindowTest {
     DayReview review =
         DayReview.of(
             day.session(),
-            day.scans(),
-            day.run().hits(),
+            day.files().scans().inUse(),
+            day.market().run().hits(),
             day.book(),
-            day.settings().review(),
+            day.files().settings().review(),
             DayTime.LAST);
-    assertThat(day.run().hits()).anyMatch(hit -> hit.scan().equals(LEVELS));
+    assertThat(day.market().run().hits()).anyMatch(hit -> hit.scan().equals(LEVELS));
     assertThat(day.book().fills()).anyMatch(fill -> fill.orderId().contains("told by the broker"));
     close(day);
 

@@ -81,37 +81,49 @@ class TrackRecordOfDemoTest {
       assertThat(ledger.awaitSaved()).isTrue();
     }
     OpenedDay day = OpenedDay.open(folder, DemoSize.SESSION, Progress.NONE);
-    day.run().playToEnd(Progress.NONE);
-    PastSessions past = new PastSessions(folder, day.ledger(), day.vocabulary());
-    ReviewSettings settings = day.settings().review();
+    day.market().run().playToEnd(Progress.NONE);
+    PastSessions past =
+        new PastSessions(folder, day.connections().ledger(), day.files().vocabulary());
+    ReviewSettings settings = day.files().settings().review();
     List<PastReview> reviews =
         new ArrayList<>(
             past.reviews(
-                day.earlier().dates(),
-                new WantedHits(day.scans(), day.watchlists(), day.alerts()),
+                day.market().earlier().dates(),
+                new WantedHits(
+                    day.files().scans().inUse(),
+                    day.files().lists().watchlists(),
+                    day.files().lists().alerts()),
                 settings,
                 one -> {},
                 Progress.NONE));
     DayReview now =
         DayReview.of(
-            day.session(), day.scans(), day.run().hits(), day.book(), settings, DayTime.LAST);
+            day.session(),
+            day.files().scans().inUse(),
+            day.market().run().hits(),
+            day.book(),
+            settings,
+            DayTime.LAST);
     reviews.add(
         new PastReview(
             DemoSize.SESSION,
             now,
-            DecisionReview.of(day.session(), day.book(), day.watchlists(), now),
+            DecisionReview.of(day.session(), day.book(), day.files().lists().watchlists(), now),
             day.book().page()));
     record = TrackRecord.of(reviews);
     whatIf(day, past, settings);
-    assertThat(day.ledger().finish()).isEmpty();
-    day.release();
+    assertThat(day.connections().ledger().finish()).isEmpty();
+    day.connections().release();
   }
 
   /** The scan that finds the late ones, with a rule less. */
   private static void whatIf(OpenedDay day, PastSessions past, ReviewSettings settings)
       throws IOException {
     Scan stairs =
-        day.scans().stream().filter(s -> s.name().equals("Thin stairs")).findFirst().orElseThrow();
+        day.files().scans().inUse().stream()
+            .filter(s -> s.name().equals("Thin stairs"))
+            .findFirst()
+            .orElseThrow();
     Scan changed =
         stairs.withRules(
             stairs.rules().stream()
@@ -120,7 +132,7 @@ class TrackRecordOfDemoTest {
     looser =
         WhatIf.together(past.whatIfs(past.recorded(), stairs, changed, settings, Progress.NONE));
     List<Rule> waiting = new ArrayList<>(stairs.rules());
-    waiting.add(RuleSentence.parse("volume at least 200K", day.vocabulary()));
+    waiting.add(RuleSentence.parse("volume at least 200K", day.files().vocabulary()));
     notWaiting =
         WhatIf.together(
             past.whatIfs(

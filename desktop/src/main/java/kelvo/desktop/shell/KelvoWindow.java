@@ -167,14 +167,14 @@ public final class KelvoWindow extends Application {
     try {
       day = load.day(loading);
       boolean own = !request.isShowOnly();
-      Path root = day.scanFolder().root();
+      Path root = day.files().folder().root();
       List<String> faults = new ArrayList<>(day.faults());
       WindowLayout layout = own ? WindowLayout.in(root, faults::add) : WindowLayout.DEFAULT;
       WindowSets sets = own ? WindowSets.in(root, faults::add) : WindowSets.NONE;
       if (own) {
         request.places().opened(root);
       }
-      OpenRequest.Beside work = day.isWritable() ? load.beside() : null;
+      OpenRequest.Beside work = day.connections().isWritable() ? load.beside() : null;
       if (work != null && request.pictures() != null) {
         // Pictures show what is there once it is done.
         work.work(loading);
@@ -248,9 +248,9 @@ public final class KelvoWindow extends Application {
       WindowSets sets,
       OpenRequest.@Nullable Beside work) {
     timeline.done("reading the day");
-    long left = day.ledger().leftAt(day.session().hours().date()).orElse(request.otherwiseAt());
+    long left = day.connections().ledger().leftAt(day.date()).orElse(request.otherwiseAt());
     long moment = request.at() >= 0 ? request.at() : left;
-    Workspace opened = new Workspace(day, moment, theme(request, day.settings()));
+    Workspace opened = new Workspace(day, moment, theme(request, day.files().settings()));
     workspace = opened;
     opened.window().beside().bind(beside.words());
     MainWindow window = new MainWindow(opened, faults);
@@ -273,7 +273,7 @@ public final class KelvoWindow extends Application {
         stage.setY(layout.look().y());
       }
       ScreenRoom.fit(stage);
-      Path folder = day.scanFolder().root();
+      Path folder = day.files().folder().root();
       if (blind) {
         // Windows of their own would tell what it is.
         window.goBlind();
@@ -283,7 +283,7 @@ public final class KelvoWindow extends Application {
       }
       blind = false;
       opened.end().onClose(window.windows()::close);
-      if (day.isWritable()) {
+      if (day.connections().isWritable()) {
         opened.end().onClose(() -> window.layoutNow().keepIn(folder));
       } else {
         window.windows().forget();
@@ -297,7 +297,7 @@ public final class KelvoWindow extends Application {
       opened.navigation().onOpen(other -> open(stage, request, opened, other));
       opened.navigation().onOtherDay(() -> leave(stage, opened, () -> choose(stage, request)));
     }
-    LOG.info("The day {} is open", day.session().hours().date());
+    LOG.info("The day {} is open", day.date());
     timeline.done("building the window");
     if (request.pictures() != null) {
       new Pictures(opened, scene, request.pictures(), Pictures.MAIN_VIEWS, KelvoWindow::exit)
@@ -307,7 +307,7 @@ public final class KelvoWindow extends Application {
     } else {
       opened.focus().on(again == null ? first(opened, moment) : again);
       again = null;
-      if (request.speed() > 0 && day.feed() == null) {
+      if (request.speed() > 0 && day.connections().feed() == null) {
         window.play(request.speed());
       }
       if (work != null) {

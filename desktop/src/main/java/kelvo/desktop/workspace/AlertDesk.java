@@ -36,11 +36,11 @@ public final class AlertDesk {
 
   private Consumer<String> onBegin = words -> {};
 
-  AlertDesk(Workspace workspace, OpenedDay day, Undoable undoable) {
+  AlertDesk(Workspace workspace, TraderFiles files, Undoable undoable) {
     this.workspace = workspace;
     this.undoable = undoable;
-    folder = day.scanFolder();
-    book = new ReadOnlyObjectWrapper<>(day.alerts());
+    folder = files.folder();
+    book = new ReadOnlyObjectWrapper<>(files.lists().alerts());
   }
 
   /** What the trader wants to ring. */

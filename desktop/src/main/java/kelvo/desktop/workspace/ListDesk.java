@@ -27,9 +27,9 @@ public final class ListDesk {
    * @param undoable takes what takes the last change back
    * @param told takes what happened, in words
    */
-  ListDesk(OpenedDay day, Background background, Undoable undoable, Consumer<String> told) {
-    lists = new ReadOnlyObjectWrapper<>(day.watchlists());
-    folder = day.scanFolder();
+  ListDesk(TraderFiles files, Background background, Undoable undoable, Consumer<String> told) {
+    lists = new ReadOnlyObjectWrapper<>(files.lists().watchlists());
+    folder = files.folder();
     this.background = background;
     this.undoable = undoable;
     this.told = told;

@@ -6,9 +6,7 @@ import java.time.Duration;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
-import kelvo.alert.AlertBook;
 import kelvo.alert.AlertScans;
-import kelvo.check.CheckRule;
 import kelvo.data.calendar.ExchangeCalendar;
 import kelvo.data.feed.FeedAddress;
 import kelvo.data.feed.FeedClient;
@@ -19,67 +17,35 @@ import kelvo.data.folder.DataFolder;
 import kelvo.data.folder.FolderLock;
 import kelvo.data.ledger.KeptFills;
 import kelvo.data.ledger.Ledger;
-import kelvo.data.scanfile.ScanFolder;
 import kelvo.hit.Program;
 import kelvo.job.Progress;
 import kelvo.journal.DayBook;
 import kelvo.player.SessionRun;
 import kelvo.practice.PracticeDay;
 import kelvo.refusal.RefusedException;
-import kelvo.research.KeptQuestion;
-import kelvo.rule.Vocabulary;
 import kelvo.scan.Scan;
 import kelvo.session.EarlierSessions;
 import kelvo.session.Session;
-import kelvo.setting.Settings;
-import kelvo.universe.Figure;
-import kelvo.universe.Universe;
-import kelvo.watchlist.Watchlist;
 import org.jspecify.annotations.Nullable;
 
 /**
  * A session read from a data folder, with the ledger of its day: what a window opens. A recorded
  * one is yet to be played, one that goes on has been played as far as it goes.
  *
- * @param vocabulary the words that its rules may use
- * @param scanFolder where the trader's scans and universes are kept
- * @param watchlists the trader's own, besides the Ten
- * @param alerts what the trader wants to ring
- * @param ownRules what the trader keeps or breaks, a sentence each
- * @param questions of research that the trader has kept
- * @param mostKept how many symbols the Ten may hold
- * @param earlier the recorded sessions before it
- * @param feed brings what is still to come; null for a recorded session
- * @param dropCopy brings the trader's fills from the broker; null for none
- * @param practice what was done on paper in the session
- * @param settings what the trader has set for the folder
+ * @param market the session
+ * @param files what the trader has written for the folder
+ * @param connections what is held open
+ * @param book what the trader did in the session
+ * @param practice what was done on paper in it
  * @param faults what could not be read, a sentence each
- * @param lock keeps other windows from writing to the folder; null when another one does, so that
- *     this one only reads
  */
 public record OpenedDay(
-    Session session,
-    Vocabulary vocabulary,
-    ScanFolder scanFolder,
-    List<Universe> universes,
-    List<Watchlist> watchlists,
-    AlertBook alerts,
-    List<Figure> figures,
-    List<CheckRule> checks,
-    List<String> ownRules,
-    List<KeptQuestion> questions,
-    int mostKept,
-    List<Scan> scans,
-    SessionRun run,
-    EarlierSessions earlier,
-    @Nullable LiveFeed feed,
-    @Nullable DropCopy dropCopy,
-    Ledger ledger,
+    MarketDay market,
+    TraderFiles files,
+    Connections connections,
     DayBook book,
     PracticeDay practice,
-    Settings settings,
-    List<String> faults,
-    @Nullable FolderLock lock) {
+    List<String> faults) {
   /** The ledger's name in a data folder. */
   public static final String LEDGER = "ledger.sqlite";
 
@@ -90,46 +56,27 @@ public record OpenedDay(
   /** This day with another session, played by other scans, and a ledger of its own. */
   public OpenedDay with(Session other, List<Scan> looking, SessionRun played, Ledger kept) {
     return new OpenedDay(
-        other,
-        vocabulary,
-        scanFolder,
-        universes,
-        List.of(),
-        AlertBook.EMPTY,
-        figures,
-        checks,
-        ownRules,
-        questions,
-        mostKept,
-        looking,
-        played,
-        earlier,
-        null,
-        null,
-        kept,
+        new MarketDay(other, played, market.earlier()),
+        files.lookingFor(looking),
+        new Connections(kept, null, null, connections.lock()),
         DayBook.EMPTY,
         PracticeDay.EMPTY,
-        settings,
-        faults,
-        lock);
+        faults);
   }
 
-  /** Whether what the trader does is kept. */
-  public boolean isWritable() {
-    return lock != null;
+  /** The session. */
+  public Session session() {
+    return market.session();
+  }
+
+  /** The date of the session. */
+  public LocalDate date() {
+    return session().hours().date();
   }
 
   /** Reads what has been recorded once more, so that the next opening maps its columns. */
   void keepColumns() {
-    new DataFolder(scanFolder.root(), new ExchangeCalendar())
-        .session(session.hours().date(), Progress.NONE);
-  }
-
-  /** Lets another window write to the folder. */
-  public void release() {
-    if (lock != null) {
-      lock.close();
-    }
+    new DataFolder(files.folder().root(), new ExchangeCalendar()).session(date(), Progress.NONE);
   }
 
   /** Where a broker's drop copy listens, and the name that it goes by. */
@@ -157,7 +104,7 @@ public record OpenedDay(
       Session session = data.session(date, progress);
       progress.step("scans, levels and fills");
       Kept kept = Kept.in(folder, date, data, lock, opening);
-      SessionRun run = SessionRun.unplayed(session, kept.program());
+      SessionRun run = SessionRun.unplayed(session, kept.program(date));
       return kept.opened(session, run, null, null, data);
     } catch (RuntimeException | Error e) {
       opening.fail(e);
@@ -170,8 +117,8 @@ public record OpenedDay(
    * window's thread.
    *
    * @param broker null for none
-   * @throws RefusedException when the feed refuses or the folder lists no securities
-   * @throws IllegalStateException when no feed answers, or another window writes to the folder
+   * @throws RefusedException when the feed refuses or does not answer, the folder lists no
+   *     securities, or another window writes to it
    */
   public static OpenedDay live(
       FeedAddress address, Path folder, @Nullable Broker broker, Progress progress) {
@@ -191,7 +138,7 @@ public record OpenedDay(
       Session session = data.session(date, progress.within(0, READING));
       Kept kept = Kept.in(folder, date, data, lock, opening);
       progress.step("playing the session up to now");
-      SessionRun run = SessionRun.begun(session, kept.program(), progress.within(READING, 1));
+      SessionRun run = SessionRun.begun(session, kept.program(date), progress.within(READING, 1));
       DropCopy dropCopy =
           broker == null ? null : new DropCopy(broker.address(), broker.name(), date);
       LiveFeed feed =
@@ -205,41 +152,19 @@ public record OpenedDay(
 
   /** Closes what was opened, when no window comes of it. */
   public void abandon(Throwable why) {
-    Opening opening = new Opening();
-    if (lock != null) {
-      opening.opens(lock);
-    }
-    opening.opens(ledger);
-    if (feed != null) {
-      opening.opens(feed);
-    }
-    if (dropCopy != null) {
-      opening.opens(dropCopy);
-    }
-    opening.fail(why);
+    connections.abandon(why);
   }
 
-  /** What a folder keeps of the trader's own. */
+  /** What a folder keeps of the trader's own, with what was found wrong with it. */
   private record Kept(
-      Vocabulary vocabulary,
-      ScanFolder folder,
-      LocalDate date,
-      List<Universe> universes,
-      List<Watchlist> watchlists,
-      AlertBook alerts,
-      List<CheckRule> checks,
-      List<String> ownRules,
-      List<KeptQuestion> questions,
-      int mostKept,
-      List<Scan> scans,
+      TraderFiles files,
       Ledger ledger,
+      @Nullable FolderLock lock,
       DayBook book,
       PracticeDay practice,
-      List<String> problems,
-      @Nullable FolderLock lock) {
+      List<String> problems) {
     static Kept in(
         Path folder, LocalDate date, DataFolder data, @Nullable FolderLock lock, Opening opening) {
-      Vocabulary vocabulary = data.vocabulary();
       Path file = folder.resolve(LEDGER);
       Ledger ledger = opening.opens(lock == null ? Ledger.readOnly(file) : Ledger.open(file));
       ledger.addFills(date, data.fills(date));
@@ -247,28 +172,11 @@ public record OpenedDay(
       if (!ledger.awaitSaved()) {
         problems.add(ledger.failure());
       }
-      ScanFolder scans = new ScanFolder(folder, vocabulary, problems::add, lock != null);
-      List<Universe> universes = scans.universes();
+      TraderFiles files = TraderFiles.read(folder, data, lock != null, problems::add);
       DayBook book = KeptFills.of(ledger, data, date);
       PracticeDay practice = ledger.practice(date);
       problems.addAll(ledger.unknownEntries());
-      return new Kept(
-          vocabulary,
-          scans,
-          date,
-          universes,
-          scans.watchlists(),
-          scans.alerts(),
-          scans.checks(),
-          scans.ownRules(),
-          scans.questions(),
-          scans.mostKept(),
-          scans.scans(universes),
-          ledger,
-          book,
-          practice,
-          problems,
-          lock);
+      return new Kept(files, ledger, lock, book, practice, problems);
     }
 
     OpenedDay opened(
@@ -277,36 +185,25 @@ public record OpenedDay(
         @Nullable LiveFeed feed,
         @Nullable DropCopy dropCopy,
         DataFolder data) {
+      EarlierSessions earlier = data.sessionsBefore(session.hours().date());
       List<String> faults = new ArrayList<>(data.faultSentences());
       faults.addAll(problems);
       return new OpenedDay(
-          session,
-          vocabulary,
-          folder,
-          universes,
-          watchlists,
-          alerts,
-          data.figures(),
-          checks,
-          ownRules,
-          questions,
-          mostKept,
-          scans,
-          run,
-          data.sessionsBefore(session.hours().date()),
-          feed,
-          dropCopy,
-          ledger,
+          new MarketDay(session, run, earlier),
+          files,
+          new Connections(ledger, feed, dropCopy, lock),
           book,
           practice,
-          data.settings(),
-          List.copyOf(faults),
-          lock);
+          List.copyOf(faults));
     }
 
-    Program program() {
+    Program program(LocalDate date) {
+      List<Scan> scans = files.scans().inUse();
+      TraderFiles.Lists lists = files.lists();
       return new Program(
-          scans, book.levels(), AlertScans.on(date, watchlists, book, scans).of(alerts.alerts()));
+          scans,
+          book.levels(),
+          AlertScans.on(date, lists.watchlists(), book, scans).of(lists.alerts().alerts()));
     }
   }
 }

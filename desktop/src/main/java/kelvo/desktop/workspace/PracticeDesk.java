@@ -63,7 +63,7 @@ public final class PracticeDesk {
     this.day = day;
     this.workspace = workspace;
     this.trader = trader;
-    ledger = day.ledger();
+    ledger = day.connections().ledger();
     otherDays = workspace.answers().latest("looking for another day");
     spreadsRead = workspace.answers().slow("reading the usual spreads", this::withoutSpreads);
     instructions = day.practice().instructions();
@@ -115,7 +115,7 @@ public final class PracticeDesk {
 
   /** Whether there is practice here: not in a session that still goes on. */
   public boolean isOffered() {
-    return day.feed() == null;
+    return day.connections().feed() == null;
   }
 
   /** What has come of the instructions by the moment shown. */

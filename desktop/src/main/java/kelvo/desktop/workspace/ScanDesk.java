@@ -69,21 +69,21 @@ public final class ScanDesk {
    * @param readAgain reads the day again, for what it is read with has changed
    */
   ScanDesk(
-      OpenedDay day,
+      TraderFiles files,
       Background background,
       Undoable undoable,
       Consumer<String> told,
       Runnable play,
       Runnable readAgain) {
-    scans.setAll(day.scans());
-    universes.setAll(day.universes());
-    figures = new ReadOnlyObjectWrapper<>(day.figures());
-    checks = new ReadOnlyObjectWrapper<>(day.checks());
-    ownRules = new ReadOnlyObjectWrapper<>(day.ownRules());
-    questions = new ReadOnlyObjectWrapper<>(day.questions());
-    mostKept = new ReadOnlyIntegerWrapper(day.mostKept());
-    folder = day.scanFolder();
-    vocabulary = day.vocabulary();
+    scans.setAll(files.scans().inUse());
+    universes.setAll(files.scans().universes());
+    figures = new ReadOnlyObjectWrapper<>(files.scans().figures());
+    checks = new ReadOnlyObjectWrapper<>(files.scans().checks());
+    ownRules = new ReadOnlyObjectWrapper<>(files.scans().ownRules());
+    questions = new ReadOnlyObjectWrapper<>(files.scans().questions());
+    mostKept = new ReadOnlyIntegerWrapper(files.lists().mostKept());
+    folder = files.folder();
+    vocabulary = files.vocabulary();
     shown = new SimpleObjectProperty<>(scans.getFirst());
     this.background = background;
     this.undoable = undoable;

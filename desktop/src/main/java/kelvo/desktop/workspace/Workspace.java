@@ -54,10 +54,11 @@ public final class Workspace implements AutoCloseable {
   /** A window's work on an opened day, paused at a moment. */
   public Workspace(OpenedDay day, long moment, Theme theme) {
     this.day = day;
-    past = new PastSessions(folder(), ledger(), day.vocabulary());
+    past = new PastSessions(folder(), ledger(), day.files().vocabulary());
     window = new WindowState(theme);
     clock =
-        new DayClock(day.run(), feed(), day(), moment, ledger(), troubles, window.action()::set);
+        new DayClock(
+            day.market().run(), feed(), day(), moment, ledger(), troubles, window.action()::set);
     focus = new Focus(session(), clock, window.action()::set);
     undo = new UndoStack(window.action()::set, focus::on);
     presence = new Presence(System::nanoTime, clock::now);
@@ -70,8 +71,8 @@ public final class Workspace implements AutoCloseable {
             () -> desk().mostKept().get(),
             focus::wayOf,
             new TraderListener());
-    settings = new SettingDesk(day.settings(), this::keep, undo);
-    Theme.textSize(day.settings().number(SettingCatalogue.TEXT_SIZE) / 100);
+    settings = new SettingDesk(day.files().settings(), this::keep, undo);
+    Theme.textSize(day.files().settings().number(SettingCatalogue.TEXT_SIZE) / 100);
     review =
         new ReviewOfNow(
             session(),
@@ -82,14 +83,14 @@ public final class Workspace implements AutoCloseable {
     alerts = new Alerts(this);
     desk =
         new ScanDesk(
-            day,
+            day.files(),
             answers.background(),
             undo,
             window.action()::set,
             this::replay,
             navigation::readAgain);
-    lists = new ListDesk(day, answers.background(), undo, window.action()::set);
-    alertDesk = new AlertDesk(this, day, undo);
+    lists = new ListDesk(day.files(), answers.background(), undo, window.action()::set);
+    alertDesk = new AlertDesk(this, day.files(), undo);
     asked = alertScans();
     keepScans();
     focus.onEnd(
@@ -150,7 +151,7 @@ public final class Workspace implements AutoCloseable {
             day.keepColumns();
           }
         });
-    end.onFinish("the folder's lock", lost -> day.release());
+    end.onFinish("the folder's lock", lost -> day.connections().release());
   }
 
   /** What the alerts look for, as they, the lists and the scans are now. */
@@ -199,7 +200,7 @@ public final class Workspace implements AutoCloseable {
   }
 
   private void keep(Settings changed) {
-    if (!end.isTraceless() && day.isWritable()) {
+    if (!end.isTraceless() && day.connections().isWritable()) {
       answers.behind(
           "writing settings.json (the change holds until the window is closed)",
           () -> SettingsFile.write(folder(), changed));
@@ -236,12 +237,12 @@ public final class Workspace implements AutoCloseable {
 
   /** The date of the session. */
   public LocalDate day() {
-    return day.session().hours().date();
+    return day.date();
   }
 
   /** Where the events of a session that still goes on come from; null for a recorded one. */
   public @Nullable LiveFeed feed() {
-    return day.feed();
+    return day.connections().feed();
   }
 
   /** The times when the feed did not tell what happened as it happened; none of a recorded day. */
@@ -252,27 +253,27 @@ public final class Workspace implements AutoCloseable {
 
   /** The broker's drop copy; null for none. */
   public @Nullable DropCopy dropCopy() {
-    return day.dropCopy();
+    return day.connections().dropCopy();
   }
 
   /** The recorded sessions before this one. */
   public EarlierSessions earlier() {
-    return day.earlier();
+    return day.market().earlier();
   }
 
   /** The data folder. */
   public Path folder() {
-    return day.scanFolder().root();
+    return day.files().folder().root();
   }
 
   /** Whether what the trader does is kept: not when another window has the folder. */
   public boolean isKept() {
-    return day.isWritable();
+    return day.connections().isWritable();
   }
 
   /** The ledger of the data folder. */
   public Ledger ledger() {
-    return day.ledger();
+    return day.connections().ledger();
   }
 
   /** The sessions of the folder that are over. */

@@ -268,7 +268,7 @@ class KelvoWindowTest {
     Thread failing =
         new Thread(
             () -> {
-              throw new IllegalStateException("no such reef");
+              throw new RefusedException("no such reef");
             },
             "soundings");
     failing.start();
@@ -289,7 +289,7 @@ class KelvoWindowTest {
         () ->
             Platform.runLater(
                 () -> {
-                  throw new IllegalStateException("a listener of the window threw");
+                  throw new RefusedException("a listener of the window threw");
                 }));
 
     until(() -> says("a listener of the window threw"));
@@ -356,7 +356,7 @@ class KelvoWindowTest {
     open(
         withBeside(
             progress -> {
-              throw new IllegalStateException("the reef has moved");
+              throw new RefusedException("the reef has moved");
             }));
     until(this::showsTheDay);
 

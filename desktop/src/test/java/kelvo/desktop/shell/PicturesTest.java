@@ -151,8 +151,8 @@ class PicturesTest {
     WaitForAsyncUtils.waitForAsyncFx(20_000, workspace::close);
 
     OpenedDay again = OpenedDay.open(folder, DemoSize.SESSION, Progress.NONE);
-    assertThat(again.ledger().leftAt(DemoSize.SESSION)).isEmpty();
-    again.ledger().close();
-    again.release();
+    assertThat(again.connections().ledger().leftAt(DemoSize.SESSION)).isEmpty();
+    again.connections().ledger().close();
+    again.connections().release();
   }
 }

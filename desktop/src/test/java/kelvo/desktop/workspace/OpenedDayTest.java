@@ -72,9 +72,9 @@ class OpenedDayTest {
             NoSuchSession.class, e -> assertThat(e.dates()).containsExactly(DATE))
         .hasMessageContaining("has no session of 2031-03-15; there is 2031-03-12");
     OpenedDay day = open();
-    assertThat(day.isWritable()).as("a failed opening lets the folder go").isTrue();
-    day.release();
-    day.ledger().close();
+    assertThat(day.connections().isWritable()).as("a failed opening lets the folder go").isTrue();
+    day.connections().release();
+    day.connections().ledger().close();
   }
 
   private static Set<Thread> ledgers() {
@@ -146,10 +146,10 @@ class OpenedDayTest {
     close(first);
 
     OpenedDay again = open();
-    assertThat(again.isWritable()).isTrue();
+    assertThat(again.connections().isWritable()).isTrue();
     assertThat(again.book().notes()).isEmpty();
-    again.release();
-    again.ledger().close();
+    again.connections().release();
+    again.connections().ledger().close();
   }
 
   private static List<String> scanFiles() throws IOException {
