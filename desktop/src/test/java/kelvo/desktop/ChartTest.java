@@ -39,7 +39,7 @@ class ChartTest {
   @BeforeEach
   void focus(FxRobot robot) {
     until(() -> opened.shown().isThere());
-    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.focus().on("TIDARC"));
+    WaitForAsyncUtils.waitForAsyncFx(20_000, () -> opened.workspace.focus().on("TIDARC"));
     chart = robot.lookup(n -> n instanceof IntradayChart).query();
     days = robot.lookup(n -> n instanceof DailyPriceChart).query();
     until(() -> chart.barsDrawn() > 70 && days.barsDrawn() > 50);
@@ -84,7 +84,7 @@ class ChartTest {
     assertThat(line.rise()).isPositive();
     assertThat(line.priceAt(DayTime.of(10, 0))).isLessThan(line.priceAt(DayTime.of(10, 30)));
 
-    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.undoStack().undo());
+    WaitForAsyncUtils.waitForAsyncFx(20_000, () -> opened.workspace.undoStack().undo());
     until(() -> levels().size() == 1);
   }
 
@@ -120,7 +120,7 @@ class ChartTest {
   /** Shows a moment and returns how often the chart has been painted. */
   private int show(MinutesView.DayOfMinutes day, long moment) {
     return WaitForAsyncUtils.waitForAsyncFx(
-        5_000,
+        20_000,
         () -> {
           chart.show(
               new MinutesView.DayOfMinutes(
@@ -164,7 +164,7 @@ class ChartTest {
   private static void doubleClick(FxRobot robot, Node on, Callable<Boolean> done) {
     for (int tries = 0; tries < 5; tries++) {
       robot.doubleClickOn(on);
-      if (WaitForAsyncUtils.waitForAsyncFx(5_000, done)) {
+      if (WaitForAsyncUtils.waitForAsyncFx(20_000, done)) {
         return;
       }
     }

@@ -63,7 +63,7 @@ class DayRailTest {
   @Tag("proof")
   @Test
   void arrowsGoAMinuteAndWithShiftAQuarterOfAnHour(FxRobot robot) {
-    WaitForAsyncUtils.waitForAsyncFx(5_000, rail::requestFocus);
+    WaitForAsyncUtils.waitForAsyncFx(20_000, rail::requestFocus);
     robot.type(KeyCode.RIGHT);
     until(() -> shown().moment() == START + DayTime.MINUTE);
     robot.press(KeyCode.SHIFT).type(KeyCode.LEFT).release(KeyCode.SHIFT);
@@ -90,7 +90,7 @@ class DayRailTest {
   @Test
   void behindTheWindowTheWholeDayIsPlayed() {
     until(() -> opened.workspace.clock().playedUntil().get() == DayTime.LAST);
-    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.clock().seek(DayTime.LAST));
+    WaitForAsyncUtils.waitForAsyncFx(20_000, () -> opened.workspace.clock().seek(DayTime.LAST));
     until(() -> shown().moment() == DayTime.LAST);
 
     assertThat(shown().hits())
@@ -117,10 +117,10 @@ class DayRailTest {
   }
 
   private int[] goToAndLook(long moment) {
-    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.clock().seek(moment));
+    WaitForAsyncUtils.waitForAsyncFx(20_000, () -> opened.workspace.clock().seek(moment));
     until(() -> shown().moment() == moment);
     return WaitForAsyncUtils.waitForAsyncFx(
-        5_000,
+        20_000,
         () -> {
           WritableImage image = rail.snapshot(null, null);
           int width = (int) image.getWidth();

@@ -107,7 +107,7 @@ class LiveStageTest {
             first.limit(),
             first.sort(),
             first.columns());
-    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.desk().add(List.of(added)));
+    WaitForAsyncUtils.waitForAsyncFx(20_000, () -> opened.workspace.desk().add(List.of(added)));
   }
 
   private static boolean shows(Grid<StreamView.Streamed> stream, String scan) {
@@ -126,7 +126,7 @@ class LiveStageTest {
     assertThat(named(robot)).contains(ADDED, ADDED + " rings on any symbol by");
     until(() -> shows(stream, ADDED));
 
-    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.alerts().silence(ADDED, true));
+    WaitForAsyncUtils.waitForAsyncFx(20_000, () -> opened.workspace.alerts().silence(ADDED, true));
     until(() -> !shows(stream, ADDED));
     assertThat(stream.rows()).isNotEmpty();
   }
@@ -141,7 +141,7 @@ class LiveStageTest {
                 .anyMatch(list -> list.name().equals("Fades")));
     until(() -> watched(robot).isEmpty());
     WaitForAsyncUtils.waitForAsyncFx(
-        5_000,
+        20_000,
         () -> {
           opened.workspace.focus().on("TIDARC");
           opened.window.shown().node().requestFocus();
@@ -156,7 +156,7 @@ class LiveStageTest {
     assertThat(opened.workspace.window().action().get()).contains("not listed: NOSUCH");
     until(() -> kept("fades.json").contains("2031-03-14"));
 
-    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.window.shown().node().requestFocus());
+    WaitForAsyncUtils.waitForAsyncFx(20_000, () -> opened.window.shown().node().requestFocus());
     robot.type(KeyCode.X);
     until(() -> watched(robot).equals(List.of("ORBTOW", "KELPOR")));
     robot.type(KeyCode.U);
@@ -169,7 +169,7 @@ class LiveStageTest {
             .orElseThrow()
             .scan();
     WaitForAsyncUtils.waitForAsyncFx(
-        5_000,
+        20_000,
         () ->
             opened
                 .workspace
@@ -192,7 +192,7 @@ class LiveStageTest {
     until(() -> !opened.workspace.clock().hits().isEmpty());
     String symbol = opened.workspace.clock().hits().getLast().symbol();
     WaitForAsyncUtils.waitForAsyncFx(
-        5_000,
+        20_000,
         () -> opened.workspace.lists().change(Watchlist.of("Mine", List.of(symbol)), "mine"));
     until(
         () ->
@@ -226,7 +226,7 @@ class LiveStageTest {
   }
 
   private void goTo(long moment) {
-    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.clock().seek(moment));
+    WaitForAsyncUtils.waitForAsyncFx(20_000, () -> opened.workspace.clock().seek(moment));
     until(() -> opened.workspace.clock().now() == moment);
   }
 
@@ -248,7 +248,7 @@ class LiveStageTest {
   void theStreamIsOfAWatchlistOnly(FxRobot robot) {
     until(() -> !lane(robot).rows().isEmpty());
     WaitForAsyncUtils.waitForAsyncFx(
-        5_000,
+        20_000,
         () -> opened.workspace.lists().change(Watchlist.of("Mine", List.of("TIDARC")), "mine"));
     robot.clickOn("everyone").clickOn("Mine");
 

@@ -249,7 +249,7 @@ class MorningByKeyboardTest {
   @Test
   void theTradersOwnChecksAreAsked() {
     WaitForAsyncUtils.waitForAsyncFx(
-        5_000,
+        20_000,
         () -> {
           opened.workspace.focus().on("TIDARC");
           opened
@@ -280,7 +280,7 @@ class MorningByKeyboardTest {
     until(() -> opened.morning().chartsOnWall() > 20);
     assertThat(opened.morning().chartsOnWall()).isLessThanOrEqualTo(WallView.MAX_CHARTS);
     WaitForAsyncUtils.waitForAsyncFx(
-        5_000, () -> opened.workspace.focus().on(shown().wall().getFirst().card().symbol()));
+        20_000, () -> opened.workspace.focus().on(shown().wall().getFirst().card().symbol()));
 
     until(() -> opened.morning().chartsPaintedLast() <= 2);
     robot.type(KeyCode.V);
@@ -290,7 +290,8 @@ class MorningByKeyboardTest {
   @Tag("proof")
   @Test
   void theSecondLookTellsWhoFellOut(FxRobot robot) {
-    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.clock().seek(DayTime.of(10, 0)));
+    WaitForAsyncUtils.waitForAsyncFx(
+        20_000, () -> opened.workspace.clock().seek(DayTime.of(10, 0)));
     until(() -> shown().moment() == DayTime.of(10, 0));
     robot.type(KeyCode.L);
 

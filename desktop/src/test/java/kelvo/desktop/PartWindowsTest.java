@@ -70,7 +70,7 @@ class PartWindowsTest {
 
   private static List<String> titles() {
     return WaitForAsyncUtils.waitForAsyncFx(
-        5_000,
+        20_000,
         () ->
             Window.getWindows().stream()
                 .filter(w -> w instanceof Stage)
@@ -90,7 +90,7 @@ class PartWindowsTest {
   }
 
   private List<PlacedPart> placed() {
-    return WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.window.windows().placed());
+    return WaitForAsyncUtils.waitForAsyncFx(20_000, () -> opened.window.windows().placed());
   }
 
   @Tag("proof")
@@ -126,7 +126,7 @@ class PartWindowsTest {
   /** What the labels of the windows of a symbol say. */
   private static List<String> headers(String symbol) {
     return WaitForAsyncUtils.waitForAsyncFx(
-        5_000,
+        20_000,
         () ->
             Window.getWindows().stream()
                 .filter(

@@ -61,7 +61,7 @@ class PracticePartTest {
   @BeforeEach
   void focus(FxRobot robot) {
     until(() -> opened.shown().isThere());
-    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.focus().on(SYMBOL));
+    WaitForAsyncUtils.waitForAsyncFx(20_000, () -> opened.workspace.focus().on(SYMBOL));
     until(() -> opened.shown().focus().equals(SYMBOL) && opened.shown().moment() == OPENING);
     robot.clickOn("Orders on paper");
     until(() -> text(robot, "#practice-held").equals("Nothing of TIDARC is held on paper."));
@@ -94,7 +94,7 @@ class PracticePartTest {
   }
 
   private void goTo(long moment) {
-    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.clock().seek(moment));
+    WaitForAsyncUtils.waitForAsyncFx(20_000, () -> opened.workspace.clock().seek(moment));
     until(() -> opened.shown().moment() == moment);
   }
 
@@ -229,7 +229,7 @@ class PracticePartTest {
   @Test
   void theTimeThatAnOrderTakesIsASetting(FxRobot robot) {
     WaitForAsyncUtils.waitForAsyncFx(
-        5_000, () -> opened.workspace.settings().set(SettingCatalogue.PAPER_LATENCY, "9000"));
+        20_000, () -> opened.workspace.settings().set(SettingCatalogue.PAPER_LATENCY, "9000"));
     robot.clickOn("Buy");
     goTo(OPENING + 8 * DayTime.SECOND);
     until(() -> labels(robot).contains("Buy 100 at the market, on its way"));

@@ -56,7 +56,7 @@ class RecordedMovesTest {
     until(() -> opened.shown().isThere());
     robot.type(KeyCode.J).type(KeyCode.E);
     until(() -> opened.workspace.window().workedRule().get() >= 0);
-    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.window().workedRule().set(3));
+    WaitForAsyncUtils.waitForAsyncFx(20_000, () -> opened.workspace.window().workedRule().set(3));
     until(() -> said(robot).contains("in one recorded session"));
     String first = said(robot);
 
@@ -64,10 +64,10 @@ class RecordedMovesTest {
     List<Rule> changed = new ArrayList<>(scan.rules());
     changed.set(3, RuleSentence.parse("premarket trades at least 2000", Vocabulary.DEFAULT));
     WaitForAsyncUtils.waitForAsyncFx(
-        5_000, () -> opened.workspace.desk().change(scan, scan.withRules(changed)));
+        20_000, () -> opened.workspace.desk().change(scan, scan.withRules(changed)));
     until(() -> said(robot).contains("in one recorded session") && !said(robot).equals(first));
     assertThat(first).contains("from 08:58 to the close");
-    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.undoStack().undo());
+    WaitForAsyncUtils.waitForAsyncFx(20_000, () -> opened.workspace.undoStack().undo());
   }
 
   @Tag("proof")
@@ -79,11 +79,11 @@ class RecordedMovesTest {
     until(() -> opened.shown().isThere());
     robot.type(KeyCode.J).type(KeyCode.E);
     until(() -> opened.workspace.window().workedRule().get() >= 0);
-    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.window().workedRule().set(3));
+    WaitForAsyncUtils.waitForAsyncFx(20_000, () -> opened.workspace.window().workedRule().set(3));
     until(() -> said(robot).contains("No earlier session is recorded in this folder."));
 
     Files.move(away, trades);
-    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.window().workedRule().set(2));
+    WaitForAsyncUtils.waitForAsyncFx(20_000, () -> opened.workspace.window().workedRule().set(2));
 
     until(() -> said(robot).contains("in one recorded session"));
   }
@@ -98,7 +98,7 @@ class RecordedMovesTest {
     try {
       robot.type(KeyCode.J).type(KeyCode.E);
       until(() -> opened.workspace.window().workedRule().get() >= 0);
-      WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.window().workedRule().set(3));
+      WaitForAsyncUtils.waitForAsyncFx(20_000, () -> opened.workspace.window().workedRule().set(3));
 
       until(
           () ->

@@ -219,7 +219,7 @@ class ReviewStageTest {
   /** Where it is once everything has been laid out. */
   private static Point2D place(Node lanes, double y) {
     return WaitForAsyncUtils.waitForAsyncFx(
-        5_000,
+        20_000,
         () -> {
           lanes.getScene().getRoot().applyCss();
           lanes.getScene().getRoot().layout();
@@ -232,14 +232,14 @@ class ReviewStageTest {
   void choosingATradeOrAMovePutsItsSymbolInFocus(FxRobot robot) {
     ReviewedTrade last = review().trades().getLast();
     Grid<?> trades = table(robot, "Trades");
-    WaitForAsyncUtils.waitForAsyncFx(5_000, trades::requestFocus);
+    WaitForAsyncUtils.waitForAsyncFx(20_000, trades::requestFocus);
     robot.type(KeyCode.END);
     until(() -> opened.workspace.focus().symbol().get().equals(last.trade().symbol()));
 
     robot.clickOn("Moves");
     ReviewedMove newest = review().moves().getLast();
     Grid<?> moves = table(robot, "Moves");
-    WaitForAsyncUtils.waitForAsyncFx(5_000, moves::requestFocus);
+    WaitForAsyncUtils.waitForAsyncFx(20_000, moves::requestFocus);
     robot.type(KeyCode.HOME);
     until(() -> opened.workspace.focus().symbol().get().equals(newest.move().symbol()));
   }
@@ -249,7 +249,7 @@ class ReviewStageTest {
   void anEarlierMomentKnowsOnlyTheTradesUntilThen(FxRobot robot) {
     int all = review().trades().size();
     long early = DayTime.of(9, 40);
-    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.clock().seek(early));
+    WaitForAsyncUtils.waitForAsyncFx(20_000, () -> opened.workspace.clock().seek(early));
 
     until(() -> review() != null && review().until() == early);
     assertThat(review().trades()).hasSizeLessThan(all);
@@ -264,7 +264,7 @@ class ReviewStageTest {
     Scan was = opened.workspace.desk().scans().getFirst();
     robot.type(KeyCode.W);
     TextArea last = sentence(robot, was.rules().getLast().sentence());
-    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> last.setText("premarket trades at least 3"));
+    WaitForAsyncUtils.waitForAsyncFx(20_000, () -> last.setText("premarket trades at least 3"));
     until(() -> table(robot, "What if").rows().size() >= 2);
 
     WhatIf expected =
@@ -280,7 +280,7 @@ class ReviewStageTest {
     assertThat(labels(robot)).contains(expected.words());
     assertThat(opened.workspace.desk().scans()).contains(was);
 
-    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> table(robot, "What if").requestFocus());
+    WaitForAsyncUtils.waitForAsyncFx(20_000, () -> table(robot, "What if").requestFocus());
     robot.type(KeyCode.K);
     until(() -> opened.workspace.desk().scans().contains(changed(was)));
   }
@@ -335,7 +335,7 @@ class ReviewStageTest {
     until(() -> says(robot).equals("Say which column has: date and time."));
 
     until(() -> parts(robot).size() == 7);
-    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> parts(robot).get(1).setValue(FillPart.TIME));
+    WaitForAsyncUtils.waitForAsyncFx(20_000, () -> parts(robot).get(1).setValue(FillPart.TIME));
     until(() -> says(robot).equals("Fills of " + day + ". Not in this session, and kept: NOSUCH."));
     robot.clickOn("Add 2 fills");
     until(() -> review().trades().size() == before + 1);
@@ -404,7 +404,7 @@ class ReviewStageTest {
     robot.clickOn("Say how it was opened");
     until(() -> robot.lookup("#fill-symbol").<TextField>query().getText().equals("NOSUCH"));
     WaitForAsyncUtils.waitForAsyncFx(
-        5_000, () -> robot.lookup("#fill-price").<TextField>query().setText("4.50"));
+        20_000, () -> robot.lookup("#fill-price").<TextField>query().setText("4.50"));
     robot.clickOn("Look at it");
     until(() -> robot.lookup("Add 1 fill").tryQuery().isPresent());
     robot.clickOn("Add 1 fill");
@@ -423,7 +423,7 @@ class ReviewStageTest {
   private static void paste(FxRobot robot, String rows) {
     until(() -> robot.lookup("#pasted-fills").tryQuery().isPresent());
     TextArea area = robot.lookup("#pasted-fills").query();
-    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> area.setText(rows));
+    WaitForAsyncUtils.waitForAsyncFx(20_000, () -> area.setText(rows));
   }
 
   private static String says(FxRobot robot) {
@@ -456,13 +456,13 @@ class ReviewStageTest {
         robot
             .lookup((Node n) -> "What the trades are told apart by".equals(n.getAccessibleText()))
             .query();
-    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> by.setValue("trades by hour"));
+    WaitForAsyncUtils.waitForAsyncFx(20_000, () -> by.setValue("trades by hour"));
     until(
         () ->
             table(robot, "Measures")
                 .rows()
                 .equals(TradeGroup.of(review().trades(), TradeGrouping.HOUR)));
-    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> by.setValue("moves by verdict"));
+    WaitForAsyncUtils.waitForAsyncFx(20_000, () -> by.setValue("moves by verdict"));
     until(() -> !table(robot, "Moves by verdict").rows().isEmpty());
     assertThat(table(robot, "Moves by verdict").rows())
         .isEqualTo(MoveGroup.byVerdict(review().moves()));

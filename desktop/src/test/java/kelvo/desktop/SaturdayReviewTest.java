@@ -185,8 +185,8 @@ class SaturdayReviewTest {
   /** Goes on with Tab until a control has the keys. */
   private void tabTo(FxRobot robot, String control) {
     List<String> passed = new ArrayList<>();
-    while (!control.equals(WaitForAsyncUtils.waitForAsyncFx(5_000, this::focused))) {
-      passed.add(WaitForAsyncUtils.waitForAsyncFx(5_000, this::focused));
+    while (!control.equals(WaitForAsyncUtils.waitForAsyncFx(20_000, this::focused))) {
+      passed.add(WaitForAsyncUtils.waitForAsyncFx(20_000, this::focused));
       assertThat(passed).hasSizeLessThan(TABS);
       robot.type(KeyCode.TAB);
     }
@@ -255,7 +255,7 @@ class SaturdayReviewTest {
 
     Files.move(away, trades);
     WaitForAsyncUtils.waitForAsyncFx(
-        5_000, () -> opened.workspace.window().pastHasGrown("All earlier sessions are there now"));
+        20_000, () -> opened.workspace.window().pastHasGrown("All earlier sessions are there now"));
 
     until(() -> text(robot, "#net").equals(dollars(2 * ofToday)));
   }

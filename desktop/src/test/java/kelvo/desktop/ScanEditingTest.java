@@ -84,12 +84,12 @@ class ScanEditingTest {
     robot.type(KeyCode.DOWN).type(KeyCode.ENTER);
     TextInputControl typed = (TextInputControl) opened.window.getScene().getFocusOwner();
     assertThat(typed.getText()).startsWith("spread");
-    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> typed.setText("spread % at most 0.3%"));
+    WaitForAsyncUtils.waitForAsyncFx(20_000, () -> typed.setText("spread % at most 0.3%"));
 
     until(() -> scan().rules().size() == first.rules().size() + 1);
     until(() -> opened.morning().fitting() < before);
     until(() -> workings().counts().size() > first.rules().size());
-    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.undoStack().undo());
+    WaitForAsyncUtils.waitForAsyncFx(20_000, () -> opened.workspace.undoStack().undo());
     until(() -> scan().equals(first) && opened.morning().fitting() == before);
   }
 
@@ -99,7 +99,7 @@ class ScanEditingTest {
     String symbol = opened.workspace.focus().symbol().get();
     Session session = opened.workspace.session();
     WaitForAsyncUtils.waitForAsyncFx(
-        5_000,
+        20_000,
         () ->
             opened
                 .workspace
@@ -134,7 +134,7 @@ class ScanEditingTest {
   @Tag("proof")
   @Test
   void draggingTheBoundAlongItsCurveChangesTheRule(FxRobot robot) {
-    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.window().workedRule().set(2));
+    WaitForAsyncUtils.waitForAsyncFx(20_000, () -> opened.workspace.window().workedRule().set(2));
     until(() -> workings().curve() != null);
     CutCurveView curve = robot.lookup(n -> n instanceof CutCurveView).query();
     Rule before = scan().rules().get(2);
@@ -153,14 +153,14 @@ class ScanEditingTest {
   void whatAnyOfLeavesIsCountedInTheRulesAndInTheCurve(FxRobot robot) {
     Scan grouped =
         scan().withAnyOf(List.of(List.of(rule("gap at least 9%"), rule("gap at most -9%"))));
-    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.desk().change(scan(), grouped));
+    WaitForAsyncUtils.waitForAsyncFx(20_000, () -> opened.workspace.desk().change(scan(), grouped));
 
     until(() -> workings().scan().equals(grouped));
     int left = workings().counts().getFirst().left();
     int leftOfRules = workings().counts().getLast().left();
     assertThat(leftOfRules).as("the rules are left with the group").isBetween(1, left - 1);
     until(() -> opened.morning().fitting() == leftOfRules);
-    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.window().workedRule().set(2));
+    WaitForAsyncUtils.waitForAsyncFx(20_000, () -> opened.workspace.window().workedRule().set(2));
     until(() -> workings().curve() != null && workings().curve().left() == leftOfRules);
     until(
         () ->
@@ -173,7 +173,7 @@ class ScanEditingTest {
   void aPhaseIsGivenABoundOfItsOwnAndLosesItAgain(FxRobot robot) {
     int volume = 2;
     WaitForAsyncUtils.waitForAsyncFx(
-        5_000, () -> opened.workspace.window().workedRule().set(volume));
+        20_000, () -> opened.workspace.window().workedRule().set(volume));
     assertThat(scan().rules().get(volume).steps()).hasSize(2);
     until(() -> phaseCell(robot, "midday").isPresent());
     robot.clickOn(phaseCell(robot, "midday").orElseThrow());
@@ -214,10 +214,10 @@ class ScanEditingTest {
     until(() -> opened.workspace.scans().size() == before.size() + 2);
 
     for (int edit = 0; edit < 3; edit++) {
-      WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.undoStack().undo());
+      WaitForAsyncUtils.waitForAsyncFx(20_000, () -> opened.workspace.undoStack().undo());
     }
     until(() -> opened.workspace.scans().equals(before));
-    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.shownScan().set(first));
+    WaitForAsyncUtils.waitForAsyncFx(20_000, () -> opened.workspace.shownScan().set(first));
   }
 
   @Tag("proof")
@@ -225,14 +225,14 @@ class ScanEditingTest {
   void aScanGoesToAFileAndComesBackUnderAFreeName(@TempDir Path folder) {
     Path file = folder.resolve("shared.json");
     String told =
-        WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.desk().share(scan(), file));
+        WaitForAsyncUtils.waitForAsyncFx(20_000, () -> opened.workspace.desk().share(scan(), file));
     assertThat(told).isEqualTo("Wrote " + first.name() + " to shared.json");
-    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.desk().take(file));
+    WaitForAsyncUtils.waitForAsyncFx(20_000, () -> opened.workspace.desk().take(file));
 
     until(() -> scan().name().equals(first.name() + " 2"));
     assertThat(scan().rules()).isEqualTo(first.rules());
-    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.undoStack().undo());
-    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.shownScan().set(first));
+    WaitForAsyncUtils.waitForAsyncFx(20_000, () -> opened.workspace.undoStack().undo());
+    WaitForAsyncUtils.waitForAsyncFx(20_000, () -> opened.workspace.shownScan().set(first));
   }
 
   @Tag("proof")
@@ -242,11 +242,11 @@ class ScanEditingTest {
     assertThat(anyOf.getText()).isEqualTo("gap at least 4% or gap at most -4%");
     int before = opened.morning().fitting();
 
-    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> anyOf.setText("gap at least 9%"));
+    WaitForAsyncUtils.waitForAsyncFx(20_000, () -> anyOf.setText("gap at least 9%"));
 
     until(() -> opened.morning().fitting() < before);
     assertThat(scan().anyOf()).hasSize(1);
-    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> anyOf.setText("gap at lea"));
+    WaitForAsyncUtils.waitForAsyncFx(20_000, () -> anyOf.setText("gap at lea"));
     until(() -> anyOf.getStyleClass().contains("wrong"));
     assertThat(scan().anyOf().getFirst().getFirst().sentence()).isEqualTo("gap at least 9%");
   }
@@ -269,7 +269,7 @@ class ScanEditingTest {
     List<Rule> rules = new ArrayList<>(first.rules());
     rules.add(rule("gap at least 0%"));
     WaitForAsyncUtils.waitForAsyncFx(
-        5_000, () -> opened.workspace.desk().change(scan(), scan().withRules(rules)));
+        20_000, () -> opened.workspace.desk().change(scan(), scan().withRules(rules)));
     Grid<?> list = robot.lookup(n -> n.getAccessibleRole() == AccessibleRole.TABLE_VIEW).query();
     double gapColumn = 22 + 74 + 62 + 60 + 30;
     robot.rightClickOn(list.localToScreen(gapColumn, list.getHeight() / 3), Motion.DEFAULT);
@@ -297,13 +297,13 @@ class ScanEditingTest {
   void anotherScanIsPlayedThroughTheSessionWhenNothingIsTypedAnyMore() {
     String name = first.name() + " 2";
     WaitForAsyncUtils.waitForAsyncFx(
-        5_000, () -> opened.workspace.desk().add(java.util.List.of(first.named(name))));
+        20_000, () -> opened.workspace.desk().add(java.util.List.of(first.named(name))));
 
     until(() -> shown().hits().stream().map(Hit::scan).anyMatch(name::equals));
     long own = shown().hits().stream().filter(h -> h.scan().equals(name)).count();
     long others = shown().hits().stream().filter(h -> h.scan().equals(first.name())).count();
     assertThat(own).isEqualTo(others);
-    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.desk().remove(scan()));
+    WaitForAsyncUtils.waitForAsyncFx(20_000, () -> opened.workspace.desk().remove(scan()));
     until(() -> shown().hits().stream().map(Hit::scan).noneMatch(name::equals));
     assertThat(opened.workspace.window().workedRule().get()).isNotEqualTo(WindowState.NO_RULE);
   }
@@ -312,7 +312,7 @@ class ScanEditingTest {
   @Test
   void anotherScanWithOtherColumnsIsListedWithItsOwn(FxRobot robot) {
     WaitForAsyncUtils.waitForAsyncFx(
-        5_000, () -> opened.workspace.shownScan().set(opened.workspace.scans().get(1)));
+        20_000, () -> opened.workspace.shownScan().set(opened.workspace.scans().get(1)));
 
     until(() -> opened.morning().fitting() == shown().matches().fitting());
     until(() -> opened.morning().visibleRows() == shown().matches().rows().size());
@@ -324,12 +324,12 @@ class ScanEditingTest {
     TextField line = accessible(robot, "Own field");
     robot.clickOn(line).write("push = price - volume").type(KeyCode.ENTER);
     assertThat(line.getStyleClass()).contains("wrong");
-    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> line.setText("push = price - vwap"));
+    WaitForAsyncUtils.waitForAsyncFx(20_000, () -> line.setText("push = price - vwap"));
     robot.type(KeyCode.ENTER);
     until(() -> opened.workspace.desk().vocabulary().find("push").isPresent());
 
     WaitForAsyncUtils.waitForAsyncFx(
-        5_000,
+        20_000,
         () ->
             opened
                 .workspace
@@ -341,7 +341,7 @@ class ScanEditingTest {
 
     robot.clickOn(line).write("push = ").type(KeyCode.ENTER);
     assertThat(line.getStyleClass()).as("a scan asks for it").contains("wrong");
-    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> line.setText("push = vwap - price"));
+    WaitForAsyncUtils.waitForAsyncFx(20_000, () -> line.setText("push = vwap - price"));
     robot.type(KeyCode.ENTER);
     until(() -> workings().scan().equals(scan()) && workings().counts().getLast().left() != above);
   }

@@ -106,7 +106,7 @@ class SettingsPageTest {
     robot.clickOn("Day or night");
     until(() -> opened.workspace.window().theme().get() == Theme.NIGHT && kept().contains("night"));
 
-    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.undoStack().undo());
+    WaitForAsyncUtils.waitForAsyncFx(20_000, () -> opened.workspace.undoStack().undo());
     until(
         () ->
             opened.workspace.window().theme().get() == Theme.DAYBREAK && !kept().contains("night"));
@@ -115,7 +115,7 @@ class SettingsPageTest {
   @Tag("proof")
   @Test
   void theDaysLossLimitWarnsInTheHeaderAtHalfAndAtTheWhole(FxRobot robot) {
-    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.clock().seek(DayTime.LAST));
+    WaitForAsyncUtils.waitForAsyncFx(20_000, () -> opened.workspace.clock().seek(DayTime.LAST));
     until(() -> opened.shown().moment() == DayTime.LAST);
     double net =
         opened
@@ -128,7 +128,7 @@ class SettingsPageTest {
             .net();
     List<Fill> lost = List.of(bought("TIDARC", net + 5_000), sold("TIDARC"));
     WaitForAsyncUtils.waitForAsyncFx(
-        5_000,
+        20_000,
         () -> {
           opened.workspace.trader().filled(lost);
           opened.workspace.settings().set(SettingCatalogue.LOSS_LIMIT, "8000");
@@ -136,10 +136,10 @@ class SettingsPageTest {
     until(() -> loud(robot).contains("Half the loss limit"));
 
     WaitForAsyncUtils.waitForAsyncFx(
-        5_000, () -> opened.workspace.settings().set(SettingCatalogue.LOSS_LIMIT, "4000"));
+        20_000, () -> opened.workspace.settings().set(SettingCatalogue.LOSS_LIMIT, "4000"));
     until(() -> loud(robot).contains("Loss limit reached"));
     WaitForAsyncUtils.waitForAsyncFx(
-        5_000, () -> opened.workspace.settings().set(SettingCatalogue.LOSS_LIMIT, "0"));
+        20_000, () -> opened.workspace.settings().set(SettingCatalogue.LOSS_LIMIT, "0"));
     until(() -> loud(robot).isEmpty());
   }
 
@@ -175,16 +175,16 @@ class SettingsPageTest {
     robot.type(KeyCode.DIGIT2);
     until(() -> !line.isVisible());
     WaitForAsyncUtils.waitForAsyncFx(
-        5_000, () -> opened.workspace.settings().set(SettingCatalogue.NEXT_STEPS, "false"));
+        20_000, () -> opened.workspace.settings().set(SettingCatalogue.NEXT_STEPS, "false"));
     WaitForAsyncUtils.waitForAsyncFx(
-        5_000, () -> opened.workspace.settings().set(SettingCatalogue.NEXT_STEPS, "true"));
+        20_000, () -> opened.workspace.settings().set(SettingCatalogue.NEXT_STEPS, "true"));
     until(line::isVisible);
   }
 
   @Test
   void theSizeOfAPositionFollowsFromAccountRiskAndStop(FxRobot robot) {
     WaitForAsyncUtils.waitForAsyncFx(
-        5_000,
+        20_000,
         () -> {
           opened.workspace.focus().on("TIDARC");
           opened.workspace.settings().set(SettingCatalogue.ACCOUNT, "25000");

@@ -45,7 +45,7 @@ class SymbolPartsTest {
   @BeforeEach
   void focus() {
     until(() -> opened.shown().isThere());
-    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.focus().on(SYMBOL));
+    WaitForAsyncUtils.waitForAsyncFx(20_000, () -> opened.workspace.focus().on(SYMBOL));
     until(() -> opened.shown().focus().equals(SYMBOL) && opened.shown().moment() == MORNING);
   }
 
@@ -75,7 +75,7 @@ class SymbolPartsTest {
         .contains(SYMBOL)
         .anyMatch(text -> text.contains("Tidal Arc Power signs eleven-year contract"));
 
-    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.focus().find("glasbx"));
+    WaitForAsyncUtils.waitForAsyncFx(20_000, () -> opened.workspace.focus().find("glasbx"));
     until(() -> labels(robot).contains("No news names it"));
   }
 
@@ -124,7 +124,7 @@ class SymbolPartsTest {
   @Test
   void aPlanALevelAndANoteAreKeptAndALevelIsRemoved(FxRobot robot) {
     WaitForAsyncUtils.waitForAsyncFx(
-        5_000, () -> opened.workspace.trader().decide(SYMBOL, Choice.KEEP, "news"));
+        20_000, () -> opened.workspace.trader().decide(SYMBOL, Choice.KEEP, "news"));
     robot.clickOn("Plan and notes");
     write(robot, "one line of plan", "buy the first pullback");
     write(robot, "price", "8.20");

@@ -75,7 +75,7 @@ class UniverseStageTest {
     int orbtow = opened.workspace.session().numberOf("ORBTOW").orElseThrow();
     assertThat(members().whyOut(orbtow)).isEqualTo("excluded by hand");
 
-    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.undoStack().undo());
+    WaitForAsyncUtils.waitForAsyncFx(20_000, () -> opened.workspace.undoStack().undo());
     until(() -> universe().excluded().isEmpty());
   }
 
@@ -122,7 +122,7 @@ class UniverseStageTest {
   @Test
   void aFloatIsPutRightWithItsDateAndSource(FxRobot robot) throws Exception {
     Path figures = opened.folder.resolve("figures.csv");
-    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.focus().on("TIDARC"));
+    WaitForAsyncUtils.waitForAsyncFx(20_000, () -> opened.workspace.focus().on("TIDARC"));
     robot.clickOn("Figures");
     type(robot, "Shares", "8.4M");
     type(robot, "Date of the figure", "2031-02-28");
@@ -134,7 +134,7 @@ class UniverseStageTest {
     assertThat(Files.readString(figures)).contains("TIDARC", "2031-02-28");
     until(() -> dayReadAgain.get() == 1);
 
-    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.window.shown().node().requestFocus());
+    WaitForAsyncUtils.waitForAsyncFx(20_000, () -> opened.window.shown().node().requestFocus());
     robot.type(KeyCode.J).clickOn("Take back");
     until(() -> dayReadAgain.get() == 2);
     assertThat(Files.readAllLines(figures)).hasSize(1);
@@ -143,7 +143,7 @@ class UniverseStageTest {
 
   @Test
   void eachRuleSaysWhatItIsOfTheSymbolInFocus(FxRobot robot) {
-    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.focus().on("MARKTA"));
+    WaitForAsyncUtils.waitForAsyncFx(20_000, () -> opened.workspace.focus().on("MARKTA"));
 
     until(
         () ->
@@ -154,7 +154,7 @@ class UniverseStageTest {
   @Tag("proof")
   @Test
   void aFigureThatCannotBeReadSaysWhatWasExpected(FxRobot robot) {
-    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> opened.workspace.focus().on("TIDARC"));
+    WaitForAsyncUtils.waitForAsyncFx(20_000, () -> opened.workspace.focus().on("TIDARC"));
     robot.clickOn("Figures");
     type(robot, "Shares", "lots");
     robot.clickOn("Put right");
@@ -172,6 +172,6 @@ class UniverseStageTest {
         robot
             .lookup((Node n) -> n instanceof TextField && field.equals(n.getAccessibleText()))
             .query();
-    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> into.setText(text));
+    WaitForAsyncUtils.waitForAsyncFx(20_000, () -> into.setText(text));
   }
 }

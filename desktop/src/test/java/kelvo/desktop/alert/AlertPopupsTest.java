@@ -41,7 +41,7 @@ class AlertPopupsTest {
 
   private void pop(String symbol, double seconds) {
     WaitForAsyncUtils.waitForAsyncFx(
-        5_000,
+        20_000,
         () ->
             popups.show(
                 stage,
@@ -54,7 +54,7 @@ class AlertPopupsTest {
   }
 
   private int shown() {
-    return WaitForAsyncUtils.waitForAsyncFx(5_000, popups::shown);
+    return WaitForAsyncUtils.waitForAsyncFx(20_000, popups::shown);
   }
 
   @Test
@@ -96,7 +96,7 @@ class AlertPopupsTest {
   }
 
   private void at(long moment) {
-    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> popups.at(moment));
+    WaitForAsyncUtils.waitForAsyncFx(20_000, () -> popups.at(moment));
   }
 
   @Test

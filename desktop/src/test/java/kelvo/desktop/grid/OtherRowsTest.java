@@ -27,7 +27,7 @@ class OtherRowsTest {
   }
 
   private void onWindowThread(Runnable action) {
-    WaitForAsyncUtils.waitForAsyncFx(5_000, action);
+    WaitForAsyncUtils.waitForAsyncFx(20_000, action);
   }
 
   @Test

@@ -41,7 +41,7 @@ class RulesEditorTest {
   }
 
   private static void onTheWindowsThread(Runnable steps) {
-    WaitForAsyncUtils.waitForAsyncFx(5_000, steps);
+    WaitForAsyncUtils.waitForAsyncFx(20_000, steps);
   }
 
   private static Stream<String> said(FxRobot robot) {

@@ -133,7 +133,7 @@ class KelvoWindowTest {
     WaitForAsyncUtils.waitFor(
         20,
         TimeUnit.SECONDS,
-        () -> WaitForAsyncUtils.waitForAsyncFx(5_000, () -> so.getAsBoolean()));
+        () -> WaitForAsyncUtils.waitForAsyncFx(20_000, () -> so.getAsBoolean()));
   }
 
   /** The day before, with the same events. */
@@ -156,7 +156,7 @@ class KelvoWindowTest {
     open(dated(DATE));
     until(this::showsTheDay);
     WaitForAsyncUtils.waitForAsyncFx(
-        5_000,
+        20_000,
         () ->
             window.opened().navigation().open(new OtherDay(earlier, DayTime.of(11, 5), "", true)));
 
@@ -175,7 +175,7 @@ class KelvoWindowTest {
     open(dated(DATE));
     until(this::showsTheDay);
     WaitForAsyncUtils.waitForAsyncFx(
-        5_000,
+        20_000,
         () -> window.opened().navigation().open(OtherDay.of(earlier, DayTime.of(11, 5), "TIDARC")));
 
     until(() -> window.opened() != null && window.opened().day().equals(earlier));
@@ -285,7 +285,7 @@ class KelvoWindowTest {
     until(this::showsTheDay);
 
     WaitForAsyncUtils.waitForAsyncFx(
-        5_000,
+        20_000,
         () ->
             Platform.runLater(
                 () -> {

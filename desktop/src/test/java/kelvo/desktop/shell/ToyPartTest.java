@@ -104,11 +104,11 @@ class ToyPartTest {
 
   private static void until(BooleanSupplier so) throws Exception {
     WaitForAsyncUtils.waitFor(
-        20, TimeUnit.SECONDS, () -> WaitForAsyncUtils.waitForAsyncFx(5_000, so::getAsBoolean));
+        20, TimeUnit.SECONDS, () -> WaitForAsyncUtils.waitForAsyncFx(20_000, so::getAsBoolean));
   }
 
   private void goTo(long moment) throws Exception {
-    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> workspace.clock().seek(moment));
+    WaitForAsyncUtils.waitForAsyncFx(20_000, () -> workspace.clock().seek(moment));
     until(() -> workspace.clock().now() == moment);
   }
 
@@ -118,7 +118,7 @@ class ToyPartTest {
     assertThat(LOOKS).as("asked before anybody saw it").hasValue(0);
 
     robot.clickOn("Toy");
-    WaitForAsyncUtils.waitForAsyncFx(5_000, () -> workspace.focus().on("TIDARC"));
+    WaitForAsyncUtils.waitForAsyncFx(20_000, () -> workspace.focus().on("TIDARC"));
     goTo(DayTime.of(9, 30));
     int events = workspace.clock().shown().get().events();
     Label toy = robot.lookup("#toy").query();
