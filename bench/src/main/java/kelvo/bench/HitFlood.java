@@ -57,7 +57,7 @@ final class HitFlood {
     Path folder = Files.createTempDirectory("kelvo-flood");
     OpenedDay like =
         OpenedDay.open(DemoSession.folder(SECURITIES), DemoSize.SESSION, Progress.NONE);
-    Scan every = every(like.scans().getFirst());
+    Scan every = every(like.files().scans().inUse().getFirst());
     SessionRun run = SessionRun.unplayed(session, new Program(List.of(every), List.of()));
     Ledger ledger = Ledger.open(folder.resolve(OpenedDay.LEDGER));
     OpenedDay day = like.with(session, List.of(every), run, ledger);

@@ -24,7 +24,7 @@ import picocli.CommandLine.Option;
     name = "kelvo",
     mixinStandardHelpOptions = true,
     scope = CommandLine.ScopeType.INHERIT,
-    version = "Kelvo 0.1",
+    versionProvider = Version.class,
     description = "Scans the US stock market, alerts, and reviews hits against trades.")
 public final class Kelvo implements Runnable {
   /** All commands, in the order of the help. */

@@ -502,6 +502,14 @@ class CommandsTest {
   }
 
   @Test
+  void theVersionIsThatOfTheBuild() throws IOException {
+    assertThat(run("--version")).isZero();
+    assertThat(printed.toString(StandardCharsets.UTF_8).strip())
+        .isEqualTo("Kelvo " + Version.number())
+        .matches("Kelvo \\d+\\.\\d+\\.\\d+(-SNAPSHOT)?");
+  }
+
+  @Test
   void everyCommandHasItsHelp() {
     List<String> commands =
         List.of(
