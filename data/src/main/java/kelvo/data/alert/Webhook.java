@@ -13,6 +13,7 @@ import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Consumer;
 import java.util.function.IntFunction;
+import kelvo.job.DoublingWait;
 
 /**
  * Sends messages to a web address in their order, signed. One that is not taken is sent again, with
@@ -25,7 +26,8 @@ public final class Webhook implements AutoCloseable {
 
   private static final int MOST_WAITING = 1000;
   private static final Duration ANSWERS_WITHIN = Duration.ofSeconds(10);
-  private static final Duration LONGEST_WAIT = Duration.ofSeconds(60);
+  private static final DoublingWait USUAL =
+      new DoublingWait(Duration.ofSeconds(1), Duration.ofSeconds(60));
   private static final Duration GIVEN_UP_AFTER = Duration.ofMinutes(10);
   private static final int SUCCESS = 2;
   private static final int HUNDREDS = 100;
@@ -63,8 +65,7 @@ public final class Webhook implements AutoCloseable {
 
   /** 1, 2, 4 seconds and so on, a minute at most. */
   static Duration usualWait(int attempt) {
-    Duration doubled = Duration.ofSeconds(1L << Math.min(attempt - 1, 6));
-    return doubled.compareTo(LONGEST_WAIT) > 0 ? LONGEST_WAIT : doubled;
+    return USUAL.after(attempt - 1);
   }
 
   /** Sends a message when those before it have gone; too many waiting ones are told. */

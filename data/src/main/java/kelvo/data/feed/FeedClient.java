@@ -21,6 +21,7 @@ import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.LongSupplier;
+import kelvo.job.DoublingWait;
 import kelvo.refusal.RefusedException;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
@@ -76,6 +77,10 @@ public final class FeedClient implements AutoCloseable {
     /** 0.5 s to 30 s between tries; 3 s of silence. */
     public static final Timeouts DEFAULT =
         new Timeouts(Duration.ofMillis(500), Duration.ofSeconds(30), Duration.ofSeconds(3));
+
+    private DoublingWait waits() {
+      return new DoublingWait(first, longest);
+    }
   }
 
   private static final Logger LOG = LoggerFactory.getLogger(FeedClient.class);
@@ -116,7 +121,9 @@ public final class FeedClient implements AutoCloseable {
   /** When the server had welcomed this connection; only while it is live. */
   private long welcomedAt;
 
-  private Duration wait;
+  /** How often it has waited since a connection held. */
+  private int waited;
+
   private int connection;
   private int asksForHole;
 
@@ -149,7 +156,6 @@ public final class FeedClient implements AutoCloseable {
     this.timeouts = timeouts;
     this.listener = listener;
     this.nanos = nanos;
-    wait = timeouts.first();
     http = address.client();
   }
 
@@ -352,14 +358,14 @@ public final class FeedClient implements AutoCloseable {
       open.abort();
     }
     if (status == Status.LIVE && nanos.getAsLong() - welcomedAt >= timeouts.longest().toNanos()) {
-      wait = timeouts.first();
+      waited = 0;
     }
     become(Status.STALE, why);
     ScheduledFuture<?> unused =
         thread.schedule(
-            guarded("connecting again", this::connect), wait.toNanos(), TimeUnit.NANOSECONDS);
-    Duration doubled = wait.multipliedBy(2);
-    wait = doubled.compareTo(timeouts.longest()) > 0 ? timeouts.longest() : doubled;
+            guarded("connecting again", this::connect),
+            timeouts.waits().after(waited++).toNanos(),
+            TimeUnit.NANOSECONDS);
   }
 
   private void checkSilence() {

@@ -2,6 +2,7 @@ package kelvo.data.ledger;
 
 import java.io.IOException;
 import java.sql.SQLException;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.BlockingQueue;
@@ -11,6 +12,7 @@ import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicLong;
 import java.util.function.Consumer;
 import kelvo.data.fault.PlainReason;
+import kelvo.job.DoublingWait;
 import org.jdbi.v3.core.Handle;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
@@ -25,8 +27,8 @@ import org.sqlite.SQLiteErrorCode;
 final class LedgerWrites {
   private static final Logger LOG = LoggerFactory.getLogger(LedgerWrites.class);
   private static final int MAX_IN_ONE_TRANSACTION = 20_000;
-  private static final long FIRST_PAUSE_MS = 250;
-  private static final long LONGEST_PAUSE_MS = 30_000;
+  private static final DoublingWait PAUSES =
+      new DoublingWait(Duration.ofMillis(250), Duration.ofSeconds(30));
   private static final int LAST_TRIES = 4;
   private static final long LOOKS_EVERY_MS = 1_000;
 
@@ -167,14 +169,15 @@ final class LedgerWrites {
 
   private void work() {
     boolean stopping = false;
-    long pause = FIRST_PAUSE_MS;
+    int failures = 0;
     int lastTries = 0;
     try {
       while (!stopping || (!open.isEmpty() && lastTries < LAST_TRIES)) {
-        stopping |= take(open.isEmpty() ? LOOKS_EVERY_MS : stopping ? FIRST_PAUSE_MS : pause);
+        long pause = PAUSES.after(stopping ? 0 : failures).toMillis();
+        stopping |= take(open.isEmpty() ? LOOKS_EVERY_MS : pause);
         lastTries += stopping ? 1 : 0;
         boolean written = open.isEmpty() ? isThere() : writeOpen();
-        pause = written ? FIRST_PAUSE_MS : Math.min(LONGEST_PAUSE_MS, 2 * pause);
+        failures = written ? 0 : failures + 1;
       }
     } catch (InterruptedException e) {
       endedWhy = "its thread was interrupted";

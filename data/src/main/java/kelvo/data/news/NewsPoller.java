@@ -23,6 +23,7 @@ import java.util.concurrent.ScheduledFuture;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Consumer;
 import kelvo.data.fault.PlainReason;
+import kelvo.job.DoublingWait;
 import kelvo.news.Catalyst;
 import kelvo.time.DayTime;
 import org.slf4j.Logger;
@@ -60,7 +61,7 @@ public final class NewsPoller implements AutoCloseable {
   private static final class Asked {
     String tag = "";
     String date = "";
-    int backOff = 1;
+    int failures;
     final Set<Catalyst> seen = new HashSet<>();
   }
 
@@ -93,7 +94,7 @@ public final class NewsPoller implements AutoCloseable {
       failed(source, asked(source), "its answer could not be taken (" + e + ")");
     } finally {
       if (!thread.isShutdown()) {
-        long wait = source.every().toMillis() * asked(source).backOff;
+        long wait = wait(source, asked(source)).toMillis();
         ScheduledFuture<?> unused =
             thread.schedule(() -> askAndGoOn(source), wait, TimeUnit.MILLISECONDS);
       }
@@ -125,10 +126,10 @@ public final class NewsPoller implements AutoCloseable {
               request.build(),
               HttpResponse.BodyHandlers.limiting(HttpResponse.BodyHandlers.ofString(), MAX_BYTES));
       switch (answer.statusCode()) {
-        case NOT_MODIFIED -> last.backOff = 1;
+        case NOT_MODIFIED -> last.failures = 0;
         case OK -> {
           read(source, answer, last);
-          last.backOff = 1;
+          last.failures = 0;
         }
         default -> failed(source, last, "it answered with status " + answer.statusCode());
       }
@@ -166,15 +167,20 @@ public final class NewsPoller implements AutoCloseable {
     last.date = answer.headers().firstValue("Last-Modified").orElse("");
   }
 
+  private static Duration wait(NewsSource source, Asked last) {
+    Duration longest = source.every().multipliedBy(LONGEST_BACK_OFF);
+    return new DoublingWait(source.every(), longest).after(last.failures);
+  }
+
   private void failed(NewsSource source, Asked last, String why) {
-    last.backOff = Math.min(LONGEST_BACK_OFF, last.backOff * 2);
+    last.failures++;
     String sentence =
         "news source "
             + source.name()
             + ": "
             + why
             + "; it is asked again in "
-            + source.every().toSeconds() * last.backOff
+            + wait(source, last).toSeconds()
             + " s";
     try {
       problem.accept(sentence);
