@@ -25,6 +25,7 @@ import kelvo.data.scanfile.ScanFile;
 import kelvo.job.Progress;
 import kelvo.job.SideBySide;
 import kelvo.research.CaseMoment;
+import kelvo.research.Direction;
 import kelvo.research.Held;
 import kelvo.research.Question;
 import kelvo.research.ResearchCase;
@@ -76,7 +77,7 @@ final class ResearchTimes {
         new Question(
             ScanFile.parse("scan", SCAN, Vocabulary.DEFAULT, List.of()),
             new CaseMoment.FirstHit(DayTime.FIRST),
-            1,
+            Direction.LONG,
             new Question.Costs(Fees.NONE, Question.Costs.USUAL_POSITION));
 
     long begin = System.nanoTime();

@@ -17,6 +17,7 @@ import kelvo.refusal.RefusedException;
 import kelvo.research.Answer;
 import kelvo.research.AnswersBeside;
 import kelvo.research.CaseMoment;
+import kelvo.research.Direction;
 import kelvo.research.Held;
 import kelvo.research.Question;
 import kelvo.research.ResearchCase;
@@ -122,6 +123,14 @@ final class ResearchCommand implements Callable<Integer> {
   }
 
   /** What sets the answer to the first question apart from that to another. */
+  private Direction direction() {
+    try {
+      return Direction.of(side);
+    } catch (RefusedException e) {
+      throw new RefusedException("--side: " + e.getMessage(), e);
+    }
+  }
+
   private void tellBeside(Answer answer, Question other) {
     AnswersBeside beside = AnswersBeside.of(answer, answer(other, asked(other)));
     arguments
@@ -160,9 +169,7 @@ final class ResearchCommand implements Callable<Integer> {
       throw new RefusedException(
           "name the scan with --scan FILE, and at most one more beside it, with --sql none");
     }
-    if (!side.equals("long") && !side.equals("short")) {
-      throw new RefusedException("--side " + side + ": expected long or short");
-    }
+    Direction direction = direction();
     if (!(position > 0)) {
       throw new RefusedException("--position " + position + ": expected more than 0");
     }
@@ -172,11 +179,7 @@ final class ResearchCommand implements Callable<Integer> {
         .map(
             scan ->
                 new Question(
-                    scan,
-                    moment(),
-                    side.equals("long") ? 1 : -1,
-                    costs,
-                    arguments.vocabulary().own().fields()))
+                    scan, moment(), direction, costs, arguments.vocabulary().own().fields()))
         .toList();
   }
 

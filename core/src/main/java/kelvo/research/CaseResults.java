@@ -38,7 +38,7 @@ public final class CaseResults {
     this.path = path;
     this.entry = entry;
     this.later = later;
-    direction = question.direction();
+    direction = question.direction().sign();
     costs = question.costs().part(entry.price());
     for (Held until : Held.values()) {
       if (until.minutes() > 0) {

@@ -9,16 +9,19 @@ import kelvo.refusal.RefusedException;
  * @param when as {@link CaseMoment#of} reads it
  * @param after likewise; empty for none
  * @param last how many of the newest sessions are asked; 0 for all
- * @param direction 1 when one buys, -1 when one sells short
+ * @param direction which way one enters
  */
 public record KeptQuestion(
-    String name, String scan, String when, String after, int last, int direction, Held until) {
+    String name,
+    String scan,
+    String when,
+    String after,
+    int last,
+    Direction direction,
+    Held until) {
   public KeptQuestion {
     if (name.isBlank() || scan.isBlank()) {
       throw new RefusedException("a kept question needs a name and a scan");
-    }
-    if (direction != 1 && direction != -1) {
-      throw new RefusedException("direction must be 1 or -1, found " + direction);
     }
     // Refuses what is no moment.
     CaseMoment.of(when, after, 1);

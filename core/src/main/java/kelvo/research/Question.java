@@ -10,12 +10,12 @@ import kelvo.trade.Fees;
  *
  * @param scan whose finds they are
  * @param moment when a find becomes a case
- * @param direction 1 when one buys, -1 when one sells short
+ * @param direction which way one enters
  * @param costs what an entry and an exit cost
  * @param own fields of the trader's own by which cases are told apart too
  */
 public record Question(
-    Scan scan, CaseMoment moment, int direction, Costs costs, List<Field.Number> own) {
+    Scan scan, CaseMoment moment, Direction direction, Costs costs, List<Field.Number> own) {
   /**
    * What an entry and an exit cost besides half of the spread.
    *
@@ -33,19 +33,16 @@ public record Question(
 
   public Question {
     own = List.copyOf(own);
-    if (direction != 1 && direction != -1) {
-      throw new IllegalArgumentException("direction must be 1 or -1, found " + direction);
-    }
   }
 
   /** A question without fields of the trader's own. */
-  public Question(Scan scan, CaseMoment moment, int direction, Costs costs) {
+  public Question(Scan scan, CaseMoment moment, Direction direction, Costs costs) {
     this(scan, moment, direction, costs, List.of());
   }
 
   /** The question as one sentence. */
   public String words() {
     return "When %s %s, and one %s at the next print"
-        .formatted(scan.name(), moment.words(), direction > 0 ? "buys" : "sells short");
+        .formatted(scan.name(), moment.words(), direction.phrase());
   }
 }

@@ -84,7 +84,7 @@ public final class SessionCases {
       PrintPath path =
           paths.computeIfAbsent(
               one.security(), security -> new PrintPath(session, security, spreads));
-      CasePath.Entry entry = path.entryAfter(one.at(), question.direction());
+      CasePath.Entry entry = path.entryAfter(one.at(), question.direction().sign());
       if (entry != null) {
         String symbol = session.security(one.security()).symbol();
         CaseResults results =

@@ -13,6 +13,7 @@ import kelvo.history.MinuteBar;
 import kelvo.hit.TestSessions;
 import kelvo.research.CaseMoment;
 import kelvo.research.CaseTraits;
+import kelvo.research.Direction;
 import kelvo.research.Held;
 import kelvo.research.Question;
 import kelvo.research.ResearchCase;
@@ -83,7 +84,7 @@ class DrillScoreTest {
         new Question(
             TestSessions.scan("any", List.of(Trigger.ENTERS)),
             new CaseMoment.FirstHit(DayTime.FIRST),
-            1,
+            Direction.LONG,
             new Question.Costs(fees, 10_000));
     return DrillScore.of(one(), question, until, SessionHours.USUAL_CLOSE, BARS, call, stop);
   }

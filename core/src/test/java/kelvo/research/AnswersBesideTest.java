@@ -49,7 +49,7 @@ class AnswersBesideTest {
         new Question(
             TestSessions.scan("any", List.of(Trigger.ENTERS)),
             new CaseMoment.FirstHit(DayTime.FIRST),
-            1,
+            Direction.LONG,
             new Question.Costs(Fees.NONE, 10_000));
     return Answer.of(question, Held.CLOSE, cases);
   }

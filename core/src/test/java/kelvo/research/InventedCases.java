@@ -17,7 +17,7 @@ final class InventedCases {
       new Question(
           TestSessions.scan("risers", List.of()),
           new CaseMoment.FirstHit(DayTime.FIRST),
-          1,
+          Direction.LONG,
           new Question.Costs(Fees.NONE, Question.Costs.USUAL_POSITION));
 
   private static final List<String> FLOATS = List.of("under 5M", "5-10M", "10-20M", "over 20M");

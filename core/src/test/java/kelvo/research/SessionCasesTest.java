@@ -61,7 +61,7 @@ class SessionCasesTest {
   }
 
   private static List<ResearchCase> cases(
-      Consumer<EventTape> filler, CaseMoment moment, int direction, LaterDays later) {
+      Consumer<EventTape> filler, CaseMoment moment, Direction direction, LaterDays later) {
     return cases(filler, new Question(OVER_ELEVEN, moment, direction, FREE), later);
   }
 
@@ -78,7 +78,8 @@ class SessionCasesTest {
 
   @Test
   void oneBuysAtTheNextPrintAndPaysHalfOfTheSpread() {
-    ResearchCase one = only(cases(SessionCasesTest::usual, FIRST_HIT, 1, LaterDays.NONE));
+    ResearchCase one =
+        only(cases(SessionCasesTest::usual, FIRST_HIT, Direction.LONG, LaterDays.NONE));
 
     assertThat(one.at()).isEqualTo(DayTime.of(10, 0) + 10 * DayTime.SECOND);
     assertThat(one.enteredAt()).isEqualTo(DayTime.of(10, 0) + 20 * DayTime.SECOND);
@@ -94,7 +95,8 @@ class SessionCasesTest {
 
   @Test
   void itIsTimedHowSoonOneIsSoFarAheadAndBehind() {
-    ResearchCase one = only(cases(SessionCasesTest::usual, FIRST_HIT, 1, LaterDays.NONE));
+    ResearchCase one =
+        only(cases(SessionCasesTest::usual, FIRST_HIT, Direction.LONG, LaterDays.NONE));
 
     // In at 11.05 at 10:00:20; 12 at 10:03 is more than 5% ahead, 10.50 at 10:04 4.98% behind.
     assertThat(one.timeTo(Reach.FIVE)).isEqualTo(new TimeTo(160 * DayTime.SECOND, TimeTo.NEVER));
@@ -104,7 +106,8 @@ class SessionCasesTest {
 
   @Test
   void oneSellsShortLowerAndWinsWhatItFalls() {
-    ResearchCase one = only(cases(SessionCasesTest::usual, FIRST_HIT, -1, LaterDays.NONE));
+    ResearchCase one =
+        only(cases(SessionCasesTest::usual, FIRST_HIT, Direction.SHORT, LaterDays.NONE));
 
     assertThat(one.entry()).isCloseTo(10.95, EXACT);
     assertThat(one.result(Held.FIVE_MINUTES)).isCloseTo(1 - 10.5 / 10.95, EXACT);
@@ -121,7 +124,7 @@ class SessionCasesTest {
                   print(tape, 1, 0, 11);
                 },
                 FIRST_HIT,
-                1,
+                Direction.LONG,
                 LaterDays.NONE));
 
     assertThat(one.spreadAssumed()).isTrue();
@@ -144,7 +147,7 @@ class SessionCasesTest {
                       print(tape, 0, 0, 11);
                       print(tape, 1, 0, 11);
                     }),
-                new Question(OVER_ELEVEN, FIRST_HIT, 1, FREE),
+                new Question(OVER_ELEVEN, FIRST_HIT, Direction.LONG, FREE),
                 LaterDays.NONE,
                 () -> usual,
                 Progress.NONE));
@@ -156,7 +159,8 @@ class SessionCasesTest {
   @Test
   void feesAreTakenOffBothWays() {
     Fees fees = new Fees(new BigDecimal("0.005"), new BigDecimal("1"));
-    Question question = new Question(OVER_ELEVEN, FIRST_HIT, 1, new Question.Costs(fees, 11_050));
+    Question question =
+        new Question(OVER_ELEVEN, FIRST_HIT, Direction.LONG, new Question.Costs(fees, 11_050));
 
     ResearchCase one = only(cases(SessionCasesTest::usual, question, LaterDays.NONE));
 
@@ -179,7 +183,7 @@ class SessionCasesTest {
                   print(tape, 9, 2, 9);
                 },
                 FIRST_HIT,
-                1,
+                Direction.LONG,
                 LaterDays.NONE));
 
     assertThat(one.result(Held.FIVE_MINUTES)).isCloseTo(8 / 11.005 - 1, EXACT);
@@ -199,7 +203,7 @@ class SessionCasesTest {
                   tape.cancel(DayTime.of(10, 3), 0, 2);
                 },
                 FIRST_HIT,
-                1,
+                Direction.LONG,
                 LaterDays.NONE));
 
     assertThat(one.entry()).isCloseTo(12.005, EXACT);
@@ -207,7 +211,8 @@ class SessionCasesTest {
 
   @Test
   void withoutAPrintAfterItAFindIsNoCase() {
-    assertThat(cases(tape -> print(tape, 0, 0, 11), FIRST_HIT, 1, LaterDays.NONE)).isEmpty();
+    assertThat(cases(tape -> print(tape, 0, 0, 11), FIRST_HIT, Direction.LONG, LaterDays.NONE))
+        .isEmpty();
   }
 
   private static LaterDays.Later traded(double open, double low, double high, double close) {
@@ -231,7 +236,7 @@ class SessionCasesTest {
                 ? traded(12, 9, 14, 10)
                 : new LaterDays.Later(LaterDays.Standing.GONE, traded(12, 9, 14, 10).bar());
 
-    ResearchCase one = only(cases(SessionCasesTest::usual, FIRST_HIT, 1, later));
+    ResearchCase one = only(cases(SessionCasesTest::usual, FIRST_HIT, Direction.LONG, later));
 
     assertThat(one.result(Held.NEXT_OPEN)).isCloseTo(12 / 11.05 - 1, EXACT);
     assertThat(one.best().get(Held.NEXT_OPEN.ordinal())).isCloseTo(13 / 11.05 - 1, EXACT);
@@ -246,7 +251,7 @@ class SessionCasesTest {
   void atATimeOfDayWhateverMatchesIsACase() {
     CaseMoment at = new CaseMoment.AtTime(DayTime.of(10, 3) + 30 * DayTime.SECOND);
 
-    ResearchCase one = only(cases(SessionCasesTest::usual, at, 1, LaterDays.NONE));
+    ResearchCase one = only(cases(SessionCasesTest::usual, at, Direction.LONG, LaterDays.NONE));
 
     assertThat(one.at()).isEqualTo(DayTime.of(10, 3) + 30 * DayTime.SECOND);
     assertThat(one.enteredAt()).isEqualTo(DayTime.of(10, 4));
@@ -254,7 +259,7 @@ class SessionCasesTest {
             cases(
                 SessionCasesTest::usual,
                 new CaseMoment.AtTime(DayTime.of(10, 5)),
-                1,
+                Direction.LONG,
                 LaterDays.NONE))
         .isEmpty();
   }
@@ -269,11 +274,18 @@ class SessionCasesTest {
           print(tape, 52, 0, 11.6);
         };
 
-    assertThat(cases(twice, new CaseMoment.EveryMove(15 * DayTime.MINUTE), 1, LaterDays.NONE))
+    assertThat(
+            cases(
+                twice,
+                new CaseMoment.EveryMove(15 * DayTime.MINUTE),
+                Direction.LONG,
+                LaterDays.NONE))
         .extracting(ResearchCase::at)
         .containsExactly(DayTime.of(10, 0) + 10 * DayTime.SECOND, DayTime.of(10, 51));
-    assertThat(cases(twice, FIRST_HIT, 1, LaterDays.NONE)).hasSize(1);
-    assertThat(cases(twice, new CaseMoment.FirstHit(DayTime.of(10, 1)), 1, LaterDays.NONE))
+    assertThat(cases(twice, FIRST_HIT, Direction.LONG, LaterDays.NONE)).hasSize(1);
+    assertThat(
+            cases(
+                twice, new CaseMoment.FirstHit(DayTime.of(10, 1)), Direction.LONG, LaterDays.NONE))
         .extracting(ResearchCase::at)
         .containsExactly(DayTime.of(10, 6));
   }
@@ -300,7 +312,7 @@ class SessionCasesTest {
     List<ResearchCase> cases =
         SessionCases.of(
             session,
-            new Question(BUSY, FIRST_HIT, 1, FREE),
+            new Question(BUSY, FIRST_HIT, Direction.LONG, FREE),
             LaterDays.NONE,
             () -> UsualSpreads.NONE,
             Progress.NONE);
@@ -315,7 +327,7 @@ class SessionCasesTest {
   @Test
   void nothingIsKnownBeforeItsTime() {
     Session whole = RandomSessions.of(8, 6, 12_000);
-    Question question = new Question(BUSY, FIRST_HIT, 1, FREE);
+    Question question = new Question(BUSY, FIRST_HIT, Direction.LONG, FREE);
     List<ResearchCase> all =
         SessionCases.of(whole, question, LaterDays.NONE, () -> UsualSpreads.NONE, Progress.NONE);
     assertThat(all).hasSizeGreaterThan(3);

@@ -14,6 +14,7 @@ import kelvo.desktop.workspace.Followed;
 import kelvo.hit.Hit;
 import kelvo.job.Progress;
 import kelvo.research.CaseMoment;
+import kelvo.research.Direction;
 import kelvo.research.Echoes;
 import kelvo.research.Held;
 import kelvo.research.Question;
@@ -76,7 +77,7 @@ class EchoLineTest {
         new Question(
             scan,
             new CaseMoment.FirstHit(DayTime.FIRST),
-            1,
+            Direction.LONG,
             new Question.Costs(Fees.NONE, Question.Costs.USUAL_POSITION));
     List<ResearchCase> cases =
         opened

@@ -27,6 +27,7 @@ import kelvo.practice.PaperBroker;
 import kelvo.practice.Terms;
 import kelvo.research.CaseMoment;
 import kelvo.research.CaseTraits;
+import kelvo.research.Direction;
 import kelvo.research.Held;
 import kelvo.research.Question;
 import kelvo.research.ResearchCase;
@@ -320,7 +321,7 @@ class PracticePartTest {
     return new Question(
         opened.workspace.desk().scans().getFirst(),
         new CaseMoment.FirstHit(DayTime.FIRST),
-        1,
+        Direction.LONG,
         new Question.Costs(Fees.NONE, Question.Costs.USUAL_POSITION));
   }
 

@@ -27,6 +27,7 @@ import kelvo.practice.Drill;
 import kelvo.research.Answer;
 import kelvo.research.AnswersBeside;
 import kelvo.research.CaseMoment;
+import kelvo.research.Direction;
 import kelvo.research.Held;
 import kelvo.research.Question;
 import kelvo.research.Reach;
@@ -63,7 +64,7 @@ class ResearchStageTest {
     until(() -> opened.shown().isThere());
     robot.type(KeyCode.DIGIT6);
     until(() -> opened.workspace.window().stage().get().equals(ResearchStage.KIND));
-    untilAnswered(robot, answer(scan(0), 1).cases().size());
+    untilAnswered(robot, answer(scan(0), Direction.LONG).cases().size());
   }
 
   @AfterEach
@@ -76,7 +77,7 @@ class ResearchStageTest {
   }
 
   /** The same by the core. */
-  private Answer answer(Scan scan, int direction) {
+  private Answer answer(Scan scan, Direction direction) {
     Question question =
         new Question(
             scan,
@@ -123,7 +124,7 @@ class ResearchStageTest {
 
   @Test
   void theAnswerIsThatOfTheCoreAndItsBestAndWorstCaseOpen(FxRobot robot) {
-    Answer expected = answer(scan(0), 1);
+    Answer expected = answer(scan(0), Direction.LONG);
 
     assertThat(List.<Object>copyOf(cases(robot).rows())).isEqualTo(expected.cases().reversed());
     assertThat(text(robot, "#edge")).isEqualTo(expected.words());
@@ -140,13 +141,13 @@ class ResearchStageTest {
     robot.type(KeyCode.C);
     until(() -> robot.lookup("#question .combo-box").query().isFocused());
     robot.type(KeyCode.DOWN);
-    untilAnswered(robot, answer(scan(1), 1).cases().size());
+    untilAnswered(robot, answer(scan(1), Direction.LONG).cases().size());
     robot.type(KeyCode.TAB, KeyCode.TAB, KeyCode.TAB);
     robot.type(KeyCode.DOWN);
     ComboBox<?> side = robot.lookup("#question .combo-box").nth(3).query();
     until(() -> Objects.equals(side.getValue(), "sells short"));
 
-    Answer expected = answer(scan(1), -1);
+    Answer expected = answer(scan(1), Direction.SHORT);
     until(() -> text(robot, "#edge").equals(expected.words()));
     untilAnswered(robot, expected.cases().size());
   }
@@ -154,7 +155,7 @@ class ResearchStageTest {
   @Tag("proof")
   @Test
   void aCellListsItsCasesAndEscapeAllOfThem(FxRobot robot) {
-    Answer all = answer(scan(0), 1);
+    Answer all = answer(scan(0), Direction.LONG);
     ComboBox<String> cut =
         robot
             .lookup(
@@ -177,7 +178,7 @@ class ResearchStageTest {
   @Tag("proof")
   @Test
   void howSoonTheyWereAheadListsItsCases(FxRobot robot) {
-    Answer all = answer(scan(0), 1);
+    Answer all = answer(scan(0), Direction.LONG);
     ComboBox<String> reach = robot.lookup("#reach-row .combo-box").query();
     robot.interact(() -> reach.setValue(Reach.TWO.words()));
     ReachFigures figures = all.reach(Reach.TWO);
@@ -215,7 +216,7 @@ class ResearchStageTest {
   @Tag("proof")
   @Test
   void eachFigureListsTheCasesThatItIsMadeOf(FxRobot robot) {
-    Answer all = answer(scan(0), 1);
+    Answer all = answer(scan(0), Direction.LONG);
     List<Node> figures = List.copyOf(robot.lookup("#answer-figures").<HBox>query().getChildren());
 
     robot.clickOn(figures.get(0));
@@ -231,7 +232,7 @@ class ResearchStageTest {
   @Tag("proof")
   @Test
   void aBarAndTheShareAboveTheBarsListTheirCases(FxRobot robot) {
-    ResultBars atClose = ResultBars.of(answer(scan(0), 1).cases(), Held.CLOSE);
+    ResultBars atClose = ResultBars.of(answer(scan(0), Direction.LONG).cases(), Held.CLOSE);
     Region bars = robot.lookup("#results-by-horizon").query();
     double left = 2 * bars.getWidth() / 4;
 
@@ -257,7 +258,7 @@ class ResearchStageTest {
   @Tag("proof")
   @Test
   void tenAreShownBlindAndCalledByKeyboard(FxRobot robot) {
-    int count = Math.min(Drill.USUAL, answer(scan(0), 1).figures().cases());
+    int count = Math.min(Drill.USUAL, answer(scan(0), Direction.LONG).figures().cases());
     assertThat(count).isGreaterThan(2);
     List<KeyCode> calls = List.of(KeyCode.L, KeyCode.S, KeyCode.N);
     robot.type(KeyCode.D);
@@ -266,7 +267,7 @@ class ResearchStageTest {
       until(() -> text(robot, "#drill-place").equals(place));
       until(() -> told(robot).startsWith("It is "));
       assertThat(told(robot)).contains("The stop is 2.0% away");
-      answer(scan(0), 1)
+      answer(scan(0), Direction.LONG)
           .cases()
           .forEach(
               one -> {
@@ -344,19 +345,20 @@ class ResearchStageTest {
                 .lookup("#question .combo-box")
                 .<ComboBox<String>>query()
                 .setValue(scan(1).name()));
-    untilAnswered(robot, answer(scan(1), 1).cases().size());
+    untilAnswered(robot, answer(scan(1), Direction.LONG).cases().size());
 
     ComboBox<String> beside = robot.lookup("#beside-question").query();
     robot.interact(() -> beside.setValue("Gaps"));
 
-    AnswersBeside expected = AnswersBeside.of(answer(scan(1), 1), answer(scan(0), 1));
+    AnswersBeside expected =
+        AnswersBeside.of(answer(scan(1), Direction.LONG), answer(scan(0), Direction.LONG));
     until(() -> text(robot, "#beside-words").equals("Beside \"Gaps\": " + expected.words()));
     robot.clickOn("only there: " + expected.onlySecond().size());
     until(() -> text(robot, "#listed-cases").contains("in \"Gaps\" only"));
     assertThat(cases(robot).rows()).hasSize(expected.onlySecond().size());
     robot.interact(() -> kept.setValue("Gaps"));
-    untilAnswered(robot, answer(scan(0), 1).cases().size());
-    until(() -> text(robot, "#edge").equals(answer(scan(0), 1).words()));
+    untilAnswered(robot, answer(scan(0), Direction.LONG).cases().size());
+    until(() -> text(robot, "#edge").equals(answer(scan(0), Direction.LONG).words()));
     until(() -> Files.exists(opened.folder.resolve("questions.json")));
     assertThat(opened.folder.resolve("questions.json")).content().contains("\"Gaps\"");
 

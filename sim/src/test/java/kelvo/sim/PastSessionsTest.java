@@ -27,6 +27,7 @@ import kelvo.journal.Remark;
 import kelvo.journal.Subject;
 import kelvo.player.SessionRun;
 import kelvo.research.CaseMoment;
+import kelvo.research.Direction;
 import kelvo.research.Held;
 import kelvo.research.Question;
 import kelvo.research.ResearchCase;
@@ -72,7 +73,7 @@ class PastSessionsTest {
       new Question(
           SCANS.getFirst(),
           new CaseMoment.FirstHit(DayTime.FIRST),
-          1,
+          Direction.LONG,
           new Question.Costs(Fees.NONE, Question.Costs.USUAL_POSITION));
 
   private static PastSessions past(Ledger ledger) {
@@ -160,7 +161,7 @@ class PastSessionsTest {
                 .getFirst()
                 .withRules(List.of(RuleSentence.parse("price at least 1", Vocabulary.DEFAULT))),
             new CaseMoment.AtTime(DayTime.of(10, 30)),
-            1,
+            Direction.LONG,
             QUESTION.costs());
     try (Ledger ledger = Ledger.readOnly(other.resolve("none"))) {
       PastSessions past = past(ledger);

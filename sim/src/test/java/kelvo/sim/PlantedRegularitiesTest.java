@@ -20,6 +20,7 @@ import kelvo.research.Answer;
 import kelvo.research.CaseMoment;
 import kelvo.research.Cut;
 import kelvo.research.CutCell;
+import kelvo.research.Direction;
 import kelvo.research.Held;
 import kelvo.research.Question;
 import kelvo.research.ResearchCase;
@@ -65,7 +66,7 @@ class PlantedRegularitiesTest {
     assertThat(read.faultSentences()).isEmpty();
   }
 
-  private static Answer answer(String scan, long at, int direction, Held until) {
+  private static Answer answer(String scan, long at, Direction direction, Held until) {
     Scan parsed = ScanFile.parse("scan", scan, Vocabulary.DEFAULT, List.of());
     Question question =
         new Question(
@@ -93,7 +94,7 @@ class PlantedRegularitiesTest {
         {"kelvo":1,"name":"Runners","rules":["kind is common stock","price at least 1",
          "change % at least 12%","volume at least 4x avg volume 20d"]}
         """,
-        SessionHours.USUAL_CLOSE, -1, Held.NEXT_CLOSE);
+        SessionHours.USUAL_CLOSE, Direction.SHORT, Held.NEXT_CLOSE);
   }
 
   private static Answer risers() {
@@ -102,7 +103,7 @@ class PlantedRegularitiesTest {
         {"kelvo":1,"name":"Risers","rules":["kind is common stock","price at least 1",
          "change % between 4% and 8%","volume at least 1x avg volume 20d"]}
         """,
-        DayTime.of(10, 30), 1, Held.CLOSE);
+        DayTime.of(10, 30), Direction.LONG, Held.CLOSE);
   }
 
   @Test
@@ -125,7 +126,7 @@ class PlantedRegularitiesTest {
             {"kelvo":1,"name":"Gaps","rules":["kind is common stock","price at least 1"],
              "any":[["gap at least 4%","gap at most -4%"]]}
             """,
-            SessionHours.OPEN, 1, Held.CLOSE);
+            SessionHours.OPEN, Direction.LONG, Held.CLOSE);
 
     List<ResearchCase> onEarnings =
         answer.cases().stream()

@@ -25,6 +25,7 @@ import kelvo.data.research.QuestionSql;
 import kelvo.data.scanfile.ScanFile;
 import kelvo.job.Progress;
 import kelvo.research.CaseMoment;
+import kelvo.research.Direction;
 import kelvo.research.Held;
 import kelvo.research.Question;
 import kelvo.research.ResearchCase;
@@ -114,7 +115,7 @@ class QuestionSqlTest {
     }
   }
 
-  private static Question question(String scan, CaseMoment moment, int direction) {
+  private static Question question(String scan, CaseMoment moment, Direction direction) {
     Scan parsed = ScanFile.parse("scan", scan, Vocabulary.DEFAULT, List.of());
     return new Question(parsed, moment, direction, new Question.Costs(FEES, 10_000));
   }
@@ -204,15 +205,15 @@ class QuestionSqlTest {
 
   @ParameterizedTest
   @CsvSource({
-    "runners, hit, 1",
-    "runners, close, -1",
-    "busy, hit, 1",
-    "busy, late hit, -1",
-    "busy, move, 1",
-    "busy, half past ten, 1"
+    "runners, hit, LONG",
+    "runners, close, SHORT",
+    "busy, hit, LONG",
+    "busy, late hit, SHORT",
+    "busy, move, LONG",
+    "busy, half past ten, LONG"
   })
-  void anotherEngineFindsTheSameCasesWithTheSameResults(String scan, String moment, int direction)
-      throws SQLException {
+  void anotherEngineFindsTheSameCasesWithTheSameResults(
+      String scan, String moment, Direction direction) throws SQLException {
     Question question = question(scan.equals("busy") ? BUSY : RUNNERS, moment(moment), direction);
 
     assertThat(byProgram(question)).hasSizeGreaterThan(10);
@@ -222,7 +223,7 @@ class QuestionSqlTest {
   @Test
   void theUsualSpreadIsPaidWhereItIsKnown() {
     assertThat(spreads.rows()).isNotEmpty();
-    assertThat(byProgram(question(RUNNERS, moment("hit"), 1)))
+    assertThat(byProgram(question(RUNNERS, moment("hit"), Direction.LONG)))
         .anyMatch(
             one ->
                 spreads.assumed(one.symbol(), one.enteredAt(), Price.of(one.entry()))
@@ -231,7 +232,7 @@ class QuestionSqlTest {
 
   @Test
   void aUniverseWithSymbolsByHandIsAskedAlike() throws SQLException {
-    Question everyone = question(RUNNERS, moment("hit"), 1);
+    Question everyone = question(RUNNERS, moment("hit"), Direction.LONG);
     List<String> symbols =
         byProgram(everyone).stream().map(ResearchCase::symbol).distinct().toList();
     Universe universe =
@@ -242,7 +243,8 @@ class QuestionSqlTest {
             Set.of(symbols.get(1)),
             null);
     Question within =
-        new Question(everyone.scan().within(universe), everyone.moment(), 1, everyone.costs());
+        new Question(
+            everyone.scan().within(universe), everyone.moment(), Direction.LONG, everyone.costs());
 
     assertThat(byProgram(within)).hasSizeBetween(1, byProgram(everyone).size() - 1);
     assertThat(byProgram(within)).noneMatch(one -> one.symbol().equals(symbols.get(1)));
@@ -269,7 +271,7 @@ class QuestionSqlTest {
           question(
               "{\"kelvo\":1,\"name\":\"Any\",\"rules\":[\"" + field + " at least 1\"]}",
               new CaseMoment.FirstHit(DayTime.FIRST),
-              1);
+              Direction.LONG);
       assertThat(QuestionSql.untold(question)).as(field).isEmpty();
     }
   }
@@ -280,7 +282,7 @@ class QuestionSqlTest {
         question(
             "{\"kelvo\":1,\"name\":\"Any\",\"rules\":[\"news category is earnings\"]}",
             new CaseMoment.FirstHit(DayTime.FIRST),
-            1);
+            Direction.LONG);
 
     assertThatThrownBy(() -> bySql(question))
         .hasMessage("SQL cannot ask the rule \"news category is earnings\"");

@@ -197,7 +197,7 @@ public final class BarCases {
   private void found(long moment) {
     String symbol = session.symbol(state.id());
     CasePath path = new BarPath(bars, symbol, spreads);
-    CasePath.Entry entry = path.entryAfter(moment, question.direction());
+    CasePath.Entry entry = path.entryAfter(moment, question.direction().sign());
     if (entry == null) {
       return;
     }

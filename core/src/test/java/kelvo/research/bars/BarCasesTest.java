@@ -10,6 +10,7 @@ import kelvo.hit.TestSessions;
 import kelvo.news.Catalyst;
 import kelvo.research.CaseMoment;
 import kelvo.research.Cut;
+import kelvo.research.Direction;
 import kelvo.research.Held;
 import kelvo.research.LaterDays;
 import kelvo.research.Question;
@@ -43,7 +44,7 @@ class BarCasesTest {
           new Bar(0, "15:59", 10.3, 10.9, 10.3, 10.8, 9_000),
           Bar.at(0, "16:10", 10.6, 500));
 
-  private static Question question(Scan scan, CaseMoment moment, int direction) {
+  private static Question question(Scan scan, CaseMoment moment, Direction direction) {
     return new Question(scan, moment, direction, FREE);
   }
 
@@ -57,7 +58,8 @@ class BarCasesTest {
 
   @Test
   void oneBuysAtTheOpenOfTheNextBarWithHalfATick() {
-    List<ResearchCase> cases = cases(RISE, question(overEleven(Trigger.ENTERS), FIRST_HIT, 1));
+    List<ResearchCase> cases =
+        cases(RISE, question(overEleven(Trigger.ENTERS), FIRST_HIT, Direction.LONG));
 
     assertThat(cases).hasSize(1);
     ResearchCase one = cases.getFirst();
@@ -69,7 +71,8 @@ class BarCasesTest {
 
   @Test
   void whatAMinuteReachesCountsAtItsEnd() {
-    ResearchCase one = cases(RISE, question(overEleven(Trigger.ENTERS), FIRST_HIT, 1)).getFirst();
+    ResearchCase one =
+        cases(RISE, question(overEleven(Trigger.ENTERS), FIRST_HIT, Direction.LONG)).getFirst();
 
     // In at 11.105 at 10:02; the high of that minute is 11.50, the low of 10:07 is 10.20.
     assertThat(one.timeTo(Reach.TWO)).isEqualTo(new TimeTo(DayTime.MINUTE, 6 * DayTime.MINUTE));
@@ -78,7 +81,8 @@ class BarCasesTest {
 
   @Test
   void oneGetsOutAtTheCloseOfTheLastBarThatHadEnded() {
-    ResearchCase one = cases(RISE, question(overEleven(Trigger.ENTERS), FIRST_HIT, 1)).getFirst();
+    ResearchCase one =
+        cases(RISE, question(overEleven(Trigger.ENTERS), FIRST_HIT, Direction.LONG)).getFirst();
 
     // Until 10:07 the bars of 10:02 and 10:06 have ended, until the quarter that of 10:07.
     assertThat(one.result(Held.FIVE_MINUTES)).isCloseTo(11.9 / 11.105 - 1, EXACT);
@@ -103,7 +107,7 @@ class BarCasesTest {
     ResearchCase one =
         BarCases.of(
                 MinuteTape.session(2, RISE),
-                question(overEleven(Trigger.ENTERS), FIRST_HIT, -1),
+                question(overEleven(Trigger.ENTERS), FIRST_HIT, Direction.SHORT),
                 gone,
                 UsualSpreads.NONE)
             .getFirst();
@@ -119,7 +123,10 @@ class BarCasesTest {
   @Test
   void aNewExtremeIsABarThatPassesThoseBefore() {
     List<ResearchCase> cases =
-        cases(RISE, question(overEleven(Trigger.NEW_HIGH_OF_DAY), new CaseMoment.EveryMove(0), 1));
+        cases(
+            RISE,
+            question(
+                overEleven(Trigger.NEW_HIGH_OF_DAY), new CaseMoment.EveryMove(0), Direction.LONG));
 
     assertThat(cases.stream().map(one -> DayTime.minutes(one.at())).toList())
         .containsExactly("10:01", "10:03", "10:07");
@@ -133,7 +140,7 @@ class BarCasesTest {
             question(
                 overEleven(Trigger.NEW_HIGH_OF_DAY),
                 new CaseMoment.EveryMove(2 * DayTime.MINUTE),
-                1));
+                Direction.LONG));
 
     assertThat(cases.stream().map(one -> DayTime.minutes(one.at())).toList())
         .containsExactly("10:01", "10:07");
@@ -144,7 +151,7 @@ class BarCasesTest {
     assertThat(
             cases(
                 List.of(Bar.at(0, "10:00", 12, 100)),
-                question(overEleven(Trigger.ENTERS), FIRST_HIT, 1)))
+                question(overEleven(Trigger.ENTERS), FIRST_HIT, Direction.LONG)))
         .isEmpty();
   }
 
@@ -170,7 +177,11 @@ class BarCasesTest {
         TestSessions.scan("earnings", List.of(Trigger.ENTERS), "news category is earnings");
 
     List<ResearchCase> cases =
-        BarCases.of(session, question(earnings, FIRST_HIT, 1), LaterDays.NONE, UsualSpreads.NONE);
+        BarCases.of(
+            session,
+            question(earnings, FIRST_HIT, Direction.LONG),
+            LaterDays.NONE,
+            UsualSpreads.NONE);
 
     assertThat(cases.stream().map(one -> DayTime.minutes(one.at())).toList())
         .containsExactly("10:03");
@@ -184,7 +195,7 @@ class BarCasesTest {
             TestSessions.scan(
                 "burst", List.of(Trigger.ENTERS), "price at least 1", "volume burst at least 5x"),
             FIRST_HIT,
-            1);
+            Direction.LONG);
 
     assertThat(BarCases.untold(question)).contains("rule \"volume burst at least 5x\"");
     assertThatThrownBy(() -> cases(RISE, question)).hasMessageContaining("volume burst");
@@ -192,11 +203,14 @@ class BarCasesTest {
 
   @Test
   void aTriggerThatHappensWithinAMinuteIsRefused() {
-    assertThat(BarCases.untold(question(overEleven(Trigger.RISES_THROUGH_VWAP), FIRST_HIT, 1)))
+    assertThat(
+            BarCases.untold(
+                question(overEleven(Trigger.RISES_THROUGH_VWAP), FIRST_HIT, Direction.LONG)))
         .contains("trigger \"rises through vwap\"");
     assertThat(
             BarCases.untold(
-                question(overEleven(Trigger.RISES_THROUGH_VWAP), CaseMoment.At.OPEN, 1)))
+                question(
+                    overEleven(Trigger.RISES_THROUGH_VWAP), CaseMoment.At.OPEN, Direction.LONG)))
         .isEmpty();
   }
 }

@@ -12,6 +12,7 @@ import kelvo.hit.TestSessions;
 import kelvo.job.Progress;
 import kelvo.replay.TapeReplay;
 import kelvo.research.CaseMoment;
+import kelvo.research.Direction;
 import kelvo.research.LaterDays;
 import kelvo.research.Question;
 import kelvo.research.ResearchCase;
@@ -177,7 +178,7 @@ class BarValuesProperties {
     return new Question(
         TestSessions.scan("asked", List.of(Trigger.ENTERS), rules.toArray(String[]::new)),
         moment,
-        1,
+        Direction.LONG,
         FREE);
   }
 }

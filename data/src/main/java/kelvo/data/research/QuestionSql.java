@@ -8,6 +8,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import kelvo.refusal.RefusedException;
 import kelvo.research.CaseMoment;
+import kelvo.research.Direction;
 import kelvo.research.Held;
 import kelvo.research.Question;
 import kelvo.research.bars.BarCases;
@@ -401,7 +402,7 @@ public final class QuestionSql {
           left join spreads u on u.symbol = f.symbol and u.hour = floor(f.next_minute / 60e0)
           where f.next_minute is not null
         )"""
-        .formatted(question.direction() > 0 ? "+" : "-");
+        .formatted(question.direction() == Direction.LONG ? "+" : "-");
   }
 
   /** Out at the close of the last bar that had ended. */
@@ -469,7 +470,7 @@ public final class QuestionSql {
     for (Held until : Held.values()) {
       columns
           .append(",\n  ")
-          .append(question.direction())
+          .append(question.direction().sign())
           .append(" * (")
           .append(exit(until))
           .append(" / 1e4 / e.entry - 1) - ")

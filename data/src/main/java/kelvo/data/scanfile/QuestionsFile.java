@@ -7,14 +7,12 @@ import java.util.ArrayList;
 import java.util.List;
 import kelvo.data.scanfile.ScanFile.ScanFileException;
 import kelvo.refusal.RefusedException;
+import kelvo.research.Direction;
 import kelvo.research.Held;
 import kelvo.research.KeptQuestion;
 
 /** Reads and writes the questions that the trader keeps by name, as docs/formats.md describes. */
 final class QuestionsFile {
-  private static final String LONG = "long";
-  private static final String SHORT = "short";
-
   private QuestionsFile() {}
 
   static List<KeptQuestion> parse(String name, String json) {
@@ -22,11 +20,6 @@ final class QuestionsFile {
     for (JsonNode one : JsonKeys.ofFile(name, json).list("questions")) {
       String place = name + ", question " + (questions.size() + 1);
       JsonKeys keys = new JsonKeys(place, one);
-      String side = keys.text("side", LONG);
-      if (!side.equals(LONG) && !side.equals(SHORT)) {
-        throw new ScanFileException(
-            place + ", side: expected long or short, found \"" + side + "\"", null);
-      }
       try {
         questions.add(
             new KeptQuestion(
@@ -35,13 +28,21 @@ final class QuestionsFile {
                 keys.text("enter", "hit"),
                 keys.text("after"),
                 keys.whole("last", 0, Integer.MAX_VALUE, 0),
-                side.equals(LONG) ? 1 : -1,
+                direction(keys),
                 Held.of(keys.text("held", Held.CLOSE.words()))));
       } catch (RefusedException e) {
         throw ScanFileException.at(place, e);
       }
     }
     return questions;
+  }
+
+  private static Direction direction(JsonKeys keys) {
+    try {
+      return Direction.of(keys.text("side", Direction.LONG.word()));
+    } catch (RefusedException e) {
+      throw keys.wrong("side", e);
+    }
   }
 
   static String write(List<KeptQuestion> questions) {
@@ -58,7 +59,7 @@ final class QuestionsFile {
       if (question.last() > 0) {
         one.put("last", question.last());
       }
-      one.put("side", question.direction() > 0 ? LONG : SHORT);
+      one.put("side", question.direction().word());
       one.put("held", question.until().words());
     }
     return JsonText.of(written);

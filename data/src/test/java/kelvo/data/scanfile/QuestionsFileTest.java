@@ -7,6 +7,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import kelvo.research.Direction;
 import kelvo.research.Held;
 import kelvo.research.KeptQuestion;
 import kelvo.rule.Vocabulary;
@@ -26,8 +27,8 @@ class QuestionsFileTest {
   void whatIsKeptComesBack() {
     List<KeptQuestion> questions =
         List.of(
-            new KeptQuestion("Fades", "Runners", "close", "", 0, -1, Held.NEXT_CLOSE),
-            new KeptQuestion("Late", "Risers", "hit", "09:45", 60, 1, Held.HALF_HOUR));
+            new KeptQuestion("Fades", "Runners", "close", "", 0, Direction.SHORT, Held.NEXT_CLOSE),
+            new KeptQuestion("Late", "Risers", "hit", "09:45", 60, Direction.LONG, Held.HALF_HOUR));
     folder().saveQuestions(questions);
 
     assertThat(folder().questions()).isEqualTo(questions);

@@ -9,6 +9,7 @@ import kelvo.desktop.theme.FigureCell;
 import kelvo.desktop.theme.Numbers;
 import kelvo.desktop.theme.Tone;
 import kelvo.research.Answer;
+import kelvo.research.Direction;
 import kelvo.research.ResearchCase;
 import kelvo.research.ResultFigures;
 import kelvo.research.Sample;
@@ -51,7 +52,7 @@ final class AnswerFigures extends HBox {
     int n = all.cases();
     tell(
         0,
-        answer.question().direction() > 0 ? "rose, after costs" : "fell, after costs",
+        answer.question().direction() == Direction.LONG ? "rose, after costs" : "fell, after costs",
         n == 0 ? "" : Math.round(all.wonPercent()) + "%",
         n == 0
             ? "no case"

@@ -18,6 +18,7 @@ import kelvo.desktop.workspace.Workspace;
 import kelvo.hit.Hit;
 import kelvo.job.LatestAnswer;
 import kelvo.research.CaseMoment;
+import kelvo.research.Direction;
 import kelvo.research.Echoes;
 import kelvo.research.Held;
 import kelvo.research.Question;
@@ -118,7 +119,11 @@ public final class EchoLine extends HBox {
     return workspace.desk().scans().stream()
         .filter(one -> one.name().equals(scan))
         .findFirst()
-        .map(one -> workspace.research().question(one, new CaseMoment.FirstHit(DayTime.FIRST), 1));
+        .map(
+            one ->
+                workspace
+                    .research()
+                    .question(one, new CaseMoment.FirstHit(DayTime.FIRST), Direction.LONG));
   }
 
   private void refresh() {

@@ -15,6 +15,7 @@ import javafx.scene.layout.HBox;
 import kelvo.desktop.theme.SmallButton;
 import kelvo.desktop.workspace.Workspace;
 import kelvo.research.CaseMoment;
+import kelvo.research.Direction;
 import kelvo.research.Held;
 import kelvo.research.KeptQuestion;
 import kelvo.research.Question;
@@ -23,8 +24,6 @@ import org.jspecify.annotations.Nullable;
 
 /** The question as a sentence whose words can be changed. */
 final class QuestionSentence extends FlowPane {
-  private static final String LONG = "buys";
-  private static final String SHORT = "sells short";
   private static final String ALL = "all sessions";
   private static final String NOTHING = "nothing";
   private static final double NAME_WIDTH = 150;
@@ -63,7 +62,10 @@ final class QuestionSentence extends FlowPane {
     lasts.put("the last 60 sessions", 60);
     choice(moment, List.copyOf(moments.keySet()), "When a find becomes a case");
     choice(sessions, List.copyOf(lasts.keySet()), "Which sessions are asked");
-    choice(side, List.of(LONG, SHORT), "Whether one buys or sells short");
+    choice(
+        side,
+        List.of(Direction.LONG.phrase(), Direction.SHORT.phrase()),
+        "Whether one buys or sells short");
     choice(
         until,
         Arrays.stream(Held.values()).map(Held::phrase).toList(),
@@ -184,7 +186,7 @@ final class QuestionSentence extends FlowPane {
     }
     moment.setValue(labelOf(new When(one.when(), one.after())));
     sessions.setValue(labelOf(one.last()));
-    side.setValue(one.direction() > 0 ? LONG : SHORT);
+    side.setValue(one.direction().phrase());
     until.setValue(one.until().phrase());
     filling = false;
     onChange.run();
@@ -266,7 +268,7 @@ final class QuestionSentence extends FlowPane {
       filling = true;
       scan.setValue(name);
       moment.setValue(moment.getItems().getFirst());
-      side.setValue(LONG);
+      side.setValue(Direction.LONG.phrase());
       until.setValue(Held.HALF_HOUR.phrase());
       filling = false;
       onChange.run();
@@ -279,7 +281,7 @@ final class QuestionSentence extends FlowPane {
     return when == null ? null : question(scan.getValue(), when, direction());
   }
 
-  private @Nullable Question question(@Nullable String name, When when, int way) {
+  private @Nullable Question question(@Nullable String name, When when, Direction way) {
     CaseMoment then =
         CaseMoment.of(when.when(), when.after(), workspace.review().settings().moveGap());
     return workspace.desk().scans().stream()
@@ -289,8 +291,8 @@ final class QuestionSentence extends FlowPane {
         .orElse(null);
   }
 
-  private int direction() {
-    return side.getValue().equals(LONG) ? 1 : -1;
+  private Direction direction() {
+    return side.getValue().equals(Direction.LONG.phrase()) ? Direction.LONG : Direction.SHORT;
   }
 
   /** How many of the newest sessions are asked. */

@@ -3,6 +3,7 @@ package kelvo.desktop.workspace;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
 import kelvo.research.CaseMoment;
+import kelvo.research.Direction;
 import kelvo.research.Question;
 import kelvo.scan.Scan;
 
@@ -18,9 +19,9 @@ public final class ResearchDesk {
   /**
    * A question with the trader's fees and fields.
    *
-   * @param direction 1 when one buys, -1 when one sells short
+   * @param direction which way one enters
    */
-  public Question question(Scan scan, CaseMoment moment, int direction) {
+  public Question question(Scan scan, CaseMoment moment, Direction direction) {
     return new Question(
         scan,
         moment,
