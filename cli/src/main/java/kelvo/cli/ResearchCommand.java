@@ -127,7 +127,7 @@ final class ResearchCommand implements Callable<Integer> {
     try {
       return Direction.of(side);
     } catch (RefusedException e) {
-      throw new RefusedException("--side: " + e.getMessage(), e);
+      throw new RefusedException("--side " + side + ": expected long or short", e);
     }
   }
 
