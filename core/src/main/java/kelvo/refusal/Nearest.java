@@ -22,7 +22,7 @@ public final class Nearest {
 
   private record Likeness(String phrase, double share) {}
 
-  /** At most three of the known phrases, the likeliest first; none when none is alike. */
+  /** At most three of the known phrases, the likeliest first; empty when nothing is similar. */
   public static List<String> to(String typed, Collection<String> known) {
     if (typed.length() > LONGEST) {
       return List.of();
